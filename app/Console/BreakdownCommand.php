@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Illuminate\Console\Command;
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Reading\KnownNotes;
+use Nasturtium\Core\Reading\Landmarks;
+use Nasturtium\Core\Reading\School;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\InvalidScore;
+
+/** Prints the breakdown report of a MusicXML file (docs/breakdown.md). */
+final class BreakdownCommand extends Command
+{
+    protected $signature = 'nasturtium:breakdown
+        {file : a .musicxml, .xml or .mxl file}
+        {--path=beat : beat, notes or sound}
+        {--school=landmark : landmark, alphabet or phrase}
+        {--landmarks=1 : the landmark level, 1 to 3}
+        {--known= : notes the student knows, as C4,D4}';
+
+    protected $description = 'Print the breakdown of a MusicXML file as one JSON document';
+
+    public function handle(): int
+    {
+        try {
+            $score = MusicXmlReader::read($this->bytes());
+            $document = ReportDocument::of(Breakdown::of($score->piece, $this->settings(), $score->notRead));
+        } catch (BadInput|InvalidScore $reason) {
+            fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
+
+            return self::FAILURE;
+        }
+        $this->output->write(json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n", false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+
+        return self::SUCCESS;
+    }
+
+    /** @throws BadInput */
+    private function bytes(): string
+    {
+        $file = $this->argument('file');
+        $path = is_string($file) ? $file : '';
+        if (! is_file($path) || ! is_readable($path)) {
+            throw new BadInput("There is no file '{$path}' that can be read.");
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    /** @throws BadInput|InvalidScore */
+    private function settings(): Settings
+    {
+        $known = array_filter(array_map(trim(...), explode(',', $this->text('known'))), static fn (string $name): bool => $name !== '');
+
+        return new Settings(
+            path: PathKind::tryFrom($this->text('path')) ?? throw new BadInput("--path is '{$this->text('path')}'; it is beat, notes or sound."),
+            school: School::tryFrom($this->text('school')) ?? throw new BadInput("--school is '{$this->text('school')}'; it is landmark, alphabet or phrase."),
+            landmarks: new Landmarks((int) $this->text('landmarks')),
+            known: KnownNotes::of($known),
+        );
+    }
+
+    private function text(string $option): string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) ? $value : '';
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Fingering;
+
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Pitch;
+
+/** Where the hands lie, by name, and when they move (handbook 4). */
+final readonly class Positions
+{
+    private const C4 = 28;
+
+    private const G4 = 32;
+
+    private const C3 = 21;
+
+    private const G3 = 25;
+
+    private const G2 = 18;
+
+    /** @return list<Position> of one hand, in order */
+    public static function of(Piece $piece, HandFingers $fingers, Hand $hand, ?HandFingers $other): array
+    {
+        $positions = [];
+        $count = count($fingers->thumbs);
+        for ($first = 0; $first < $count; $first = $last + 1) {
+            [$event, $thumb] = $fingers->thumbs[$first];
+            $last = $first;
+            while ($last + 1 < $count && $fingers->thumbs[$last + 1][1] === $thumb) {
+                $last++;
+            }
+            $far = $thumb + 4 * $hand->direction();
+            $key = $piece->measures[$event->measure]->key;
+            $pitch = static fn (int $diatonic): Pitch => Pitch::ofDiatonic($diatonic, $key->alters(($diatonic % 7 + 7) % 7));
+            $positions[] = new Position(
+                $hand,
+                $piece->place($event),
+                $piece->place($fingers->thumbs[$last][0]),
+                $pitch($thumb),
+                $pitch(min($thumb, $far)),
+                $pitch(max($thumb, $far)),
+                self::name($hand, $thumb, self::otherThumb($other, $event->measure), $pitch($thumb)),
+            );
+        }
+
+        return $positions;
+    }
+
+    /** @return list<Shift> */
+    public static function shifts(Piece $piece, HandFingers $fingers, Hand $hand): array
+    {
+        $shifts = [];
+        foreach ($fingers->thumbs as $i => [$event, $thumb]) {
+            if ($i > 0 && $thumb !== $fingers->thumbs[$i - 1][1]) {
+                $shifts[] = new Shift($hand, $piece->place($event), $thumb - $fingers->thumbs[$i - 1][1]);
+            }
+        }
+
+        return $shifts;
+    }
+
+    /** The other hand's thumb when this one takes its position: its last one up to this measure, else its first. */
+    private static function otherThumb(?HandFingers $other, int $measure): ?int
+    {
+        $found = $other->thumbs[0][1] ?? null;
+        foreach ($other->thumbs ?? [] as [$event, $thumb]) {
+            if ($event->measure > $measure) {
+                break;
+            }
+            $found = $thumb;
+        }
+
+        return $found;
+    }
+
+    private static function name(Hand $hand, int $thumb, ?int $other, Pitch $pitch): string
+    {
+        $middle = $thumb === self::C4 && ($other === self::C4 || ($hand === Hand::Left && $other === null));
+        $little = $thumb - 4;
+
+        return match (true) {
+            $middle => 'middle C position',
+            $hand === Hand::Right && $thumb === self::C4, $hand === Hand::Left && $little === self::C3 => 'C position',
+            $hand === Hand::Right && $thumb === self::G4, $hand === Hand::Left && in_array($little, [self::G2, self::G3], true) => 'G position',
+            default => "thumb on {$pitch->name()}",
+        };
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats;
+
+/** Small steps through a document tree, each linear in the number of children. */
+final readonly class Xml
+{
+    /** @return \Generator<int, \DOMElement> */
+    public static function children(\DOMElement $of): \Generator
+    {
+        for ($node = $of->firstChild; $node !== null; $node = $node->nextSibling) {
+            if ($node instanceof \DOMElement) {
+                yield $node;
+            }
+        }
+    }
+
+    /** @return list<\DOMElement> */
+    public static function all(?\DOMElement $of, string $name): array
+    {
+        $found = [];
+        foreach ($of === null ? [] : self::children($of) as $child) {
+            if ($child->localName === $name) {
+                $found[] = $child;
+            }
+        }
+
+        return $found;
+    }
+
+    public static function one(?\DOMElement $of, string ...$path): ?\DOMElement
+    {
+        foreach ($path as $name) {
+            $next = null;
+            foreach ($of === null ? [] : self::children($of) as $child) {
+                if ($child->localName === $name) {
+                    $next = $child;
+                    break;
+                }
+            }
+            $of = $next;
+        }
+
+        return $of;
+    }
+
+    /** The trimmed text at a path; null when there is none. */
+    public static function text(\DOMElement $of, string ...$path): ?string
+    {
+        $text = trim(self::one($of, ...$path)->textContent ?? '');
+
+        return $text === '' ? null : $text;
+    }
+
+    /** An element's name as words: `octave-shift` is 'octave shift'. */
+    public static function word(\DOMElement $of): string
+    {
+        return str_replace('-', ' ', (string) $of->localName);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Path;
+
+/** The order in which a page is learnt (handbook 8). */
+enum PathKind: string
+{
+    case BeatFirst = 'beat';
+    case NotesFirst = 'notes';
+    case SoundFirst = 'sound';
+
+    /** @return list<StageKind> in order; those that do not apply to a page drop out later */
+    public function stages(): array
+    {
+        return match ($this) {
+            self::BeatFirst => [
+                StageKind::LookOver, StageKind::TapAndCount, StageKind::NameNotes, StageKind::FingersInAir,
+                StageKind::RightHand, StageKind::LeftHand, StageKind::HandsTogether, StageKind::HandOver, StageKind::JoinLines,
+                StageKind::WholeSlow, StageKind::Articulation, StageKind::TempoLadder, StageKind::Finish,
+            ],
+            self::NotesFirst => [
+                StageKind::LookOver, StageKind::FindNotes, StageKind::PositionAndFingers,
+                StageKind::RightHandUncounted, StageKind::RightHandCounting, StageKind::LeftHandUncounted, StageKind::LeftHandCounting,
+                StageKind::HandsTogether, StageKind::HandOver, StageKind::JoinLines,
+                StageKind::Articulation, StageKind::TempoLadder, StageKind::Finish,
+            ],
+            self::SoundFirst => [
+                StageKind::Listen, StageKind::PointMoves, StageKind::SingSolfege, StageKind::LetterNames, StageKind::FingersInAir,
+                StageKind::Words, StageKind::Echo, StageKind::RightHand, StageKind::LeftHand, StageKind::HandsTogether,
+                StageKind::HandOver, StageKind::JoinLines, StageKind::TempoLadder, StageKind::Finish,
+            ],
+        };
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Path;
+
+/** The five petals of a page (handbook 8). */
+enum Petal: string
+{
+    case Notes = 'notes';
+    case Fingers = 'fingers';
+    case Counts = 'counts';
+    case HandsApart = 'hands apart';
+    case HandsTogether = 'hands together';
+}

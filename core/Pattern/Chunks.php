@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Pattern;
+
+use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Place;
+
+/** The pieces of a page to practise; equal ones are listed once with the places they serve (handbook 6). */
+final class Chunks
+{
+    /** @var array<int, string> what each bar sounds like, by index */
+    private array $bars = [];
+
+    private function __construct(private readonly Piece $piece, private readonly ?Hand $hand)
+    {
+        foreach ($piece->measures as $measure) {
+            $this->bars[] = $hand === null ? Bars::both($measure) : Bars::same($measure, $hand);
+        }
+    }
+
+    /** @return list<Chunk> every kind, both hands */
+    public static function all(Piece $piece): array
+    {
+        $chunks = [];
+        foreach (ChunkKind::cases() as $kind) {
+            array_push($chunks, ...self::of($piece, $kind));
+        }
+
+        return $chunks;
+    }
+
+    /**
+     * @param  Hand|null  $hand  whose notes decide what is equal, and which must play; null for both
+     * @return list<Chunk>
+     */
+    public static function of(Piece $piece, ChunkKind $kind, ?Hand $hand = null): array
+    {
+        $chunks = new self($piece, $hand);
+
+        return match ($kind) {
+            ChunkKind::BarOver => $chunks->barOvers(),
+            ChunkKind::HalfLine => $chunks->ranges($kind, $chunks->halfLines()),
+            ChunkKind::Line => $chunks->ranges($kind, array_map(static fn ($line): array => [$line->from, $line->to], $piece->lines())),
+            ChunkKind::LineTurn => $chunks->lineTurns(),
+            ChunkKind::Section => $chunks->ranges($kind, $chunks->sections()),
+            ChunkKind::HandOver => $chunks->handOvers(),
+            ChunkKind::Whole => [$chunks->whole()],
+        };
+    }
+
+    /** @return list<Chunk> a bar through the next bar's first sounding beat */
+    private function barOvers(): array
+    {
+        $found = [];
+        for ($i = 0; $i < count($this->piece->measures) - 1; $i++) {
+            $this->collect($found, $this->throughNextBeat(ChunkKind::BarOver, $i, $i));
+        }
+
+        return $this->listed($found);
+    }
+
+    /** @return list<Chunk> the last two bars of a line through the first bar of the next */
+    private function lineTurns(): array
+    {
+        $found = [];
+        $lines = $this->piece->lines();
+        for ($i = 0; $i < count($lines) - 1; $i++) {
+            $from = max($lines[$i]->from, $lines[$i]->to - 1);
+            $this->collect($found, [$this->key($from, $lines[$i + 1]->from), $this->range(ChunkKind::LineTurn, $from, $lines[$i + 1]->from)]);
+        }
+
+        return $this->listed($found);
+    }
+
+    /** @return list<array{int, int}> */
+    private function halfLines(): array
+    {
+        $halves = [];
+        foreach ($this->piece->lines() as $line) {
+            $bars = $line->to - $line->from + 1;
+            if ($bars >= 4) {
+                $middle = $line->from + intdiv($bars, 2);
+                array_push($halves, [$line->from, $middle - 1], [$middle, $line->to]);
+            }
+        }
+
+        return $halves;
+    }
+
+    /** @return list<array{int, int}> between repeat signs; none when nothing is repeated */
+    private function sections(): array
+    {
+        $starts = [0 => true];
+        foreach ($this->piece->measures as $i => $measure) {
+            if ($measure->repeatStart) {
+                $starts[$i] = true;
+            }
+            if ($measure->repeatEnd && $i + 1 < count($this->piece->measures) && ($this->piece->measures[$i + 1]->endings === [] || $measure->endings === [])) {
+                $starts[$i + 1] = true;
+            }
+        }
+        $repeated = array_filter($this->piece->measures, static fn (Measure $measure): bool => $measure->repeatEnd) !== [];
+        ksort($starts);
+        $starts = [...array_keys($starts), count($this->piece->measures)];
+        $sections = [];
+        for ($i = 0; $repeated && $i < count($starts) - 1; $i++) {
+            $sections[] = [$starts[$i], $starts[$i + 1] - 1];
+        }
+
+        return $sections;
+    }
+
+    /** @return list<Chunk> where the tune passes from one hand to the other: the bar, or the two bars it happens in */
+    private function handOvers(): array
+    {
+        $found = [];
+        $before = null;
+        foreach ($this->piece->measures as $i => $measure) {
+            $now = HandsTogether::in($measure)->play;
+            if ($now === 'turns') {
+                $this->collect($found, [$this->key($i, $i), $this->range(ChunkKind::HandOver, $i, $i)]);
+            } elseif ($before !== null && $i > 0 && in_array("{$before}{$now}", ['RL', 'LR'], true)) {
+                $this->collect($found, [$this->key($i - 1, $i), $this->range(ChunkKind::HandOver, $i - 1, $i)]);
+            }
+            $before = $now;
+        }
+
+        return $this->listed($found);
+    }
+
+    private function whole(): Chunk
+    {
+        $last = count($this->piece->measures) - 1;
+        $range = $this->range(ChunkKind::Whole, 0, $last);
+
+        return new Chunk(
+            ChunkKind::Whole,
+            0,
+            $last,
+            $range->from,
+            $range->to,
+            PlayOrder::beats($this->piece, ...PlayOrder::of($this->piece)),
+            [$range->from],
+        );
+    }
+
+    /**
+     * @param  list<array{int, int}>  $ranges
+     * @return list<Chunk>
+     */
+    private function ranges(ChunkKind $kind, array $ranges): array
+    {
+        $found = [];
+        foreach ($ranges as [$from, $to]) {
+            $this->collect($found, [$this->key($from, $to), $this->range($kind, $from, $to)]);
+        }
+
+        return $this->listed($found);
+    }
+
+    private function key(int $from, int $to): string
+    {
+        $key = '';
+        $sounds = false;
+        for ($i = $from; $i <= $to; $i++) {
+            $key .= $this->bars[$i].'|';
+            $sounds = $sounds || $this->bars[$i] !== '';
+        }
+
+        return $sounds ? $key : '';
+    }
+
+    private function range(ChunkKind $kind, int $from, int $to): Chunk
+    {
+        $first = $this->piece->measures[$from];
+        $last = $this->piece->measures[$to];
+        $start = $first->place(Fraction::zero());
+
+        return new Chunk($kind, $from, $to, $start, self::lastBeat($last), PlayOrder::beats($this->piece, ...range($from, $to)), [$start]);
+    }
+
+    private static function lastBeat(Measure $measure): Place
+    {
+        $end = $measure->meter->beats($measure->offset->plus($measure->length));
+
+        return new Place($measure->number, Fraction::of(max(0, $end->ceil() - 1)));
+    }
+
+    /** @return array{string, Chunk} its key and itself */
+    private function throughNextBeat(ChunkKind $kind, int $from, int $to): array
+    {
+        $next = $this->piece->measures[$to + 1];
+        $first = $next->firstSounding();
+        $onset = $first === null ? Fraction::zero() : $first->onset;
+        $beat = $next->meter->beats($next->offset->plus($onset))->floor();
+        $start = $this->piece->measures[$from]->place(Fraction::zero());
+        $key = $this->key($from, $to);
+        foreach ($next->events() as $event) {
+            if ($event->onset->equals($onset) && ($this->hand === null || $event->hand === $this->hand)) {
+                $key .= "{$event->hand->value}{$onset}";
+                foreach ($event->notes as $note) {
+                    $key .= " {$note->pitch->name()}".($note->tieStop ? '~' : '');
+                }
+            }
+        }
+        $beats = PlayOrder::beats($this->piece, ...range($from, $to))
+            ->plus(Fraction::of($beat + 1)->minus($next->meter->beats($next->offset)));
+
+        return [$this->key($from, $to) === '' ? '' : $key, new Chunk($kind, $from, $to + 1, $start, new Place($next->number, Fraction::of($beat)), $beats, [$start])];
+    }
+
+    /**
+     * @param  array<string, Chunk>  $found  by what it sounds like
+     * @param  array{string, Chunk}  $keyed
+     */
+    private function collect(array &$found, array $keyed): void
+    {
+        [$key, $chunk] = $keyed;
+        $known = $found[$key] ?? null;
+        $found[$key] = $known === null ? $chunk : new Chunk(
+            $known->kind,
+            $known->first,
+            $known->last,
+            $known->from,
+            $known->to,
+            $known->beats,
+            [...$known->serves, ...$chunk->serves],
+        );
+    }
+
+    /**
+     * @param  array<string, Chunk>  $found
+     * @return list<Chunk> without those in which nothing sounds
+     */
+    private function listed(array $found): array
+    {
+        unset($found['']);
+
+        return array_values($found);
+    }
+}

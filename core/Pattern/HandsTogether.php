@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Pattern;
+
+use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
+
+/** What the hands do with each other in a bar (handbook 7). */
+final readonly class HandsTogether
+{
+    /**
+     * @param  string  $play  `R`, `L`, `turns`, `together` or `rest`
+     * @param  string|null  $motion  `parallel`, `contrary`, `oblique` or `mixed`; null unless they move together
+     * @param  bool|null  $sameRhythm  null unless they play together
+     */
+    private function __construct(public string $play, public ?string $motion, public ?bool $sameRhythm) {}
+
+    public static function in(Measure $measure): self
+    {
+        $right = self::sounding($measure, Hand::Right);
+        $left = self::sounding($measure, Hand::Left);
+        if ($right === [] || $left === []) {
+            return new self($right !== [] ? 'R' : ($left !== [] ? 'L' : 'rest'), null, null);
+        }
+        if (! self::overlap($right, $left)) {
+            return new self('turns', null, null);
+        }
+
+        return new self('together', self::motion($right, $left), Bars::rhythm($measure, Hand::Right) === Bars::rhythm($measure, Hand::Left));
+    }
+
+    /** @return list<Event> */
+    private static function sounding(Measure $measure, Hand $hand): array
+    {
+        return array_values(array_filter($measure->of($hand), static fn (Event $event): bool => ! $event->isRest()));
+    }
+
+    /**
+     * @param  list<Event>  $right
+     * @param  list<Event>  $left
+     */
+    private static function overlap(array $right, array $left): bool
+    {
+        [$r, $l] = [0, 0];
+        while ($r < count($right) && $l < count($left)) {
+            if ($right[$r]->end->compare($left[$l]->onset) <= 0) {
+                $r++;
+            } elseif ($left[$l]->end->compare($right[$r]->onset) <= 0) {
+                $l++;
+            } else {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  non-empty-list<Event>  $right
+     * @param  non-empty-list<Event>  $left
+     */
+    private static function motion(array $right, array $left): ?string
+    {
+        $kinds = [];
+        $before = null;
+        foreach (self::moments($right, $left) as $moment) {
+            $now = [self::at($right, $moment), self::at($left, $moment)];
+            if ($now[0] !== null && $now[1] !== null && $before !== null) {
+                $kind = self::kind($now[0] <=> $before[0], $now[1] <=> $before[1]);
+                if ($kind !== null) {
+                    $kinds[$kind] = true;
+                }
+            }
+            $before = $now[0] !== null && $now[1] !== null ? $now : null;
+        }
+
+        return match (count($kinds)) {
+            0 => null,
+            1 => (string) array_key_first($kinds),
+            default => 'mixed',
+        };
+    }
+
+    private static function kind(int $right, int $left): ?string
+    {
+        return match (true) {
+            $right === 0 && $left === 0 => null,
+            $right === 0 || $left === 0 => 'oblique',
+            $right === $left => 'parallel',
+            default => 'contrary',
+        };
+    }
+
+    /**
+     * @param  list<Event>  $right
+     * @param  list<Event>  $left
+     * @return list<Fraction> every onset of either hand, in time
+     */
+    private static function moments(array $right, array $left): array
+    {
+        $moments = [];
+        foreach ([...$right, ...$left] as $event) {
+            $moments[(string) $event->onset] = $event->onset;
+        }
+        usort($moments, static fn (Fraction $a, Fraction $b): int => $a->compare($b));
+
+        return $moments;
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return int|null the lowest key that sounds at a moment
+     */
+    private static function at(array $events, Fraction $moment): ?int
+    {
+        foreach ($events as $event) {
+            if ($event->onset->compare($moment) <= 0 && $event->end->compare($moment) > 0) {
+                return $event->lowest()->midi();
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Practice;
+
+/** What went wrong at a place, and what is done about it on exactly those bars (handbook 12). */
+enum Slip: string
+{
+    case WrongNote = 'wrong-note';
+    case ReadBackwards = 'read-backwards';
+    case WrongFinger = 'wrong-finger';
+    case LeapMissed = 'leap-missed';
+    case CutShort = 'cut-short';
+    case BeatLost = 'beat-lost';
+    case LineTurnStall = 'line-turn-stall';
+    case HandsApart = 'hands-do-not-meet';
+    case Articulation = 'articulation';
+    case Dynamics = 'dynamics';
+    case RepeatMissed = 'repeat-missed';
+
+    /** @return array{string, string, int} the slip in words, its remedy, percent of the tempo */
+    private function row(): array
+    {
+        return match ($this) {
+            self::WrongNote => ['wrong note, or two notes confused', 'Name every note of these bars, then play them.', 100],
+            self::ReadBackwards => ['left hand read the wrong way', 'Point along the left hand and say start, step, skip; then play it alone.', 100],
+            self::WrongFinger => ['wrong finger, hand drifted', 'Fingers in the air, then press all five keys of the position at once.', 100],
+            self::LeapMissed => ['long leap missed', 'The shift alone: move, rest, play.', 100],
+            self::CutShort => ['rest skipped, long note cut short', 'Tap these bars and count aloud.', 100],
+            self::BeatLost => ['beat lost, rushing', 'One rung down, with the metronome.', 0],
+            self::LineTurnStall => ['stall at the line turn', 'Over the turn of the line, eyes ahead.', 80],
+            self::HandsApart => ['hands do not meet', 'Bar to the next downbeat: each hand once, then together three times.', 100],
+            self::Articulation => ['legato broken, staccato held', 'That hand alone, only long and short.', 100],
+            self::Dynamics => ['dynamics missing', 'The whole piece once, only loud and soft.', 100],
+            self::RepeatMissed => ['repeat missed', 'Trace the way through the page with a finger, then play it.', 100],
+        };
+    }
+
+    public function words(): string
+    {
+        return $this->row()[0];
+    }
+
+    public function remedy(): string
+    {
+        return $this->row()[1];
+    }
+
+    /** The tempo of the remedy, from that of the task it happened in; always on the metronome's marks when it is slower. */
+    public function tempo(int $of): int
+    {
+        $percent = $this->row()[2];
+
+        return match ($percent) {
+            100 => $of,
+            0 => TempoLadder::downFrom($of),
+            default => TempoLadder::below(intdiv($of * $percent, 100)),
+        };
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Practice;
+
+/** What a task of a week is for; its value and its place in the day (handbook 11). */
+enum TaskKind: string
+{
+    case WarmUp = 'warm-up';
+    case Remedy = 'remedy';
+    case Stage = 'stage';
+    case Drill = 'drill';
+    case Review = 'review';
+    case Theory = 'theory';
+
+    public function value(): int
+    {
+        return match ($this) {
+            self::Remedy => 8,
+            self::Stage => 6,
+            self::Drill => 4,
+            self::Review, self::Theory => 3,
+            self::WarmUp => 2,
+        };
+    }
+
+    /** New things are met; the others are kept up. */
+    public function isWork(): bool
+    {
+        return $this === self::Remedy || $this === self::Stage;
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Reading;
+
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Place;
+
+/** The notes of a page by clef and pitch (handbook 3). */
+final readonly class Inventory
+{
+    /** @return list<InventoryNote> treble before bass, low before high */
+    public static function of(Piece $piece, School $school, Landmarks $landmarks, KnownNotes $known): array
+    {
+        $found = [];
+        foreach ($piece->measures as $measure) {
+            foreach ($measure->events() as $event) {
+                foreach ($event->notes as $note) {
+                    $at = "{$event->clef->value} {$note->pitch->name()}";
+                    $found[$at] ??= [$event->clef, $note->pitch, $measure->place($event->onset), []];
+                    $found[$at][3][] = $event->id;
+                    if (self::earlier($measure->place($event->onset), $found[$at][2])) {
+                        $found[$at][2] = $measure->place($event->onset);
+                    }
+                }
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => [$b[0]->value, $a[1]->midi()] <=> [$a[0]->value, $b[1]->midi()]);
+
+        return array_map(static function (array $entry) use ($school, $landmarks, $known): InventoryNote {
+            [$clef, $pitch, $first, $events] = $entry;
+            $landmark = $landmarks->nearest($pitch, $clef);
+
+            return new InventoryNote(
+                $clef,
+                $pitch,
+                count($events),
+                $first,
+                $events,
+                $known->status($pitch, $clef),
+                StaffPlace::of($pitch, $clef),
+                Route::to($pitch, $clef, $school, $landmarks),
+                KeyPlace::of($pitch),
+                $landmark,
+                $pitch->diatonic() - $landmark->diatonic(),
+            );
+        }, $found);
+    }
+
+    private static function earlier(Place $a, Place $b): bool
+    {
+        return $a->measure === $b->measure && $a->beats->compare($b->beats) < 0;
+    }
+}

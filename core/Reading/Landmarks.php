@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Reading;
+
+use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Pitch;
+
+/** The notes known by sight, from which the others are reached by steps (handbook 3). */
+final readonly class Landmarks
+{
+    /** Middle C stands between the staves and belongs to both. */
+    private const LEVELS = [
+        1 => ['C4' => null, 'G4' => Clef::Treble, 'F3' => Clef::Bass],
+        2 => ['C5' => Clef::Treble, 'C3' => Clef::Bass],
+        3 => ['F5' => Clef::Treble, 'G2' => Clef::Bass, 'C6' => Clef::Treble, 'C2' => Clef::Bass],
+    ];
+
+    /** @throws InvalidScore for a level other than 1, 2 or 3 */
+    public function __construct(private int $level = 1)
+    {
+        if (! isset(self::LEVELS[$level])) {
+            throw new InvalidScore("there are landmark levels 1, 2 and 3, not {$level}");
+        }
+    }
+
+    /** The nearest by steps; on a tie the one of the note's own clef, then the lower. */
+    public function nearest(Pitch $pitch, Clef $clef): Pitch
+    {
+        $best = null;
+        $bestRank = [PHP_INT_MAX, 1, PHP_INT_MAX];
+        for ($level = 1; $level <= $this->level; $level++) {
+            foreach (self::LEVELS[$level] as $name => $own) {
+                $landmark = Pitch::parse($name);
+                $foreign = $own === null || $own === $clef ? 0 : 1;
+                $rank = [abs($pitch->diatonic() - $landmark->diatonic()), $foreign, $landmark->diatonic()];
+                if ($best === null || $rank < $bestRank) {
+                    [$best, $bestRank] = [$landmark, $rank];
+                }
+            }
+        }
+
+        return $best ?? throw new InvalidScore('there is no landmark');
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Report;
+
+use Nasturtium\Core\Counting\CountIn;
+use Nasturtium\Core\Counting\Counts;
+use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Fingering\FingerSearch;
+use Nasturtium\Core\Fingering\HandFingers;
+use Nasturtium\Core\Fingering\Position;
+use Nasturtium\Core\Fingering\Positions;
+use Nasturtium\Core\Fingering\Shift;
+use Nasturtium\Core\Path\Stage;
+use Nasturtium\Core\Path\Stages;
+use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\LineLetters;
+use Nasturtium\Core\Reading\Inventory;
+use Nasturtium\Core\Reading\InventoryNote;
+use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\PageChecks;
+use Nasturtium\Core\Score\Piece;
+
+/** Everything the core can say of a page. */
+final readonly class Breakdown
+{
+    /**
+     * @param  list<Check>  $checks
+     * @param  list<int>  $playOrder  indices of measures
+     * @param  array<string, HandFingers>  $fingers  by hand
+     * @param  list<Position>  $positions
+     * @param  list<Shift>  $shifts
+     * @param  list<InventoryNote>  $notes
+     * @param  list<string>  $letters  of the lines
+     * @param  list<Chunk>  $chunks
+     * @param  list<Stage>  $stages
+     */
+    private function __construct(
+        public Piece $piece,
+        public array $checks,
+        public array $playOrder,
+        public CountIn $countIn,
+        public Counts $counts,
+        public array $fingers,
+        public array $positions,
+        public array $shifts,
+        public array $notes,
+        public array $letters,
+        public array $chunks,
+        public array $stages,
+    ) {}
+
+    /** @param list<Check> $notRead what the reader of the file left out */
+    public static function of(Piece $piece, Settings $settings, array $notRead = []): self
+    {
+        $right = FingerSearch::for($piece, Hand::Right);
+        $left = FingerSearch::for($piece, Hand::Left);
+        $pickup = $piece->pickup();
+
+        return new self(
+            $piece,
+            [...$notRead, ...PageChecks::of($piece), ...$right->checks, ...$left->checks],
+            PlayOrder::of($piece),
+            CountIn::for($piece->measures[0]->meter, $pickup === null ? Fraction::zero() : $pickup->length),
+            Counts::of($piece, $settings->counting, $settings->style),
+            ['R' => $right, 'L' => $left],
+            [
+                ...Positions::of($piece, $right, Hand::Right, $piece->plays(Hand::Left) ? $left : null),
+                ...Positions::of($piece, $left, Hand::Left, $piece->plays(Hand::Right) ? $right : null),
+            ],
+            [...Positions::shifts($piece, $right, Hand::Right), ...Positions::shifts($piece, $left, Hand::Left)],
+            Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known),
+            LineLetters::of($piece),
+            Chunks::all($piece),
+            Stages::of($piece, $settings->path),
+        );
+    }
+}

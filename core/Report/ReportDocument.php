@@ -1,0 +1,281 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Report;
+
+use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Path\Stage;
+use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Pattern\EqualBars;
+use Nasturtium\Core\Pattern\HandsTogether;
+use Nasturtium\Core\Reading\Move;
+use Nasturtium\Core\Reading\Solfege;
+use Nasturtium\Core\Reading\StaffPlace;
+use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Note;
+use Nasturtium\Core\Score\Place;
+
+/** The breakdown as the document of handbook 15; every field is described in docs/breakdown.md. */
+final readonly class ReportDocument
+{
+    public const VERSION = 1;
+
+    private function __construct(private Breakdown $breakdown) {}
+
+    /** @return array<string, mixed> ready for JSON */
+    public static function of(Breakdown $breakdown): array
+    {
+        $document = new self($breakdown);
+
+        return [
+            'version' => self::VERSION,
+            'piece' => $document->piece(),
+            'checks' => array_map(static fn (Check $check): array => [
+                'code' => $check->code,
+                'place' => (string) $check->place,
+                'hand' => $check->hand?->value,
+                'text' => $check->text,
+            ], $breakdown->checks),
+            'play_order' => array_map(static fn (int $index): int => $breakdown->piece->measures[$index]->number, $breakdown->playOrder),
+            'beats' => $document->beats(),
+            'count_in' => ['counts' => $breakdown->countIn->counts, 'enter' => $breakdown->countIn->enter],
+            'events' => [...$document->events(Hand::Right), ...$document->events(Hand::Left)],
+            'counting' => $document->counting(),
+            'positions' => $document->positions(),
+            'shifts' => $document->shifts(),
+            'notes' => $document->notes(),
+            'equal' => [
+                'bars' => EqualBars::both($breakdown->piece),
+                'right' => EqualBars::of($breakdown->piece, Hand::Right),
+                'left' => EqualBars::of($breakdown->piece, Hand::Left),
+            ],
+            'lines' => $document->lines(),
+            'hands' => $document->hands(),
+            'chunks' => array_map(self::chunk(...), $breakdown->chunks),
+            'stages' => array_map(self::stage(...), $breakdown->stages),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(): array
+    {
+        $piece = $this->breakdown->piece;
+        $pickup = $piece->pickup();
+
+        return [
+            'title' => $piece->title,
+            'composer' => $piece->composer,
+            'measures' => count($piece->measures),
+            'pickup' => $pickup === null ? '0' : (string) $pickup->meter->beats($pickup->length),
+            'time' => (string) $piece->meter(),
+            'key' => $piece->key()->name(),
+            'lines' => count($piece->lines()),
+            'tempo_words' => $piece->tempoWords,
+            'tempo' => $piece->tempo,
+            'tempo_from' => $piece->tempoFrom,
+        ];
+    }
+
+    /** @return array{written: string, played: string} */
+    private function beats(): array
+    {
+        $piece = $this->breakdown->piece;
+
+        return [
+            'written' => (string) PlayOrder::beats($piece, ...array_keys($piece->measures)),
+            'played' => (string) PlayOrder::beats($piece, ...$this->breakdown->playOrder),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function events(Hand $hand): array
+    {
+        $piece = $this->breakdown->piece;
+        $do = $piece->key()->fixed ? null : $this->lowestKey($hand);
+        $events = [];
+        $last = null;
+        foreach ($piece->measures as $measure) {
+            foreach ($measure->of($hand) as $event) {
+                $steps = $event->isRest() || $last === null ? null : $event->lowest()->diatonic() - $last->diatonic();
+                $last = $event->isRest() ? $last : $event->lowest();
+                $pitches = array_map(static fn (Note $note): string => $note->pitch->name(), $event->notes);
+                $events[] = [
+                    'id' => $event->id,
+                    'hand' => $hand->value,
+                    'clef' => $event->clef->value,
+                    'place' => (string) $measure->place($event->onset),
+                    'beats' => (string) $event->duration->inBeatsOf($measure->meter),
+                    'kind' => $event->kind()->value,
+                    'pitches' => $pitches,
+                    'staff' => array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef), $event->notes),
+                    'fingers' => $this->breakdown->fingers[$hand->value]->fingers[$event->id] ?? [],
+                    'finger_from' => $this->fingerFrom($event),
+                    'move' => $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps)),
+                    'interval' => $steps,
+                    'solfege' => $event->isRest() ? null : implode(' ', array_map(
+                        static fn (Note $note): string => Solfege::of($note->pitch, $measure->key, $do ?? $measure->key->doStep()),
+                        $event->notes,
+                    )),
+                    'counts' => $this->breakdown->counts->under($event),
+                ];
+            }
+        }
+
+        return $events;
+    }
+
+    /** Where no key is fixed, do is the lowest key of the hand's first position. */
+    private function lowestKey(Hand $hand): ?int
+    {
+        foreach ($this->breakdown->positions as $position) {
+            if ($position->hand === $hand) {
+                return $position->low->step;
+            }
+        }
+
+        return null;
+    }
+
+    private function fingerFrom(Event $event): ?string
+    {
+        if ($event->isRest()) {
+            return null;
+        }
+        foreach ($event->notes as $note) {
+            if ($note->finger !== null) {
+                return 'page';
+            }
+        }
+
+        return 'worked out';
+    }
+
+    /** @return list<array{measure: int, hand: string, text: string}> */
+    private function counting(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->piece->measures as $measure) {
+            foreach (Hand::cases() as $hand) {
+                if ($measure->of($hand) !== []) {
+                    $rows[] = ['measure' => $measure->number, 'hand' => $hand->value, 'text' => $this->breakdown->counts->text($measure, $hand)];
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array<string, string>> */
+    private function positions(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->positions as $position) {
+            $rows[] = [
+                'hand' => $position->hand->value,
+                'from' => (string) $position->from,
+                'to' => (string) $position->to,
+                'thumb' => $position->thumb->name(),
+                'low' => $position->low->name(),
+                'high' => $position->high->name(),
+                'name' => $position->name,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{hand: string, at: string, keys: int}> */
+    private function shifts(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->shifts as $shift) {
+            $rows[] = ['hand' => $shift->hand->value, 'at' => (string) $shift->at, 'keys' => $shift->keys];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function notes(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->notes as $note) {
+            $rows[] = [
+                'clef' => $note->clef->value,
+                'pitch' => $note->pitch->name(),
+                'times' => $note->times,
+                'first' => (string) $note->first,
+                'status' => $note->status,
+                'route' => $note->route,
+                'landmark' => $note->landmark->name(),
+                'steps' => $note->steps,
+                'staff' => $note->staff,
+                'key' => $note->key,
+                'events' => $note->events,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{from: int, to: int, letter: string}> */
+    private function lines(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->piece->lines() as $i => $line) {
+            $rows[] = [
+                'from' => $this->breakdown->piece->measures[$line->from]->number,
+                'to' => $this->breakdown->piece->measures[$line->to]->number,
+                'letter' => $this->breakdown->letters[$i],
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function hands(): array
+    {
+        $rows = [];
+        foreach ($this->breakdown->piece->measures as $measure) {
+            $hands = HandsTogether::in($measure);
+            $rows[] = ['measure' => $measure->number, 'play' => $hands->play, 'motion' => $hands->motion, 'same_rhythm' => $hands->sameRhythm];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> */
+    private static function chunk(Chunk $chunk): array
+    {
+        return [
+            'kind' => $chunk->kind->value,
+            'from' => (string) $chunk->from,
+            'to' => (string) $chunk->to,
+            'serves' => array_map(static fn (Place $place): string => (string) $place, $chunk->serves),
+            'score' => null,
+            'reasons' => [],
+            'beats' => (string) $chunk->beats,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function stage(Stage $stage): array
+    {
+        return [
+            'name' => $stage->kind->value,
+            'petal' => $stage->kind->petal()?->value,
+            'hand' => $stage->hand?->value,
+            'chunks' => array_map(self::chunk(...), $stage->chunks),
+            'do' => $stage->kind->sentence(),
+            'pass' => $stage->kind->passMark(),
+            'minutes' => $stage->halfMinutes / 2,
+            'repetitions' => $stage->repetitions,
+            'tempo' => $stage->tempo,
+            'waits_for' => $stage->waitsFor,
+        ];
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Score;
+
+/** An exact number in lowest terms; time is never a float here. */
+final readonly class Fraction implements \Stringable
+{
+    private function __construct(public int $numerator, public int $denominator) {}
+
+    /** @throws InvalidScore when the denominator is zero or the number is too fine to be kept exactly */
+    public static function of(int $numerator, int $denominator = 1): self
+    {
+        if ($denominator === 1) {
+            return new self($numerator, 1);
+        }
+        if ($denominator === 0) {
+            throw new InvalidScore("{$numerator}/0 is not a number");
+        }
+        if ($denominator < 0) {
+            [$numerator, $denominator] = [-$numerator, -$denominator];
+        }
+        [$a, $b] = [abs($numerator), $denominator];
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return new self(intdiv($numerator, $a), intdiv($denominator, $a));
+    }
+
+    public static function zero(): self
+    {
+        return new self(0, 1);
+    }
+
+    public function plus(self $other): self
+    {
+        return $this->denominator === $other->denominator
+            ? self::exact($this->numerator + $other->numerator, $this->denominator)
+            : self::exact(
+                $this->numerator * $other->denominator + $other->numerator * $this->denominator,
+                $this->denominator * $other->denominator,
+            );
+    }
+
+    public function minus(self $other): self
+    {
+        return $this->plus(new self(-$other->numerator, $other->denominator));
+    }
+
+    public function times(self $other): self
+    {
+        return self::exact($this->numerator * $other->numerator, $this->denominator * $other->denominator);
+    }
+
+    /** @throws InvalidScore when the other is zero */
+    public function dividedBy(self $other): self
+    {
+        return self::exact($this->numerator * $other->denominator, $this->denominator * $other->numerator);
+    }
+
+    /** @return int below, at or above zero as this is smaller, equal or greater */
+    public function compare(self $other): int
+    {
+        return $this->numerator * $other->denominator <=> $other->numerator * $this->denominator;
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->numerator === $other->numerator && $this->denominator === $other->denominator;
+    }
+
+    public function isZero(): bool
+    {
+        return $this->numerator === 0;
+    }
+
+    public function isWhole(): bool
+    {
+        return $this->denominator === 1;
+    }
+
+    /** The greatest whole number not above this one. */
+    public function floor(): int
+    {
+        $whole = intdiv($this->numerator, $this->denominator);
+
+        return $this->numerator < 0 && $whole * $this->denominator !== $this->numerator ? $whole - 1 : $whole;
+    }
+
+    /** The smallest whole number not below this one. */
+    public function ceil(): int
+    {
+        return -(new self(-$this->numerator, $this->denominator))->floor();
+    }
+
+    /** What is left above the floor: from 0 up to but not including 1. */
+    public function part(): self
+    {
+        return $this->minus(new self($this->floor(), 1));
+    }
+
+    public function max(self $other): self
+    {
+        return $this->compare($other) >= 0 ? $this : $other;
+    }
+
+    /** For display and playback only, never for a comparison. */
+    public function toFloat(): float
+    {
+        return $this->numerator / $this->denominator;
+    }
+
+    /** `3`, `1/2`, `-7/4`. */
+    public function __toString(): string
+    {
+        return $this->denominator === 1 ? (string) $this->numerator : "{$this->numerator}/{$this->denominator}";
+    }
+
+    private static function exact(mixed $numerator, mixed $denominator): self
+    {
+        // A product beyond 64 bits turns into a float in PHP; that would no longer be exact.
+        if (! is_int($numerator) || ! is_int($denominator)) {
+            throw new InvalidScore('a length is too fine to be counted exactly');
+        }
+
+        return self::of($numerator, $denominator);
+    }
+}

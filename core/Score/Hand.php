@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Score;
+
+enum Hand: string
+{
+    case Right = 'R';
+    case Left = 'L';
+
+    public function word(): string
+    {
+        return $this === self::Right ? 'right hand' : 'left hand';
+    }
+
+    /** Numbers run up with the pitch in the right hand and down in the left. */
+    public function direction(): int
+    {
+        return $this === self::Right ? 1 : -1;
+    }
+}

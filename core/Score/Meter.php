@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Score;
+
+/** A time signature. Its beat is its lower number: 6/8 has six. */
+final readonly class Meter
+{
+    private const UNITS = [1, 2, 4, 8, 16, 32];
+
+    /** @throws InvalidScore when there are no beats, over 32 of them, or the unit is no note value */
+    public function __construct(public int $count, public int $unit)
+    {
+        if ($count < 1 || $count > 32 || ! in_array($unit, self::UNITS, true)) {
+            throw new InvalidScore("{$count}/{$unit} is not a time signature");
+        }
+    }
+
+    /** @throws InvalidScore when it does not read `3/4` */
+    public static function parse(string $text): self
+    {
+        if (preg_match('~^\s*(\d{1,2})\s*/\s*(\d{1,2})\s*$~', $text, $found) !== 1) {
+            throw new InvalidScore("'{$text}' is not a time signature; write it like 3/4");
+        }
+
+        return new self((int) $found[1], (int) $found[2]);
+    }
+
+    /** A full measure, in whole notes. */
+    public function measure(): Fraction
+    {
+        return Fraction::of($this->count, $this->unit);
+    }
+
+    /** A length in whole notes as a number of beats. */
+    public function beats(Fraction $whole): Fraction
+    {
+        return Fraction::of($whole->numerator * $this->unit, $whole->denominator);
+    }
+
+    /** 6/8, 9/8, 12/8: three eighths make a felt beat. */
+    public function isCompound(): bool
+    {
+        return $this->unit === 8 && $this->count > 3 && $this->count % 3 === 0;
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->count === $other->count && $this->unit === $other->unit;
+    }
+
+    public function __toString(): string
+    {
+        return "{$this->count}/{$this->unit}";
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Score;
+
+/** One written note head. */
+final readonly class Note
+{
+    /** @param int|null $finger as printed on the page; 1 is the thumb */
+    public function __construct(
+        public Pitch $pitch,
+        public ?int $finger = null,
+        public bool $tieStart = false,
+        public bool $tieStop = false,
+    ) {}
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXmlWriter;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+
+/** A score around the given measures, with a prolog of its own. */
+function musicxml(string $measures, string $prolog = '<?xml version="1.0" encoding="UTF-8"?>'): string
+{
+    return <<<XML
+    {$prolog}
+    <score-partwise version="4.0">
+      <work><work-title>Porch Light</work-title></work>
+      <part-list><score-part id="P1"><part-name>Piano</part-name></score-part></part-list>
+      <part id="P1">{$measures}</part>
+    </score-partwise>
+    XML;
+}
+
+function xml_note(string $pitch, int $duration, string $more = '', int $staff = 1): string
+{
+    $octave = substr($pitch, -1);
+
+    return "<note><pitch><step>{$pitch[0]}</step><octave>{$octave}</octave></pitch><duration>{$duration}</duration><voice>{$staff}</voice><staff>{$staff}</staff>{$more}</note>";
+}
+
+const GRAND = '<attributes><divisions>2</divisions><key><fifths>0</fifths></key><time><beats>3</beats><beat-type>4</beat-type></time><staves>2</staves>'
+    .'<clef number="1"><sign>G</sign><line>2</line></clef><clef number="2"><sign>F</sign><line>4</line></clef></attributes>';
+
+/** @return array<string, mixed> */
+function read_report(string $xml): array
+{
+    $score = MusicXmlReader::read($xml);
+
+    return ReportDocument::of(Breakdown::of($score->piece, new Settings(), $score->notRead));
+}
+
+/** @param array<string, string> $files */
+function zipped(array $files): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'mxl');
+    $zip = new ZipArchive();
+    $zip->open($path, ZipArchive::OVERWRITE);
+    foreach ($files as $name => $content) {
+        $zip->addFromString($name, $content);
+    }
+    $zip->close();
+    $bytes = (string) file_get_contents($path);
+    unlink($path);
+
+    return $bytes;
+}
+
+const CONTAINER = '<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>';
+
+test('a grand staff is read hand by hand', function (): void {
+    $report = read_report(musicxml(
+        '<measure number="0" implicit="yes">'.GRAND.xml_note('G4', 2, '<notations><technical><fingering>5</fingering></technical></notations>').'<backup><duration>2</duration></backup><note><rest/><duration>2</duration><voice>2</voice><staff>2</staff></note></measure>'.
+        '<measure number="1"><print new-system="yes"/><barline location="left"><repeat direction="forward"/></barline>'.xml_note('E4', 3, '<tie type="start"/>').xml_note('F4', 1).xml_note('E4', 2).'<backup><duration>6</duration></backup>'.xml_note('C3', 6, '', 2).xml_note('G3', 6, '', 2).'</measure>'.
+        '<measure number="2">'.xml_note('C4', 4).'<barline location="right"><repeat direction="backward"/></barline></measure>',
+    ));
+    expect($report['piece'])->toMatchArray(['title' => 'Porch Light', 'measures' => 3, 'pickup' => '1', 'time' => '3/4', 'key' => 'C major', 'lines' => 2])
+        ->and(each_event($report, 'place'))->toBe(['0.3', '1.1', '1.2+1/2', '1.3', '2.1'])
+        ->and(each_event($report, 'pitches'))->toBe([['G4'], ['E4'], ['F4'], ['E4'], ['C4']])
+        ->and($report['play_order'])->toBe([0, 1, 2, 1, 2])
+        ->and(array_column($report['checks'], 'code'))->toBe(['tie_broken', 'bar_long']);
+});
+
+test('chords, backup in any order, changing divisions and a clef change are read', function (): void {
+    $chordNote = '<note><chord/><pitch><step>E</step><octave>4</octave></pitch><duration>6</duration><voice>1</voice><staff>1</staff></note>';
+    $report = read_report(musicxml(
+        '<measure number="1">'.GRAND.xml_note('C3', 6, '', 2).'<backup><duration>6</duration></backup>'.xml_note('C4', 6).$chordNote.'</measure>'.
+        '<measure number="2"><attributes><divisions>4</divisions><clef number="2"><sign>G</sign><line>2</line></clef></attributes>'.xml_note('G4', 12).'<backup><duration>12</duration></backup>'.xml_note('E4', 12, '', 2).'</measure>',
+    ));
+    expect(each_event($report, 'kind'))->toBe(['chord', 'note'])
+        ->and(each_event($report, 'staff', 'L'))->toBe([['space 2'], ['line 1']])
+        ->and(each_event($report, 'clef', 'L'))->toBe(['bass', 'treble'])
+        ->and($report['checks'])->toBe([]);
+});
+
+test('what is not read is listed with its bar', function (): void {
+    $report = read_report(musicxml(
+        '<measure number="1">'.GRAND.'<note><grace/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice></note>'.xml_note('C4', 6)
+        .'<backup><duration>6</duration></backup><note><pitch><step>A</step><octave>4</octave></pitch><duration>6</duration><voice>7</voice><staff>1</staff></note>'
+        .'<direction><direction-type><words>Slowly</words></direction-type></direction></measure>'
+        .'<measure number="2">'.xml_note('C4', 6).'<direction><sound dacapo="yes"/><direction-type><wedge type="crescendo"/></direction-type></direction></measure>',
+    ));
+    expect(array_column($report['checks'], 'text'))->toBe([
+        'Bar 1: grace note is not read.', "Bar 1: second voice '7' is not read.", 'Bar 2: wedge is not read.', 'Bar 2: D.C. is not read.',
+    ])->and($report['piece']['tempo_words'])->toBe('Slowly')->and(each_event($report, 'pitches'))->toBe([['C4'], ['C4']]);
+});
+
+test('a first bar that the last one completes is a pickup, whatever its number', function (): void {
+    $report = read_report(musicxml('<measure number="1">'.GRAND.xml_note('C4', 2).'</measure><measure number="2">'.xml_note('C4', 6).'</measure><measure number="3">'.xml_note('C4', 4).'</measure>'));
+    expect($report['piece']['pickup'])->toBe('1')->and($report['play_order'])->toBe([0, 1, 2]);
+});
+
+test('a page written and read again is the same page', function (string $shorthand): void {
+    $piece = tune($shorthand);
+    $xml = MusicXmlWriter::write($piece);
+    $again = MusicXmlReader::read($xml);
+    expect($again->notRead)->toBe([])
+        ->and(MusicXmlWriter::write($again->piece))->toBe($xml)
+        ->and(ReportDocument::of(Breakdown::of($again->piece, new Settings())))->toBe(ReportDocument::of(Breakdown::of($piece, new Settings())));
+})->with([
+    "title: Two Doors\ncomposer: N. Ilmari\nkey: D\ntempo: 60-92 Walking\nR: @d4 q1 2 h3 | v1234 q5 r\nR: w1 | /\nL: @5=d3 w5 | w1\nL: / | (531)\n",
+    "time: 3/4\nkey: E minor\nclefs: treble treble\nR: @e4 q5 | h.3~ | 3 | q1 f+ g | h1 :|\nL: @5=b3 q r | h.5 | 3 | 1 | h5\n",
+    "R: @c4 w1 |: q1 f+ f f- | w2 [1 w3 :| [2 w4 |\n",
+    "time: 6/8\nR: @c4 q.1 v123 | h.5\nL: @5=c3 h.5 | q5 v1 q.3\n",
+]);
+
+test('a compressed score is read', function (): void {
+    $mxl = zipped(['META-INF/container.xml' => CONTAINER, 'score.xml' => musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>')]);
+    expect(MusicXmlReader::read($mxl)->piece->title)->toBe('Porch Light');
+});
+
+test('a document type that only names the format is no harm', function (): void {
+    $prolog = '<?xml version="1.0"?><!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">';
+    expect(MusicXmlReader::read(musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>', $prolog))->piece->measures)->toHaveCount(1);
+});
+
+test('bad input is refused with its place and what to do', function (Closure $bytes, string $says): void {
+    expect(fn () => MusicXmlReader::read($bytes()))->toThrow(BadInput::class, $says);
+})->with([
+    'empty' => [fn () => "  \n", 'empty'],
+    'not XML' => [fn () => 'just some words', 'Line 1: this is not MusicXML'],
+    'another document' => [fn () => '<html><body/></html>', 'begins with <html>'],
+    'timewise' => [fn () => '<score-timewise/>', 'partwise'],
+    'cut short' => [fn () => substr(musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>'), 0, -40), 'cut short or damaged in bar 1'],
+    'external entity' => [fn () => musicxml('', "<?xml version=\"1.0\"?>\n<!DOCTYPE score-partwise [<!ENTITY x SYSTEM \"file:///etc/passwd\">]>"), 'Line 2: the file declares entities'],
+    'nested entities' => [fn () => musicxml('', '<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "bbbb"><!ENTITY c "&b;&b;&b;">]>'), 'declares entities'],
+    'over 5 MB' => [fn () => str_repeat('x', 5 * 1024 * 1024 + 1), 'over 5 MB'],
+    'archive that swells' => [fn () => zipped(['META-INF/container.xml' => CONTAINER, 'score.xml' => str_repeat(' ', 51 * 1024 * 1024)]), 'more than 50 MB'],
+    'archive without a score' => [fn () => zipped(['other.txt' => 'x']), 'META-INF/container.xml'],
+    'archive cut short' => [fn () => substr(zipped(['META-INF/container.xml' => CONTAINER]), 0, 40), 'cut short or damaged'],
+    'no part' => [fn () => '<score-partwise/>', 'nothing to play'],
+    'no notes' => [fn () => musicxml('<measure number="1">'.GRAND.'<note><rest/><duration>6</duration></note></measure>'), 'nothing to play'],
+    'several parts' => [fn () => str_replace('</part>', '</part><part id="P2"/>', musicxml('')), '2 parts'],
+    'no pitch' => [fn () => musicxml('<measure number="7">'.GRAND.'<note><pitch><step>H</step><octave>4</octave></pitch><duration>2</duration></note></measure>'), 'Bar 7 (line 5)'],
+    'a negative duration' => [fn () => musicxml('<measure number="1">'.GRAND.xml_note('C4', -2).'</measure>'), "the duration '-2'"],
+    'no divisions' => [fn () => musicxml('<measure number="1"><attributes><divisions>0</divisions></attributes></measure>'), 'divisions'],
+    'a time signature that is none' => [fn () => musicxml('<measure number="3"><attributes><time><beats>4</beats><beat-type>5</beat-type></time></attributes></measure>'), 'Bar 3'],
+    'an alto clef' => [fn () => musicxml('<measure number="1"><attributes><clef><sign>C</sign><line>3</line></clef></attributes></measure>'), 'the clef C on line 3'],
+]);
+
+test('mutated files are read or refused, never a crash', function (): void {
+    $whole = MusicXmlWriter::write(tune("key: G\nR: @g4 q1234 | h5 3 | w1 :|\nL: @5=g3 w5 | h1 3 | w5\n"));
+    mt_srand(20310505);
+    $refused = 0;
+    for ($round = 0; $round < 150; $round++) {
+        $bytes = $whole;
+        for ($change = 0; $change < 3; $change++) {
+            $at = mt_rand(60, strlen($bytes) - 10);
+            $bytes = match (mt_rand(0, 2)) {
+                0 => substr_replace($bytes, chr(mt_rand(32, 126)), $at, 1),
+                1 => substr_replace($bytes, '', $at, mt_rand(1, 30)),
+                default => substr_replace($bytes, substr($bytes, mt_rand(60, strlen($bytes) - 60), 40), $at, 0),
+            };
+        }
+        try {
+            read_report($bytes);
+        } catch (BadInput $reason) {
+            $refused++;
+            expect($reason->getMessage())->not->toBe('');
+        }
+    }
+    expect($refused)->toBeGreaterThan(0);
+});

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Piece;
+
+uses(Tests\TestCase::class)->in('Feature');
+
+/** A small tune, typed in the shorthand; the test fails when it cannot be read whole. */
+function tune(string $shorthand): Piece
+{
+    $read = Shorthand::read($shorthand);
+    expect($read->errors)->toBe([]);
+
+    return $read->piece ?? throw new LogicException('the tune is empty');
+}
+
+/** @return array<string, mixed> the breakdown report of a typed tune */
+function broken_down(string $shorthand, ?Settings $settings = null): array
+{
+    return ReportDocument::of(Breakdown::of(tune($shorthand), $settings ?? new Settings()));
+}
+
+/** One bar of one hand of the counting, as text. */
+function counted(array $report, int $measure, string $hand = 'R'): ?string
+{
+    foreach ($report['counting'] as $row) {
+        if ($row['measure'] === $measure && $row['hand'] === $hand) {
+            return $row['text'];
+        }
+    }
+
+    return null;
+}
+
+/** @return list<mixed> one field of every event of a hand */
+function each_event(array $report, string $field, string $hand = 'R'): array
+{
+    return array_values(array_map(
+        static fn (array $event): mixed => $event[$field],
+        array_filter($report['events'], static fn (array $event): bool => $event['hand'] === $hand),
+    ));
+}
