@@ -26,11 +26,16 @@ final readonly class Positions
     {
         $positions = [];
         $count = count($fingers->thumbs);
+        $other = $other->thumbs ?? [];
+        $otherAt = 0;
         for ($first = 0; $first < $count; $first = $last + 1) {
             [$event, $thumb] = $fingers->thumbs[$first];
             $last = $first;
             while ($last + 1 < $count && $fingers->thumbs[$last + 1][1] === $thumb) {
                 $last++;
+            }
+            while ($otherAt + 1 < count($other) && $other[$otherAt + 1][0]->measure <= $event->measure) {
+                $otherAt++;
             }
             $far = $thumb + 4 * $hand->direction();
             $key = $piece->measures[$event->measure]->key;
@@ -42,7 +47,7 @@ final readonly class Positions
                 $pitch($thumb),
                 $pitch(min($thumb, $far)),
                 $pitch(max($thumb, $far)),
-                self::name($hand, $thumb, self::otherThumb($other, $event->measure), $pitch($thumb)),
+                self::name($hand, $thumb, $other[$otherAt][1] ?? null, $pitch($thumb)),
             );
         }
 
@@ -62,20 +67,7 @@ final readonly class Positions
         return $shifts;
     }
 
-    /** The other hand's thumb when this one takes its position: its last one up to this measure, else its first. */
-    private static function otherThumb(?HandFingers $other, int $measure): ?int
-    {
-        $found = $other->thumbs[0][1] ?? null;
-        foreach ($other->thumbs ?? [] as [$event, $thumb]) {
-            if ($event->measure > $measure) {
-                break;
-            }
-            $found = $thumb;
-        }
-
-        return $found;
-    }
-
+    /** @param int|null $other the other hand's thumb when this one takes its position: its last one up to this measure, else its first */
     private static function name(Hand $hand, int $thumb, ?int $other, Pitch $pitch): string
     {
         $middle = $thumb === self::C4 && ($other === self::C4 || ($hand === Hand::Left && $other === null));

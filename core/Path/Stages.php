@@ -18,26 +18,43 @@ use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Piece;
 
 /** The stages of a page on a path; those that do not apply drop out (handbook 8, 9). */
-final readonly class Stages
+final class Stages
 {
     private const THREE_IN_A_ROW = 3;
+
+    /** @var array<string, Chunks> by hand; the empty name is both */
+    private array $chunks;
+
+    private readonly bool $everTogether;
+
+    private function __construct(private readonly Piece $piece)
+    {
+        $this->chunks = ['' => new Chunks($piece)];
+        $this->everTogether = self::everTogether($piece);
+    }
 
     /** @return list<Stage> */
     public static function of(Piece $piece, PathKind $path): array
     {
-        $kinds = array_values(array_filter($path->stages(), static fn (StageKind $kind): bool => self::applies($piece, $kind)));
+        return (new self($piece))->on($path);
+    }
+
+    /** @return list<Stage> */
+    private function on(PathKind $path): array
+    {
+        $kinds = array_values(array_filter($path->stages(), $this->applies(...)));
         $stages = [];
         foreach ($kinds as $i => $kind) {
-            $chunks = self::chunks($piece, $kind);
-            $tempo = self::tempo($piece, $kind);
-            $repetitions = self::repetitions($piece, $kind);
+            $chunks = $this->chunks($kind);
+            $tempo = $this->tempo($kind);
+            $repetitions = $this->repetitions($kind);
             $stages[] = new Stage(
                 $kind,
                 $kind->hand(),
                 $chunks,
                 $repetitions,
                 $tempo,
-                self::halfMinutes($piece, $kind, $chunks, $repetitions, $tempo),
+                $this->halfMinutes($kind, $chunks, $repetitions, $tempo),
                 self::waitsFor($kinds, $i),
             );
         }
@@ -45,22 +62,22 @@ final readonly class Stages
         return $stages;
     }
 
-    private static function applies(Piece $piece, StageKind $kind): bool
+    private function applies(StageKind $kind): bool
     {
         $hand = $kind->hand();
         if ($hand !== null) {
-            return $piece->plays($hand);
+            return $this->piece->plays($hand);
         }
 
         return match ($kind) {
-            StageKind::HandsTogether => self::everTogether($piece),
-            StageKind::HandOver => ! self::everTogether($piece) && Chunks::of($piece, ChunkKind::HandOver) !== [],
-            StageKind::JoinLines => count($piece->lines()) > 1,
-            StageKind::Articulation => self::any($piece, static fn (Event $event): bool => $event->dynamic !== null || array_diff(
+            StageKind::HandsTogether => $this->everTogether,
+            StageKind::HandOver => ! $this->everTogether && $this->chunks['']->of(ChunkKind::HandOver) !== [],
+            StageKind::JoinLines => count($this->piece->lines()) > 1,
+            StageKind::Articulation => $this->any(static fn (Event $event): bool => $event->dynamic !== null || array_diff(
                 array_column($event->marks, 'value'),
                 [Mark::Fermata->value],
             ) !== []),
-            StageKind::Words => self::any($piece, static fn (Event $event): bool => $event->lyric !== null),
+            StageKind::Words => $this->any(static fn (Event $event): bool => $event->lyric !== null),
             default => true,
         };
     }
@@ -77,9 +94,9 @@ final readonly class Stages
     }
 
     /** @param \Closure(Event): bool $is */
-    private static function any(Piece $piece, \Closure $is): bool
+    private function any(\Closure $is): bool
     {
-        foreach ($piece->measures as $measure) {
+        foreach ($this->piece->measures as $measure) {
             foreach ($measure->events() as $event) {
                 if ($is($event)) {
                     return true;
@@ -91,42 +108,43 @@ final readonly class Stages
     }
 
     /** @return list<Chunk> */
-    private static function chunks(Piece $piece, StageKind $kind): array
+    private function chunks(StageKind $kind): array
     {
-        $chunks = Chunks::of($piece, $kind->chunks(), $kind->hand());
+        $hand = $kind->hand();
+        $chunks = $this->chunks[$hand->value ?? ''] ??= new Chunks($this->piece, $hand);
+        $found = $chunks->of($kind->chunks());
 
         // A line too short to halve is practised whole.
-        return $chunks === [] || $kind->chunks() === ChunkKind::HalfLine && self::leavesOut($piece, $chunks)
-            ? Chunks::of($piece, ChunkKind::Line, $kind->hand())
-            : $chunks;
+        return $found === [] || ($kind->chunks() === ChunkKind::HalfLine && $this->hasShortLine())
+            ? $chunks->of(ChunkKind::Line)
+            : $found;
     }
 
-    /** @param list<Chunk> $halves */
-    private static function leavesOut(Piece $piece, array $halves): bool
+    private function hasShortLine(): bool
     {
-        foreach ($piece->lines() as $line) {
+        foreach ($this->piece->lines() as $line) {
             if ($line->to - $line->from < 3) {
                 return true;
             }
         }
 
-        return $halves === [];
+        return false;
     }
 
-    /** The start of the ladder for all but the last, which is played at the goal. */
-    private static function tempo(Piece $piece, StageKind $kind): ?int
+    /** The start of the ladder for all but what is heard or played at the goal. */
+    private function tempo(StageKind $kind): ?int
     {
         if (in_array($kind->effort(), [Effort::Glance, Effort::Naming], true)) {
             return null;
         }
-        $ladder = TempoLadder::for($piece);
+        $ladder = TempoLadder::for($this->piece);
 
         return $kind === StageKind::Finish || $kind === StageKind::Listen ? $ladder->goal : $ladder->from;
     }
 
-    private static function repetitions(Piece $piece, StageKind $kind): int
+    private function repetitions(StageKind $kind): int
     {
-        $hands = count(array_filter(Hand::cases(), $piece->plays(...)));
+        $hands = count(array_filter(Hand::cases(), $this->piece->plays(...)));
 
         return match ($kind->effort()) {
             Effort::ThreeInARow => self::THREE_IN_A_ROW,
@@ -136,17 +154,17 @@ final readonly class Stages
     }
 
     /** @param list<Chunk> $chunks */
-    private static function halfMinutes(Piece $piece, StageKind $kind, array $chunks, int $repetitions, ?int $tempo): int
+    private function halfMinutes(StageKind $kind, array $chunks, int $repetitions, ?int $tempo): int
     {
         if ($kind->effort() === Effort::Glance) {
             return TaskTime::LEAST;
         }
         if ($kind->effort() === Effort::Naming || $tempo === null) {
-            return TaskTime::naming(self::heads($piece));
+            return TaskTime::naming($this->heads());
         }
         $parts = [];
         foreach ($chunks as $chunk) {
-            $first = $piece->measures[$chunk->first];
+            $first = $this->piece->measures[$chunk->first];
             $countIn = CountIn::for($first->meter, $first->pickup ? $first->length : Fraction::zero());
             $parts[] = [$chunk->beats, count($countIn->counts)];
         }
@@ -154,10 +172,10 @@ final readonly class Stages
         return TaskTime::playing($repetitions, $parts, $tempo);
     }
 
-    private static function heads(Piece $piece): int
+    private function heads(): int
     {
         $heads = 0;
-        foreach ($piece->measures as $measure) {
+        foreach ($this->piece->measures as $measure) {
             foreach ($measure->events() as $event) {
                 $heads += $event->isStruck() ? count($event->notes) : 0;
             }

@@ -17,40 +17,36 @@ final class Chunks
     /** @var array<int, string> what each bar sounds like, by index */
     private array $bars = [];
 
-    private function __construct(private readonly Piece $piece, private readonly ?Hand $hand)
+    /** @param Hand|null $hand whose notes decide what is equal, and which must play; null for both */
+    public function __construct(private readonly Piece $piece, private readonly ?Hand $hand = null)
     {
         foreach ($piece->measures as $measure) {
             $this->bars[] = $hand === null ? Bars::both($measure) : Bars::same($measure, $hand);
         }
     }
 
-    /** @return list<Chunk> every kind, both hands */
-    public static function all(Piece $piece): array
+    /** @return list<Chunk> every kind */
+    public function all(): array
     {
         $chunks = [];
         foreach (ChunkKind::cases() as $kind) {
-            array_push($chunks, ...self::of($piece, $kind));
+            array_push($chunks, ...$this->of($kind));
         }
 
         return $chunks;
     }
 
-    /**
-     * @param  Hand|null  $hand  whose notes decide what is equal, and which must play; null for both
-     * @return list<Chunk>
-     */
-    public static function of(Piece $piece, ChunkKind $kind, ?Hand $hand = null): array
+    /** @return list<Chunk> */
+    public function of(ChunkKind $kind): array
     {
-        $chunks = new self($piece, $hand);
-
         return match ($kind) {
-            ChunkKind::BarOver => $chunks->barOvers(),
-            ChunkKind::HalfLine => $chunks->ranges($kind, $chunks->halfLines()),
-            ChunkKind::Line => $chunks->ranges($kind, array_map(static fn ($line): array => [$line->from, $line->to], $piece->lines())),
-            ChunkKind::LineTurn => $chunks->lineTurns(),
-            ChunkKind::Section => $chunks->ranges($kind, $chunks->sections()),
-            ChunkKind::HandOver => $chunks->handOvers(),
-            ChunkKind::Whole => [$chunks->whole()],
+            ChunkKind::BarOver => $this->barOvers(),
+            ChunkKind::HalfLine => $this->ranges($kind, $this->halfLines()),
+            ChunkKind::Line => $this->ranges($kind, array_map(static fn ($line): array => [$line->from, $line->to], $this->piece->lines())),
+            ChunkKind::LineTurn => $this->lineTurns(),
+            ChunkKind::Section => $this->ranges($kind, $this->sections()),
+            ChunkKind::HandOver => $this->handOvers(),
+            ChunkKind::Whole => [$this->whole()],
         };
     }
 

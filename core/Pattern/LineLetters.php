@@ -15,21 +15,26 @@ final readonly class LineLetters
     /** Identical sounding time that makes a line a variant. */
     private const VARIANT = [60, 100];
 
+    /** Lines that later ones are held against; no page has as many, and the work stays in step with the length. */
+    private const COMPARED = 40;
+
     /** @return list<string> in the order of the lines */
     public static function of(Piece $piece): array
     {
         $letters = [];
         /** @var array<string, array{int, array<string, Fraction>}> $known bars and sounds by letter */
         $known = [];
+        /** @var array<string, string> $exact letters by everything that sounds in the line */
+        $exact = [];
         $next = 0;
         foreach ($piece->lines() as $line) {
             $sounds = self::sounds($piece, $line);
             $bars = self::bars($piece, $line);
-            $letter = self::match($known, $bars, $sounds);
-            if ($letter === null) {
-                $letter = self::name($next++);
+            $whole = $bars.' '.implode(' ', array_keys($sounds));
+            $letter = $exact[$whole] ??= self::variant($known, $bars, $sounds) ?? self::name($next++);
+            if (count($known) < self::COMPARED) {
+                $known[$letter] ??= [$bars, $sounds];
             }
-            $known[$letter] ??= [$bars, $sounds];
             $letters[] = $letter;
         }
 
@@ -40,13 +45,8 @@ final readonly class LineLetters
      * @param  array<string, array{int, array<string, Fraction>}>  $known
      * @param  array<string, Fraction>  $sounds
      */
-    private static function match(array $known, int $bars, array $sounds): ?string
+    private static function variant(array $known, int $bars, array $sounds): ?string
     {
-        foreach ($known as $letter => [$otherBars, $other]) {
-            if ($bars === $otherBars && count($sounds) === count($other) && array_diff_key($sounds, $other) === []) {
-                return $letter;
-            }
-        }
         $whole = self::total($sounds);
         foreach ($known as $letter => [$otherBars, $other]) {
             $shared = self::total(array_intersect_key($sounds, $other));

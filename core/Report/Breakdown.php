@@ -75,7 +75,7 @@ final readonly class Breakdown
             [...Positions::shifts($piece, $right, Hand::Right), ...Positions::shifts($piece, $left, Hand::Left)],
             Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known),
             LineLetters::of($piece),
-            Chunks::all($piece),
+            (new Chunks($piece))->all(),
             Stages::of($piece, $settings->path),
         );
     }
