@@ -1,1 +1,70 @@
 <?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers as C;
+use App\Models;
+use Illuminate\Support\Facades\Route;
+
+/*
+ * Every route of the API names its policy with `can`. The browser's pages are one page: the front end.
+ */
+Route::prefix('api')->group(function (): void {
+    Route::post('session', [C\SessionController::class, 'store'])->middleware('throttle:sign-in');
+
+    Route::middleware('auth')->group(function (): void {
+        Route::get('session', [C\SessionController::class, 'show'])->can('work', Models\Studio::class);
+        Route::delete('session', [C\SessionController::class, 'destroy'])->can('work', Models\Studio::class);
+        Route::patch('studios/{studio}', [C\StudioController::class, 'update'])->can('own', 'studio');
+
+        Route::get('this-week', [C\ThisWeekController::class, 'index'])->can('work', Models\Student::class);
+
+        Route::get('students', [C\StudentController::class, 'index'])->can('work', Models\Student::class);
+        Route::post('students', [C\StudentController::class, 'store'])->can('work', Models\Student::class);
+        Route::get('students/{student}', [C\StudentController::class, 'show'])->can('own', 'student');
+        Route::put('students/{student}', [C\StudentController::class, 'update'])->can('own', 'student');
+        Route::delete('students/{student}', [C\StudentController::class, 'destroy'])->can('own', 'student');
+        Route::post('students/{student}/links', [C\FamilyLinkController::class, 'store'])->can('own', 'student');
+        Route::delete('links/{link}', [C\FamilyLinkController::class, 'destroy'])->can('own', 'link');
+        Route::post('students/{student}/learnings', [C\LearningController::class, 'store'])->can('own', 'student');
+        Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
+        Route::patch('stages/{stage}', [C\StageController::class, 'update'])->can('own', 'stage');
+
+        Route::get('books', [C\BookController::class, 'index'])->can('work', Models\Book::class);
+        Route::post('books', [C\BookController::class, 'store'])->can('work', Models\Book::class);
+        Route::put('books/{book}', [C\BookController::class, 'update'])->can('own', 'book');
+        Route::delete('books/{book}', [C\BookController::class, 'destroy'])->can('own', 'book');
+        Route::post('books/{book}/pages', [C\PageController::class, 'store'])->can('own', 'book');
+        Route::put('pages/{page}', [C\PageController::class, 'update'])->can('own', 'page');
+        Route::delete('pages/{page}', [C\PageController::class, 'destroy'])->can('own', 'page');
+        Route::post('shorthand', [C\ShorthandController::class, 'store'])->can('work', Models\Piece::class);
+        Route::post('pages/{page}/pieces', [C\PieceController::class, 'store'])->can('own', 'page');
+        Route::get('pieces/{piece}', [C\PieceController::class, 'show'])->can('own', 'piece');
+        Route::put('pieces/{piece}', [C\PieceController::class, 'update'])->can('own', 'piece');
+        Route::delete('pieces/{piece}', [C\PieceController::class, 'destroy'])->can('own', 'piece');
+        Route::get('pieces/{piece}/breakdown', [C\BreakdownController::class, 'show'])->can('own', 'piece');
+
+        Route::post('students/{student}/weeks', [C\WeekController::class, 'store'])->can('own', 'student');
+        Route::get('weeks/{week}', [C\WeekController::class, 'show'])->can('own', 'week');
+        Route::put('weeks/{week}', [C\WeekController::class, 'update'])->can('own', 'week');
+        Route::put('weeks/{week}/sent', [C\WeekController::class, 'send'])->can('own', 'week');
+
+        Route::post('students/{student}/lessons', [C\LessonController::class, 'store'])->can('own', 'student');
+        Route::get('lessons/{lesson}', [C\LessonController::class, 'show'])->can('own', 'lesson');
+        Route::put('lessons/{lesson}/finished', [C\LessonController::class, 'finish'])->can('own', 'lesson');
+        Route::put('lessons/{lesson}/marks/{task}', [C\MarkController::class, 'update'])->can('own', 'lesson')->can('own', 'task');
+        Route::post('lessons/{lesson}/slips', [C\SlipController::class, 'store'])->can('own', 'lesson');
+        Route::delete('slips/{slip}', [C\SlipController::class, 'destroy'])->can('own', 'slip');
+    });
+
+    Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
+        Route::get('day', [C\HomeController::class, 'show'])->can('home', Models\Practice::class);
+        Route::get('tasks/{task}', [C\HomeController::class, 'music'])->can('practise', 'task');
+        Route::put('tasks/{task}/practice', [C\PracticeController::class, 'update'])->can('practise', 'task');
+        Route::delete('tasks/{task}/practice/{date}', [C\PracticeController::class, 'destroy'])->can('practise', 'task');
+    });
+
+    Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
+});
+
+Route::view('{anything?}', 'app')->where('anything', '.*');

@@ -10,7 +10,7 @@ final readonly class RuleCheck
     /**
      * @param  list<PlanDay>  $days
      * @param  list<PlanTask>  $tasks
-     * @param  array<string, list<string>>  $dates  by task id
+     * @param  array<array-key, list<string>>  $dates  by task id
      */
     public function __construct(private array $days, private array $tasks, private array $dates, private int $mostNew) {}
 

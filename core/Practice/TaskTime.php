@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
+use Nasturtium\Core\Counting\CountIn;
+use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Piece;
 
 /** How long a task takes, in half minutes rounded up (handbook 9). */
 final readonly class TaskTime
@@ -32,6 +36,23 @@ final readonly class TaskTime
         }
 
         return self::inHalfMinutes($seconds->times(Fraction::of($repetitions)));
+    }
+
+    /**
+     * The same for ranges of whole bars of a piece, as they are written.
+     *
+     * @param  list<array{int, int}>  $ranges  first and last index of a measure
+     */
+    public static function ofBars(Piece $piece, array $ranges, int $repetitions, int $tempo): int
+    {
+        $parts = [];
+        foreach ($ranges as [$first, $last]) {
+            $measure = $piece->measures[$first] ?? throw new InvalidScore("the piece has no measure at {$first}");
+            $countIn = CountIn::for($measure->meter, $measure->pickup ? $measure->length : Fraction::zero());
+            $parts[] = [PlayOrder::beats($piece, ...range($first, min($last, count($piece->measures) - 1))), count($countIn->counts)];
+        }
+
+        return self::playing($repetitions, $parts, $tempo);
     }
 
     public static function naming(int $notes): int

@@ -62,7 +62,7 @@ final class WeekPlanner
      *
      * @param  list<PlanDay>  $days
      * @param  list<PlanTask>  $tasks
-     * @param  array<string, list<string>>  $dates  by task id
+     * @param  array<array-key, list<string>>  $dates  by task id
      * @return list<array{date: string, task: string, text: string}>
      */
     public static function broken(array $days, array $tasks, array $dates, int $mostNew): array

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Learning;
+use App\Models\Task;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\ReviewSchedule;
+use Nasturtium\Core\Practice\TaskKind;
+
+/** Sets or takes back the mark of a task heard; everything that follows from marks is reckoned anew, so each can be undone. */
+final class MarkTask
+{
+    public function __invoke(Task $task, ?string $mark, CarbonImmutable $heldOn): void
+    {
+        DB::transaction(function () use ($task, $mark, $heldOn): void {
+            $before = $task->mark;
+            $task->update(['mark' => $mark]);
+            if ($task->stage !== null) {
+                $passedNow = $task->stage->passed_on?->equalTo($heldOn) ?? false;
+                if ($mark === 'pass') {
+                    $task->stage->update(['passed_on' => $task->stage->passed_on ?? $heldOn]);
+                } elseif ($passedNow) {
+                    $task->stage->update(['passed_on' => null]);
+                }
+            }
+            if ($task->learning !== null) {
+                if ($mark === 'stop') {
+                    $task->learning->update(['state' => 'resting']);
+                } elseif ($before === 'stop') {
+                    $task->learning->update(['state' => 'current']);
+                }
+                $this->settle($task->learning, $heldOn);
+            }
+        });
+    }
+
+    /** A piece is signed off when its last stage has passed; then it is reviewed. */
+    public function settle(Learning $learning, CarbonImmutable $on): void
+    {
+        $open = $learning->stages()->whereNull('passed_on')->exists();
+        if ($open) {
+            $learning->update([
+                'state' => $learning->state === 'finished' ? 'current' : $learning->state,
+                'finished_on' => null,
+            ]);
+
+            return;
+        }
+        $reviews = Task::query()->where('learning_id', $learning->id)->where('kind', TaskKind::Review->value)->whereIn('mark', ['pass', 'again'])
+            ->join('weeks', 'weeks.id', '=', 'tasks.week_id')->orderBy('weeks.ends_on')->pluck('tasks.mark');
+        $learning->update([
+            'state' => $learning->state === 'resting' ? 'resting' : 'finished',
+            'finished_on' => $learning->finished_on ?? $on,
+            'played_on' => $on,
+            'review_step' => ReviewSchedule::after(array_values($reviews->map(static fn ($mark): bool => $mark === 'pass')->all())),
+        ]);
+    }
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Learning;
+use App\Models\Lesson;
+use App\Models\Slip;
+use App\Models\Stage;
+use App\Models\StageBars;
+use App\Models\Student;
+use App\Models\Task;
+use App\Models\TaskBars;
+use App\Models\Week;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\ReviewSchedule;
+use Nasturtium\Core\Practice\Slip as SlipKind;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\WarmUp;
+use Nasturtium\Core\Practice\WeekPlanner;
+use Nasturtium\Core\Score\Fraction;
+
+/** Proposes the week after a lesson: remedies, open stages, reviews and a warm-up, on the days the rules allow. */
+final class ProposeWeek
+{
+    /** Open stages of one piece that may be met in one week. */
+    private const STAGES_AHEAD = 5;
+
+    private const REVIEW_REPETITIONS = 1;
+
+    /** Replaces an unsent proposal; a week that was sent is left as it is. */
+    public function __invoke(Student $student, CarbonImmutable $from): Week
+    {
+        return DB::transaction(function () use ($student, $from): Week {
+            $week = Week::query()->lockForUpdate()->firstOrCreate(
+                ['student_id' => $student->id, 'starts_on' => $from->toDateString()],
+                ['studio_id' => $student->studio_id, 'ends_on' => $student->lessonOnOrAfter($from->addDay())],
+            );
+            if ($week->sent_at === null) {
+                $week->tasks()->forceDelete();
+                $this->fill($week, $student);
+                $this->place($week->refresh()->load(WeekDays::RELATIONS), $student, $from);
+            }
+
+            return $week->refresh();
+        });
+    }
+
+    private function fill(Week $week, Student $student): void
+    {
+        $learnings = Learning::query()->where('student_id', $student->id)->where('state', '!=', 'resting')
+            ->with(['piece', 'stages.bars', 'stages.waitsFor'])->withCount('stages')->orderBy('opened_on')->orderBy('id')->get();
+        $current = $learnings->where('state', 'current');
+        $newest = $current->last();
+        $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);
+        $this->remedies($week, $learnings);
+        foreach ($current as $learning) {
+            $this->stages($week, $learning);
+        }
+        foreach ($learnings->where('state', 'finished') as $learning) {
+            $idle = (int) ($learning->played_on ?? $learning->opened_on)->diffInDays($week->ends_on);
+            if (ReviewSchedule::isDue($learning->review_step, $idle)) {
+                $this->review($week, $learning);
+            }
+        }
+    }
+
+    /** @param Collection<int, Learning> $learnings */
+    private function remedies(Week $week, Collection $learnings): void
+    {
+        $lesson = Lesson::query()->where('student_id', $week->student_id)->where('held_on', $week->starts_on->toDateString())->with('slips.task')->first();
+        $known = [];
+        foreach ($lesson->slips ?? [] as $slip) {
+            $learning = $learnings->firstWhere('id', $slip->task->learning_id);
+            $same = "{$slip->task->learning_id} {$slip->kind} {$slip->measure} {$slip->hand}";
+            if ($learning !== null && ! isset($known[$same])) {
+                $known[$same] = true;
+                $this->remedy($week, $learning, $slip);
+            }
+        }
+    }
+
+    private function remedy(Week $week, Learning $learning, Slip $slip): void
+    {
+        $kind = SlipKind::from($slip->kind);
+        $score = $learning->piece->score();
+        $last = min($slip->measure + 1, count($score->measures) - 1);
+        $tempo = $kind->tempo($slip->task->tempo ?? $learning->stages->whereNotNull('tempo')->first()->tempo ?? 60);
+        $task = $this->task($week, TaskKind::Remedy, ucfirst($kind->words()), $kind->remedy(), TaskTime::ofBars($score, [[$slip->measure, $last]], 3, $tempo), [
+            'learning_id' => $learning->id,
+            'hand' => $slip->hand,
+            'repetitions' => 3,
+            'tempo' => $tempo,
+            'is_new' => false,
+            'why' => "heard at the lesson, at {$slip->place}",
+        ]);
+        TaskBars::query()->create([
+            'studio_id' => $week->studio_id,
+            'task_id' => $task->id,
+            'position' => 0,
+            'first' => $slip->measure,
+            'last' => $last,
+            'from_place' => (string) $score->measures[$slip->measure]->place(Fraction::zero()),
+            'to_place' => (string) $score->measures[$last]->place(Fraction::zero()),
+        ]);
+    }
+
+    private function stages(Week $week, Learning $learning): void
+    {
+        $open = $learning->stages->sortBy('position')->whereNull('passed_on')->take(self::STAGES_AHEAD);
+        $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->pluck('mark', 'stage_id');
+        foreach ($open as $stage) {
+            $mark = $before->get($stage->id);
+            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->kind), $stage->stageKind()->sentence(), $stage->half_minutes, [
+                'learning_id' => $learning->id,
+                'stage_id' => $stage->id,
+                'hand' => $stage->stageKind()->hand()?->value,
+                'repetitions' => $stage->repetitions,
+                'tempo' => $stage->tempo,
+                'is_new' => $mark === null,
+                'why' => $mark === null ? 'the next stage' : 'not passed yet',
+            ]);
+            $this->bars($task, $stage->bars);
+        }
+    }
+
+    private function review(Week $week, Learning $learning): void
+    {
+        $last = $learning->stages->sortBy('position')->last();
+        $tempo = $last?->tempo;
+        $task = $this->task($week, TaskKind::Review, 'Review', 'Play it through for the joy of it, once.', $last->half_minutes ?? TaskTime::LEAST, [
+            'learning_id' => $learning->id,
+            'repetitions' => self::REVIEW_REPETITIONS,
+            'tempo' => $tempo,
+            'why' => 'last played '.($learning->played_on ?? $learning->opened_on)->format('j M'),
+        ]);
+        $this->bars($task, $last instanceof Stage ? $last->bars : new Collection());
+    }
+
+    /** @param Collection<int, StageBars> $bars */
+    private function bars(Task $task, Collection $bars): void
+    {
+        TaskBars::query()->insert(array_values($bars->map(static fn (StageBars $of): array => [
+            'studio_id' => $task->studio_id,
+            'task_id' => $task->id,
+            'position' => $of->position,
+            'first' => $of->first,
+            'last' => $of->last,
+            'from_place' => $of->from_place,
+            'to_place' => $of->to_place,
+        ])->all()));
+    }
+
+    /** @param array<string, mixed> $more */
+    private function task(Week $week, TaskKind $kind, string $title, string $instruction, int $halfMinutes, array $more = []): Task
+    {
+        return Task::query()->create([
+            'studio_id' => $week->studio_id,
+            'student_id' => $week->student_id,
+            'week_id' => $week->id,
+            'kind' => $kind->value,
+            'title' => $title,
+            'instruction' => $instruction,
+            'half_minutes' => $halfMinutes,
+            ...$more,
+        ]);
+    }
+
+    private function place(Week $week, Student $student, CarbonImmutable $from): void
+    {
+        $plan = WeekPlanner::propose(
+            WeekDays::forPlanner($week),
+            WeekDays::tasksForPlanner($week->tasks, $week->ends_on),
+            WeekPlanner::mostNewAt($student->age($from)),
+        );
+        $rows = [];
+        foreach ($plan->days as $date => $ids) {
+            foreach ($ids as $position => $id) {
+                $rows[] = ['studio_id' => $week->studio_id, 'task_id' => (int) $id, 'on_date' => $date, 'position' => $position];
+            }
+        }
+        DB::table('task_days')->insert($rows);
+        foreach ($plan->left as $id => $why) {
+            Task::query()->whereKey((int) $id)->update(['left_why' => $why]);
+        }
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use OpenApi\Attributes as OA;
+
+/** What an operation answers, and what it is given, for the description of the API. */
+final class Answers
+{
+    /** @return list<OA\Response> */
+    public static function with(?string $schema, bool $many): array
+    {
+        if ($schema === null) {
+            return [new OA\Response(response: 204, description: 'done')];
+        }
+
+        return [new OA\Response(response: 200, description: 'the answer', content: $many
+            ? new OA\JsonContent(type: 'array', items: new OA\Items(ref: $schema))
+            : new OA\JsonContent(ref: $schema))];
+    }
+
+    /** @return list<OA\PathParameter> one for each {name} of the path */
+    public static function parameters(string $path): array
+    {
+        preg_match_all('/\{(\w+)\}/', $path, $found);
+
+        return array_map(static fn (string $name): OA\PathParameter => new OA\PathParameter(name: $name, required: true, schema: new OA\Schema(type: 'integer')), $found[1]);
+    }
+}

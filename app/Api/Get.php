@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use Attribute;
+use OpenApi\Attributes as OA;
+
+#[Attribute(Attribute::TARGET_METHOD)]
+final class Get extends OA\Get
+{
+    /** @param class-string|null $gives the schema that is answered; null for nothing */
+    public function __construct(string $path, ?string $gives = null, bool $many = false)
+    {
+        parent::__construct(path: "/api{$path}", parameters: Answers::parameters($path), responses: Answers::with($gives, $many));
+    }
+}

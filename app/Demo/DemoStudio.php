@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Actions\MarkTask;
+use App\Actions\OpenPiece;
+use App\Actions\ProposeWeek;
+use App\Actions\StorePiece;
+use App\Models\Book;
+use App\Models\FamilyLink;
+use App\Models\Learning;
+use App\Models\Lesson;
+use App\Models\Page;
+use App\Models\Piece;
+use App\Models\PracticeDay;
+use App\Models\Slip;
+use App\Models\Student;
+use App\Models\Studio;
+use App\Models\Task;
+use App\Models\User;
+use App\Models\Week;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Nasturtium\Core\Practice\Slip as SlipKind;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * An invented studio with four weeks behind it. The weeks are lived through with the same actions that serve the
+ * teacher, up to today; chance is seeded, so that the studio is the same whenever it is made on the same weekday.
+ */
+final class DemoStudio
+{
+    public const EMAIL = 'teacher@windowsill.example';
+
+    public const PASSWORD = 'nasturtium';
+
+    private const WEEKS = 4;
+
+    private Randomizer $chance;
+
+    public function __construct(
+        private readonly StorePiece $store,
+        private readonly OpenPiece $open,
+        private readonly ProposeWeek $propose,
+        private readonly MarkTask $mark,
+    ) {
+        $this->chance = new Randomizer(new Mt19937(20310505));
+    }
+
+    public static function homeToken(): string
+    {
+        return substr(hash_hmac('sha256', 'demo home', (string) config('app.key')), 0, 40);
+    }
+
+    /** Does nothing when the demo teacher is there already. */
+    public function make(CarbonImmutable $today): void
+    {
+        if (User::query()->where('email', self::EMAIL)->exists()) {
+            return;
+        }
+        DB::transaction(function () use ($today): void {
+            $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
+            User::query()->create(['studio_id' => $studio->id, 'name' => 'Odile Fenn', 'email' => self::EMAIL, 'password' => self::PASSWORD]);
+            $pieces = $this->books($studio);
+            foreach ($this->file('students.php') as $number => $given) {
+                $this->student($studio, $given, $pieces, $today, $number === 0);
+            }
+        });
+    }
+
+    /** @return array<array-key, mixed> */
+    private function file(string $name): array
+    {
+        return require database_path("demo/{$name}");
+    }
+
+    /** @return array<string, Piece> by title */
+    private function books(Studio $studio): array
+    {
+        $pieces = [];
+        foreach ($this->file('books.php') as $given) {
+            $book = Book::query()->create(['studio_id' => $studio->id, 'title' => $given['title'], 'level' => $given['level']]);
+            foreach ($given['pages'] as $number => [$kind, $introduces, $tunes]) {
+                $page = Page::query()->create(['studio_id' => $studio->id, 'book_id' => $book->id, 'number' => $number, 'kind' => $kind, 'introduces' => $introduces]);
+                foreach ($tunes as $label => $tune) {
+                    $piece = $this->store->fromShorthand($page, $tune, (string) $label);
+                    $pieces[$piece->title] = $piece;
+                }
+            }
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @param  array<string, Piece>  $pieces
+     */
+    private function student(Studio $studio, array $given, array $pieces, CarbonImmutable $today, bool $withLink): void
+    {
+        $student = Student::query()->create([
+            'studio_id' => $studio->id, 'first_name' => $given['first_name'], 'initial' => $given['initial'],
+            'birth_year' => $today->year - $given['age'], 'lesson_weekday' => $given['weekday'], 'lesson_time' => $given['time'],
+            'lesson_minutes' => $given['lesson'], 'path' => $given['path'], 'school' => $given['school'],
+            'landmark_level' => $given['level'], 'hand_span' => $given['span'],
+        ]);
+        foreach ($given['days'] as $weekday => $minutes) {
+            PracticeDay::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'weekday' => $weekday, 'minutes' => $minutes]);
+        }
+        if ($withLink) {
+            FamilyLink::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'label' => 'Family tablet', 'token_hash' => FamilyLink::hash(self::homeToken())]);
+        }
+        $next = $student->lessonOnOrAfter($today);
+        $waiting = array_map(static fn (string $title): Piece => $pieces[$title], $given['pieces']);
+        for ($ago = self::WEEKS; $ago >= 1; $ago--) {
+            $lesson = $next->subWeeks($ago);
+            if ($ago < self::WEEKS) {
+                $this->hear($student, $lesson, $given['ease']);
+            }
+            $this->openNext($student, $waiting, $lesson);
+            $week = ($this->propose)($student, $lesson);
+            // The last student's newest week is left for the teacher to look at and send.
+            if ($ago > 1 || $given['first_name'] !== 'Jonas') {
+                $week->update(['sent_at' => $lesson->setTime(18, 0)]);
+                $this->practise($week, $given['care'], $today);
+            }
+        }
+    }
+
+    /** @param list<Piece> $waiting */
+    private function openNext(Student $student, array &$waiting, CarbonImmutable $lesson): void
+    {
+        $current = Learning::query()->where('student_id', $student->id)->where('state', 'current')->withCount(['stages as open' => static fn ($stages) => $stages->whereNull('passed_on')])->get();
+        $nearlyDone = $current->every(static fn (Learning $learning): bool => (int) $learning->getAttribute('open') <= 6);
+        if ($waiting !== [] && $current->count() < 2 && $nearlyDone) {
+            $learning = ($this->open)($student, array_shift($waiting), $lesson);
+            // The page is looked over, or listened to, together at the lesson.
+            $learning->stages()->where('position', 0)->update(['passed_on' => $lesson->toDateString()]);
+        }
+    }
+
+    private function practise(Week $week, int $care, CarbonImmutable $today): void
+    {
+        $rows = [];
+        $days = $week->tasks()->with('days')->get()->flatMap(static fn (Task $task) => $task->days->map(static fn ($day): array => [$task, $day->on_date]));
+        foreach ($days->groupBy(static fn (array $on): string => $on[1]->toDateString())->sortKeys() as $date => $on) {
+            if ($date >= $today->toDateString() || ! $this->happens($care)) {
+                continue;
+            }
+            foreach ($on as [$task]) {
+                if ($this->happens(90)) {
+                    $rows[] = [
+                        'studio_id' => $week->studio_id, 'student_id' => $week->student_id, 'task_id' => $task->id, 'on_date' => $date,
+                        'repetitions' => $task->repetitions, 'feeling' => ['easy', 'fine', 'fine', 'hard'][$this->chance->getInt(0, 3)],
+                        'note' => $this->happens(4) ? 'Can we hear this one at the lesson?' : '', 'client_key' => (string) Str::uuid(),
+                        'created_at' => $date, 'updated_at' => $date,
+                    ];
+                }
+            }
+            Learning::query()->whereIn('id', $on->map(static fn (array $of): ?int => $of[0]->learning_id)->filter()->unique())->update(['played_on' => $date]);
+        }
+        DB::table('practices')->insert($rows);
+    }
+
+    private function hear(Student $student, CarbonImmutable $heldOn, int $ease): void
+    {
+        $week = Week::query()->where('student_id', $student->id)->where('ends_on', $heldOn->toDateString())->with(['tasks.stage', 'tasks.learning', 'tasks.bars', 'tasks.practices'])->firstOrFail();
+        $lesson = Lesson::query()->create([
+            'studio_id' => $student->studio_id, 'student_id' => $student->id, 'week_id' => $week->id, 'held_on' => $heldOn, 'finished_at' => $heldOn->setTime(18, 0),
+        ]);
+        foreach ($week->tasks as $task) {
+            if ($task->learning_id === null || $task->practices->isEmpty()) {
+                continue;
+            }
+            $pass = $this->happens(min(95, $ease + 8 * $task->practices->count()));
+            ($this->mark)($task, $pass ? 'pass' : 'again', $heldOn);
+            $bars = $task->bars->first();
+            if (! $pass && $bars !== null && $this->happens(60)) {
+                $kinds = [SlipKind::WrongNote, SlipKind::CutShort, SlipKind::BeatLost, SlipKind::WrongFinger, SlipKind::LineTurnStall];
+                $measure = $this->chance->getInt($bars->first, $bars->last);
+                Slip::query()->create([
+                    'studio_id' => $student->studio_id, 'lesson_id' => $lesson->id, 'task_id' => $task->id,
+                    'kind' => $kinds[$this->chance->getInt(0, 4)]->value, 'measure' => $measure,
+                    'place' => 'bar '.$task->learning?->load('piece')->piece->score()->measures[$measure]->number, 'hand' => $task->hand,
+                ]);
+            }
+        }
+    }
+
+    private function happens(int $percent): bool
+    {
+        return $this->chance->getInt(1, 100) <= $percent;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Api\Delete;
+use App\Api\Post;
+use App\Http\Requests\FamilyLinkRequest;
+use App\Http\Resources\FamilyLinkResource;
+use App\Models\FamilyLink;
+use App\Models\Student;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** Private links that open the home side of one student. */
+final class FamilyLinkController
+{
+    #[Post('/students/{student}/links', FamilyLinkResource::class)]
+    public function store(FamilyLinkRequest $request, Student $student): JsonResponse
+    {
+        $token = Str::random(40);
+        $link = FamilyLink::query()->create([
+            'studio_id' => $student->studio_id,
+            'student_id' => $student->id,
+            'label' => $request->string('label')->toString(),
+            'expires_on' => $request->input('expiresOn'),
+            'token_hash' => FamilyLink::hash($token),
+        ]);
+
+        return new JsonResponse(FamilyLinkResource::of($link, $token));
+    }
+
+    #[Delete('/links/{link}')]
+    public function destroy(FamilyLink $link): Response
+    {
+        $link->update(['withdrawn_at' => $link->withdrawn_at ?? now()]);
+
+        return new Response(status: 204);
+    }
+}

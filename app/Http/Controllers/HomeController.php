@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\HomeDay;
+use App\Actions\WeekDays;
+use App\Api\Get;
+use App\Http\Resources\BarsResource;
+use App\Http\Resources\HomeDayResource;
+use App\Http\Resources\HomeMusicResource;
+use App\Http\Resources\HomePartResource;
+use App\Http\Resources\PlaybackResource;
+use App\Models\FamilyLink;
+use App\Models\Student;
+use App\Models\Task;
+use App\Models\TaskBars;
+use App\Models\Week;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Nasturtium\Core\Performance\Playback;
+
+/** What a child sees today; only weeks that were sent are seen. */
+final class HomeController
+{
+    #[Get('/home/day', HomeDayResource::class)]
+    public function show(Request $request): JsonResponse
+    {
+        $link = $request->user('family');
+        assert($link instanceof FamilyLink);
+        $student = Student::query()->with(['practiceDays', 'studio'])->findOrFail($link->student_id);
+        $link->update(['used_at' => now()]);
+        $date = $student->studio->today();
+        $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')
+            ->where('starts_on', '<=', $date->toDateString())->orderByDesc('starts_on')->with(WeekDays::RELATIONS)->first();
+
+        return new JsonResponse(HomeDay::of($student, $week, $date));
+    }
+
+    #[Get('/home/tasks/{task}', HomeMusicResource::class)]
+    public function music(Task $task): JsonResponse
+    {
+        $task->load(['week', 'bars', 'learning.piece']);
+        abort_if($task->week->sent_at === null, 404);
+        $piece = $task->learning?->piece;
+        $score = $piece?->score();
+
+        return new JsonResponse(new HomeMusicResource(
+            $task->id,
+            $piece?->music,
+            $score === null ? [] : array_values($task->bars->sortBy('position')->map(static fn (TaskBars $bars): HomePartResource => new HomePartResource(
+                BarsResource::of($bars),
+                PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1))),
+            ))->all()),
+        ));
+    }
+}

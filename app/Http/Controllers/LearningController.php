@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\MarkTask;
+use App\Actions\OpenPiece;
+use App\Api\Patch;
+use App\Api\Post;
+use App\Http\CurrentStudio;
+use App\Http\Requests\LearningRequest;
+use App\Http\Requests\LearningStateRequest;
+use App\Http\Resources\LearningResource;
+use App\Models\Learning;
+use App\Models\Piece;
+use App\Models\Student;
+use Illuminate\Http\JsonResponse;
+
+/** The pieces a student is on. */
+final class LearningController
+{
+    #[Post('/students/{student}/learnings', LearningResource::class)]
+    public function store(LearningRequest $request, Student $student, OpenPiece $open, CurrentStudio $studio): JsonResponse
+    {
+        $piece = Piece::query()->findOrFail($request->integer('pieceId'));
+
+        return $this->answer($open($student, $piece, $studio->today()));
+    }
+
+    #[Patch('/learnings/{learning}', LearningResource::class)]
+    public function update(LearningStateRequest $request, Learning $learning, MarkTask $marks, CurrentStudio $studio): JsonResponse
+    {
+        $learning->update(['state' => $request->string('state')->toString()]);
+        $marks->settle($learning, $studio->today());
+
+        return $this->answer($learning);
+    }
+
+    private function answer(Learning $learning): JsonResponse
+    {
+        return new JsonResponse(LearningResource::of($learning->load([
+            'piece.page.book',
+            'stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
+        ])));
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ProposeWeek;
+use App\Api\Get;
+use App\Api\Post;
+use App\Api\Put;
+use App\Http\CurrentStudio;
+use App\Http\Requests\LessonRequest;
+use App\Http\Resources\LessonResource;
+use App\Models\Lesson;
+use App\Models\Student;
+use App\Models\Week;
+use Illuminate\Http\JsonResponse;
+
+/** A lesson, from the first task heard to the next week. */
+final class LessonController
+{
+    #[Post('/students/{student}/lessons', LessonResource::class)]
+    public function store(LessonRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        $heldOn = $request->string('heldOn')->toString();
+        $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<', $heldOn)->orderByDesc('starts_on')->first();
+        $lesson = Lesson::query()->firstOrCreate(
+            ['student_id' => $student->id, 'held_on' => $heldOn],
+            ['studio_id' => $student->studio_id, 'week_id' => $week?->id],
+        );
+
+        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+    }
+
+    #[Get('/lessons/{lesson}', LessonResource::class)]
+    public function show(Lesson $lesson, CurrentStudio $studio): JsonResponse
+    {
+        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+    }
+
+    #[Put('/lessons/{lesson}/finished', LessonResource::class)]
+    public function finish(Lesson $lesson, ProposeWeek $propose, CurrentStudio $studio): JsonResponse
+    {
+        $lesson->update(['finished_at' => $lesson->finished_at ?? now()]);
+        $propose($lesson->load('student')->student, $lesson->held_on);
+
+        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+    }
+}

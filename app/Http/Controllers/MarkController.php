@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\MarkTask;
+use App\Api\Put;
+use App\Http\Requests\MarkRequest;
+use App\Http\Resources\TaskResource;
+use App\Models\Lesson;
+use App\Models\Task;
+use Illuminate\Http\JsonResponse;
+
+/** Marks of the tasks heard: pass, again, stop, or none. */
+final class MarkController
+{
+    #[Put('/lessons/{lesson}/marks/{task}', TaskResource::class)]
+    public function update(MarkRequest $request, Lesson $lesson, Task $task, MarkTask $mark): JsonResponse
+    {
+        abort_unless($task->week_id === $lesson->week_id, 404);
+        $task->load(['stage', 'learning.piece', 'bars', 'days', 'practices']);
+        $mark($task, $request->input('mark') === null ? null : $request->string('mark')->toString(), $lesson->held_on);
+
+        return new JsonResponse(TaskResource::of($task));
+    }
+}

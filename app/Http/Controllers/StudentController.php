@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Api\Delete;
+use App\Api\Get;
+use App\Api\Post;
+use App\Api\Put;
+use App\Http\CurrentStudio;
+use App\Http\Requests\StudentRequest;
+use App\Http\Resources\FamilyLinkResource;
+use App\Http\Resources\LearningResource;
+use App\Http\Resources\StudentDetailResource;
+use App\Http\Resources\StudentResource;
+use App\Models\FamilyLink;
+use App\Models\Student;
+use App\Models\Week;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+/** The students of a studio. */
+final class StudentController
+{
+    #[Get('/students', StudentResource::class, many: true)]
+    public function index(CurrentStudio $studio): JsonResponse
+    {
+        $students = Student::query()->where('studio_id', $studio->get()->id)->with('practiceDays')->orderBy('first_name')->orderBy('initial')->get();
+
+        return new JsonResponse($students->map(static fn (Student $student): StudentResource => StudentResource::of($student, $studio->today())));
+    }
+
+    #[Post('/students', StudentResource::class)]
+    public function store(StudentRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        return $this->save(new Student(['studio_id' => $studio->get()->id]), $request, $studio);
+    }
+
+    #[Get('/students/{student}', StudentDetailResource::class)]
+    public function show(Student $student, CurrentStudio $studio): JsonResponse
+    {
+        $student->load([
+            'practiceDays',
+            'familyLinks',
+            'learnings.piece.page.book',
+            'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
+        ]);
+        $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<=', $studio->today()->toDateString())->orderByDesc('starts_on')->first();
+
+        return new JsonResponse(new StudentDetailResource(
+            StudentResource::of($student, $studio->today()),
+            array_values($student->learnings->sortByDesc('opened_on')->map(LearningResource::of(...))->all()),
+            array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
+            $week?->id,
+        ));
+    }
+
+    #[Put('/students/{student}', StudentResource::class)]
+    public function update(StudentRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        return $this->save($student, $request, $studio);
+    }
+
+    #[Delete('/students/{student}')]
+    public function destroy(Student $student): Response
+    {
+        $student->delete();
+
+        return new Response(status: 204);
+    }
+
+    private function save(Student $student, StudentRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        DB::transaction(static function () use ($student, $request, $studio): void {
+            $student->fill($request->columns($studio->today()))->save();
+            $student->practiceDays()->delete();
+            $student->practiceDays()->createMany(array_map(static fn (array $day): array => [...$day, 'studio_id' => $student->studio_id], $request->days()));
+        });
+
+        return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
+    }
+}

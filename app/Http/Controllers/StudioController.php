@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Api\Patch;
+use App\Http\Requests\StudioRequest;
+use App\Http\Resources\StudioResource;
+use App\Models\Studio;
+use Illuminate\Http\JsonResponse;
+
+/** The settings of a studio. */
+final class StudioController
+{
+    #[Patch('/studios/{studio}', StudioResource::class)]
+    public function update(StudioRequest $request, Studio $studio): JsonResponse
+    {
+        $studio->update($request->only(['name', 'words', 'paper', 'timezone']));
+
+        return new JsonResponse(StudioResource::of($studio));
+    }
+}

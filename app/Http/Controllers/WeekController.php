@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ProposeWeek;
+use App\Actions\SaveWeek;
+use App\Api\Get;
+use App\Api\Post;
+use App\Api\Put;
+use App\Http\CurrentStudio;
+use App\Http\Requests\ProposeRequest;
+use App\Http\Requests\WeekRequest;
+use App\Http\Resources\WeekResource;
+use App\Models\Student;
+use App\Models\Week;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+
+/** The weekly assignment: proposed, changed, sent. */
+final class WeekController
+{
+    #[Post('/students/{student}/weeks', WeekResource::class)]
+    public function store(ProposeRequest $request, Student $student, ProposeWeek $propose, CurrentStudio $studio): JsonResponse
+    {
+        $from = $request->filled('from') ? CarbonImmutable::parse($request->string('from')->toString()) : $studio->today();
+
+        return new JsonResponse(WeekResource::of($propose($student, $from), $studio->today()));
+    }
+
+    #[Get('/weeks/{week}', WeekResource::class)]
+    public function show(Week $week, CurrentStudio $studio): JsonResponse
+    {
+        return new JsonResponse(WeekResource::of($week, $studio->today()));
+    }
+
+    #[Put('/weeks/{week}', WeekResource::class)]
+    public function update(WeekRequest $request, Week $week, SaveWeek $save, CurrentStudio $studio): JsonResponse
+    {
+        return new JsonResponse(WeekResource::of($save($week, $request->tasks(), $studio->today()), $studio->today()));
+    }
+
+    #[Put('/weeks/{week}/sent', WeekResource::class)]
+    public function send(Week $week, CurrentStudio $studio): JsonResponse
+    {
+        $week->update(['sent_at' => $week->sent_at ?? now()]);
+
+        return new JsonResponse(WeekResource::of($week, $studio->today()));
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A link for a family. The policy stands on the route. */
+final class FamilyLinkRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'label' => ['required', 'string', 'max:60'],
+            'expiresOn' => ['nullable', 'date_format:Y-m-d'],
+        ];
+    }
+}

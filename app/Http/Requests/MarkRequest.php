@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** How a task was heard. The policy stands on the route. */
+final class MarkRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'mark' => ['present', 'nullable', 'in:pass,again,stop'],
+        ];
+    }
+}

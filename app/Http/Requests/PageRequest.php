@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Book;
+use App\Models\Page;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** A page of a book. The policy stands on the route. */
+final class PageRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'number' => ['required', 'integer', 'between:1,999', Rule::unique('pages', 'number')->where('book_id', $this->bookId())->ignore($this->route('page'))],
+            'kind' => ['required', 'in:pieces,theory,listening'],
+            'introduces' => ['present', 'nullable', 'string', 'max:190'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['number.unique' => 'This book has a page :input already.'];
+    }
+
+    private function bookId(): int
+    {
+        $book = $this->route('book');
+        $page = $this->route('page');
+
+        return $book instanceof Book ? $book->id : ($page instanceof Page ? $page->book_id : 0);
+    }
+}

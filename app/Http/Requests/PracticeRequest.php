@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A tick from home. The policy stands on the route. */
+final class PracticeRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'clientKey' => ['required', 'uuid'],
+            'date' => ['required', 'date_format:Y-m-d'],
+            'repetitions' => ['required', 'integer', 'between:0,99'],
+            'feeling' => ['required', 'in:easy,fine,hard'],
+            'note' => ['present', 'nullable', 'string', 'max:240'],
+        ];
+    }
+}

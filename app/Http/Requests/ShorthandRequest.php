@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** What has been typed so far. The policy stands on the route. */
+final class ShorthandRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'shorthand' => ['present', 'nullable', 'string', 'max:60000'],
+        ];
+    }
+}

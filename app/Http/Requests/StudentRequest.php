@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Reading\School;
+
+/** A student as the teacher describes them. The policy stands on the route. */
+final class StudentRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'firstName' => ['required', 'string', 'max:60'],
+            'initial' => ['required', 'string', 'max:2'],
+            'age' => ['required', 'integer', 'min:3', 'max:110'],
+            'lessonWeekday' => ['required', 'integer', 'between:1,7'],
+            'lessonTime' => ['required', 'date_format:H:i'],
+            'lessonMinutes' => ['required', 'integer', 'between:10,180'],
+            'path' => ['required', Rule::enum(PathKind::class)],
+            'school' => ['required', Rule::enum(School::class)],
+            'landmarkLevel' => ['required', 'integer', 'between:1,3'],
+            'counting' => ['required', Rule::enum(CountingSystem::class)],
+            'countStyle' => ['required', Rule::enum(CountStyle::class)],
+            'handSpan' => ['required', 'integer', 'between:4,12'],
+            'practiceDays' => ['present', 'array', 'max:7'],
+            'practiceDays.*.weekday' => ['required', 'integer', 'between:1,7', 'distinct'],
+            'practiceDays.*.minutes' => ['required', 'integer', 'between:0,240'],
+        ];
+    }
+
+    /** @return array<string, mixed> the columns of a student */
+    public function columns(CarbonImmutable $today): array
+    {
+        return [
+            'first_name' => $this->string('firstName')->trim()->toString(),
+            'initial' => $this->string('initial')->trim()->rtrim('.')->toString(),
+            'birth_year' => $today->year - $this->integer('age'),
+            'lesson_weekday' => $this->integer('lessonWeekday'),
+            'lesson_time' => $this->string('lessonTime')->toString(),
+            'lesson_minutes' => $this->integer('lessonMinutes'),
+            'path' => $this->string('path')->toString(),
+            'school' => $this->string('school')->toString(),
+            'landmark_level' => $this->integer('landmarkLevel'),
+            'counting' => $this->string('counting')->toString(),
+            'count_style' => $this->string('countStyle')->toString(),
+            'hand_span' => $this->integer('handSpan'),
+        ];
+    }
+
+    /** @return list<array{weekday: int, minutes: int}> days without minutes left out */
+    public function days(): array
+    {
+        $days = [];
+        foreach ((array) $this->input('practiceDays') as $day) {
+            if ((int) $day['minutes'] > 0) {
+                $days[] = ['weekday' => (int) $day['weekday'], 'minutes' => (int) $day['minutes']];
+            }
+        }
+
+        return $days;
+    }
+}

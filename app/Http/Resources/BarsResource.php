@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\StageBars;
+use App\Models\TaskBars;
+use OpenApi\Attributes as OA;
+
+/** Bars of a piece: `first` and `last` are indices of measures, `from` and `to` places as a teacher says them. */
+#[OA\Schema]
+final readonly class BarsResource
+{
+    public function __construct(
+        #[OA\Property] public int $first,
+        #[OA\Property] public int $last,
+        #[OA\Property] public string $from,
+        #[OA\Property] public string $to,
+        #[OA\Property] public string $label,
+    ) {}
+
+    public static function of(StageBars|TaskBars $bars): self
+    {
+        [$from, $to] = [(int) $bars->from_place, (int) $bars->to_place];
+
+        return new self($bars->first, $bars->last, $bars->from_place, $bars->to_place, $from === $to ? "bar {$from}" : "bars {$from}–{$to}");
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** Bars of a task with how they sound. */
+#[OA\Schema]
+final readonly class HomePartResource
+{
+    public function __construct(
+        #[OA\Property] public BarsResource $bars,
+        #[OA\Property] public PlaybackResource $playback,
+    ) {}
+}

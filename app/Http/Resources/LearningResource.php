@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\Learning;
+use Nasturtium\Core\Path\Petal;
+use OpenApi\Attributes as OA;
+
+/** A student on a piece: its flower and its stages. */
+#[OA\Schema]
+final readonly class LearningResource
+{
+    /**
+     * @param  list<PetalResource>  $petals
+     * @param  list<StageResource>  $stages
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $pieceId,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $page,
+        #[OA\Property(enum: ['current', 'resting', 'finished'])] public string $state,
+        #[OA\Property] public string $openedOn,
+        #[OA\Property] public ?string $finishedOn,
+        #[ListOf(PetalResource::class)] public array $petals,
+        #[ListOf(StageResource::class)] public array $stages,
+    ) {}
+
+    public static function of(Learning $learning): self
+    {
+        $stages = array_values($learning->stages->sortBy('position')->map(StageResource::of(...))->all());
+        $page = $learning->piece->page;
+
+        return new self(
+            $learning->id,
+            $learning->piece_id,
+            $learning->piece->title,
+            "{$page->book->title}, p. {$page->number}",
+            $learning->state,
+            $learning->opened_on->toDateString(),
+            $learning->finished_on?->toDateString(),
+            array_map(static function (Petal $petal) use ($stages): PetalResource {
+                $of = array_filter($stages, static fn (StageResource $stage): bool => $stage->petal === $petal->value);
+
+                return new PetalResource($petal->value, count(array_filter($of, static fn (StageResource $stage): bool => $stage->passedOn !== null)), count($of));
+            }, Petal::cases()),
+            $stages,
+        );
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\Page;
+use App\Models\Piece;
+use OpenApi\Attributes as OA;
+
+/** A page of a book. */
+#[OA\Schema]
+final readonly class PageResource
+{
+    /**
+     * @param  list<PieceListResource>  $pieces
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $number,
+        #[OA\Property(enum: ['pieces', 'theory', 'listening'])] public string $kind,
+        #[OA\Property] public string $introduces,
+        #[ListOf(PieceListResource::class)] public array $pieces,
+    ) {}
+
+    public static function of(Page $page): self
+    {
+        return new self($page->id, $page->number, $page->kind, $page->introduces, array_values($page->pieces->sortBy('label')->map(
+            static fn (Piece $piece): PieceListResource => new PieceListResource($piece->id, $piece->label, $piece->title, $piece->measures),
+        )->all()));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\Piece;
+use OpenApi\Attributes as OA;
+
+/** A piece with its music as MusicXML. */
+#[OA\Schema]
+final readonly class PieceResource
+{
+    /**
+     * @param  list<string>  $notRead
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $pageId,
+        #[OA\Property] public string $book,
+        #[OA\Property] public int $page,
+        #[OA\Property] public string $label,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $music,
+        #[OA\Property] public ?string $shorthand,
+        #[OA\Property] public int $measures,
+        #[ListOf('string')] public array $notRead,
+    ) {}
+
+    public static function of(Piece $piece): self
+    {
+        return new self(
+            $piece->id,
+            $piece->page_id,
+            $piece->page->book->title,
+            $piece->page->number,
+            $piece->label,
+            $piece->title,
+            $piece->music,
+            $piece->shorthand,
+            $piece->measures,
+            $piece->not_read === '' ? [] : explode("\n", $piece->not_read),
+        );
+    }
+}

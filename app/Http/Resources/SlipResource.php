@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Slip;
+use Nasturtium\Core\Practice\Slip as SlipKind;
+use OpenApi\Attributes as OA;
+
+/** A slip heard at a lesson. */
+#[OA\Schema]
+final readonly class SlipResource
+{
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $taskId,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $words,
+        #[OA\Property] public int $measure,
+        #[OA\Property] public string $place,
+        #[OA\Property] public ?string $hand,
+    ) {}
+
+    public static function of(Slip $slip): self
+    {
+        return new self($slip->id, $slip->task_id, $slip->kind, SlipKind::from($slip->kind)->words(), $slip->measure, $slip->place, $slip->hand);
+    }
+}

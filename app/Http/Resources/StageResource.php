@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\Stage;
+use OpenApi\Attributes as OA;
+
+/** A stage of a piece for one student. */
+#[OA\Schema]
+final readonly class StageResource
+{
+    /**
+     * @param  list<BarsResource>  $bars
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public ?string $petal,
+        #[OA\Property] public ?string $hand,
+        #[OA\Property] public string $instruction,
+        #[OA\Property] public string $pass,
+        #[OA\Property] public int $repetitions,
+        #[OA\Property] public ?int $tempo,
+        #[OA\Property] public float $minutes,
+        #[OA\Property] public ?string $passedOn,
+        #[OA\Property] public int $misses,
+        #[ListOf(BarsResource::class)] public array $bars,
+    ) {}
+
+    public static function of(Stage $stage): self
+    {
+        $kind = $stage->stageKind();
+
+        return new self(
+            $stage->id,
+            $kind->value,
+            $kind->petal()?->value,
+            $kind->hand()?->value,
+            $kind->sentence(),
+            $kind->passMark(),
+            $stage->repetitions,
+            $stage->tempo,
+            $stage->half_minutes / 2,
+            $stage->passed_on?->toDateString(),
+            (int) ($stage->misses_count ?? 0),
+            array_values($stage->bars->sortBy('position')->map(BarsResource::of(...))->all()),
+        );
+    }
+}

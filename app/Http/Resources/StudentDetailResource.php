@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** Everything about one student that the teacher sees on their page. */
+#[OA\Schema]
+final readonly class StudentDetailResource
+{
+    /**
+     * @param  list<LearningResource>  $learnings
+     * @param  list<FamilyLinkResource>  $links
+     */
+    public function __construct(
+        #[OA\Property] public StudentResource $student,
+        #[ListOf(LearningResource::class)] public array $learnings,
+        #[ListOf(FamilyLinkResource::class)] public array $links,
+        #[OA\Property] public ?int $weekId,
+    ) {}
+}

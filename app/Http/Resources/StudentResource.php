@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\PracticeDay;
+use App\Models\Student;
+use Carbon\CarbonImmutable;
+use OpenApi\Attributes as OA;
+
+/** A student with how they read, count and learn. */
+#[OA\Schema]
+final readonly class StudentResource
+{
+    /**
+     * @param  list<PracticeDayResource>  $practiceDays
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $firstName,
+        #[OA\Property] public string $initial,
+        #[OA\Property] public int $age,
+        #[OA\Property] public int $lessonWeekday,
+        #[OA\Property] public string $lessonTime,
+        #[OA\Property] public int $lessonMinutes,
+        #[OA\Property(enum: ['beat', 'notes', 'sound'])] public string $path,
+        #[OA\Property(enum: ['landmark', 'alphabet', 'phrase'])] public string $school,
+        #[OA\Property] public int $landmarkLevel,
+        #[OA\Property(enum: ['numbers', 'units'])] public string $counting,
+        #[OA\Property(enum: ['bar', 'beats'])] public string $countStyle,
+        #[OA\Property] public int $handSpan,
+        #[ListOf(PracticeDayResource::class)] public array $practiceDays,
+    ) {}
+
+    public static function of(Student $student, CarbonImmutable $today): self
+    {
+        return new self(
+            $student->id,
+            "{$student->first_name} {$student->initial}.",
+            $student->first_name,
+            $student->initial,
+            $student->age($today),
+            $student->lesson_weekday,
+            substr($student->lesson_time, 0, 5),
+            $student->lesson_minutes,
+            $student->path,
+            $student->school,
+            $student->landmark_level,
+            $student->counting,
+            $student->count_style,
+            $student->hand_span,
+            array_values($student->practiceDays->sortBy('weekday')->map(
+                static fn (PracticeDay $day): PracticeDayResource => new PracticeDayResource($day->weekday, $day->minutes),
+            )->all()),
+        );
+    }
+}

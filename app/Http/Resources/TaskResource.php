@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use App\Models\Task;
+use App\Models\TaskDay;
+use OpenApi\Attributes as OA;
+
+/** A task of a week, with its days and what home reported. */
+#[OA\Schema]
+final readonly class TaskResource
+{
+    /**
+     * @param  list<BarsResource>  $bars
+     * @param  list<string>  $dates
+     * @param  list<PracticeResource>  $practices
+     */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $instruction,
+        #[OA\Property] public string $why,
+        #[OA\Property] public ?int $pieceId,
+        #[OA\Property] public ?string $piece,
+        #[OA\Property] public ?int $learningId,
+        #[OA\Property] public ?int $stageId,
+        #[OA\Property] public ?string $hand,
+        #[OA\Property] public int $repetitions,
+        #[OA\Property] public ?int $tempo,
+        #[OA\Property] public float $minutes,
+        #[OA\Property] public bool $isNew,
+        #[OA\Property] public bool $starred,
+        #[OA\Property] public ?string $leftWhy,
+        #[OA\Property] public ?string $mark,
+        #[ListOf(BarsResource::class)] public array $bars,
+        #[ListOf('string')] public array $dates,
+        #[ListOf(PracticeResource::class)] public array $practices,
+    ) {}
+
+    public static function of(Task $task): self
+    {
+        return new self(
+            $task->id,
+            $task->kind,
+            $task->title,
+            $task->instruction,
+            $task->why,
+            $task->learning?->piece_id,
+            $task->learning?->piece->title,
+            $task->learning_id,
+            $task->stage_id,
+            $task->hand,
+            $task->repetitions,
+            $task->tempo,
+            $task->half_minutes / 2,
+            $task->is_new,
+            $task->starred,
+            $task->left_why,
+            $task->mark,
+            array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
+            array_values($task->days->sortBy('on_date')->map(static fn (TaskDay $day): string => $day->on_date->toDateString())->all()),
+            array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),
+        );
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
+
+/**
+ * A private link that opens one student's home side; only the hash of its token is kept.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $student_id
+ * @property string $label
+ * @property string $token_hash
+ * @property ?CarbonImmutable $expires_on
+ * @property ?Carbon $withdrawn_at
+ * @property ?Carbon $used_at
+ * @property-read Student $student
+ */
+final class FamilyLink extends Authenticatable
+{
+    protected $guarded = [];
+
+    public static function hash(string $token): string
+    {
+        return hash('sha256', $token);
+    }
+
+    public function opens(CarbonImmutable $today): bool
+    {
+        return $this->withdrawn_at === null && ($this->expires_on === null || $this->expires_on->greaterThanOrEqualTo($today));
+    }
+
+    /** @return BelongsTo<Student, $this> */
+    public function student(): BelongsTo
+    {
+        return $this->belongsTo(Student::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['expires_on' => 'immutable_date:Y-m-d', 'withdrawn_at' => 'datetime', 'used_at' => 'datetime'];
+    }
+}

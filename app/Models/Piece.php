@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Score\Piece as Score;
+
+/**
+ * A piece of a page; its music is kept as MusicXML.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $page_id
+ * @property string $label
+ * @property string $title
+ * @property string $music
+ * @property ?string $shorthand
+ * @property int $measures
+ * @property string $note_names
+ * @property string $not_read
+ * @property-read Page $page
+ * @property-read Collection<int, Learning> $learnings
+ */
+final class Piece extends Model
+{
+    protected $guarded = [];
+
+    /** The piece as the core knows it. */
+    public function score(): Score
+    {
+        return MusicXmlReader::read($this->music)->piece;
+    }
+
+    /** @return list<string> */
+    public function noteNames(): array
+    {
+        return $this->note_names === '' ? [] : explode(',', $this->note_names);
+    }
+
+    /** @return BelongsTo<Page, $this> */
+    public function page(): BelongsTo
+    {
+        return $this->belongsTo(Page::class);
+    }
+
+    /** @return HasMany<Learning, $this> */
+    public function learnings(): HasMany
+    {
+        return $this->hasMany(Learning::class);
+    }
+}

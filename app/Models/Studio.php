@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A teacher's studio: everything else belongs to one.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $words us or uk
+ * @property string $paper a4 or letter
+ * @property string $timezone
+ * @property-read Collection<int, Student> $students
+ * @property-read Collection<int, Book> $books
+ */
+final class Studio extends Model
+{
+    protected $guarded = [];
+
+    /** Today where the studio is. */
+    public function today(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->timezone)->startOfDay()->shiftTimezone('UTC');
+    }
+
+    /** @return HasMany<Student, $this> */
+    public function students(): HasMany
+    {
+        return $this->hasMany(Student::class);
+    }
+
+    /** @return HasMany<Book, $this> */
+    public function books(): HasMany
+    {
+        return $this->hasMany(Book::class);
+    }
+}

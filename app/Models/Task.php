@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Nasturtium\Core\Practice\TaskKind;
+
+/**
+ * What a student does on some days of a week.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $student_id
+ * @property int $week_id
+ * @property ?int $stage_id
+ * @property ?int $learning_id
+ * @property string $kind
+ * @property string $title
+ * @property string $instruction
+ * @property string $why
+ * @property ?string $hand
+ * @property int $repetitions
+ * @property ?int $tempo beats a minute
+ * @property int $half_minutes
+ * @property bool $is_new
+ * @property bool $starred
+ * @property ?string $left_why
+ * @property ?string $mark pass, again or stop
+ * @property-read Week $week
+ * @property-read ?Stage $stage
+ * @property-read ?Learning $learning
+ * @property-read Collection<int, TaskBars> $bars
+ * @property-read Collection<int, TaskDay> $days
+ * @property-read Collection<int, Practice> $practices
+ * @property-read Collection<int, Slip> $slips
+ */
+final class Task extends Model
+{
+    use SoftDeletes;
+
+    protected $guarded = [];
+
+    public function taskKind(): TaskKind
+    {
+        return TaskKind::from($this->kind);
+    }
+
+    /** @return BelongsTo<Stage, $this> */
+    public function stage(): BelongsTo
+    {
+        return $this->belongsTo(Stage::class);
+    }
+
+    /** @return BelongsTo<Learning, $this> */
+    public function learning(): BelongsTo
+    {
+        return $this->belongsTo(Learning::class);
+    }
+
+    /** @return BelongsTo<Week, $this> */
+    public function week(): BelongsTo
+    {
+        return $this->belongsTo(Week::class);
+    }
+
+    /** @return HasMany<TaskBars, $this> */
+    public function bars(): HasMany
+    {
+        return $this->hasMany(TaskBars::class);
+    }
+
+    /** @return HasMany<TaskDay, $this> */
+    public function days(): HasMany
+    {
+        return $this->hasMany(TaskDay::class);
+    }
+
+    /** @return HasMany<Practice, $this> */
+    public function practices(): HasMany
+    {
+        return $this->hasMany(Practice::class);
+    }
+
+    /** @return HasMany<Slip, $this> */
+    public function slips(): HasMany
+    {
+        return $this->hasMany(Slip::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['is_new' => 'boolean', 'starred' => 'boolean'];
+    }
+}

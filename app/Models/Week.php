@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * The assignment from one lesson to the next.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $student_id
+ * @property CarbonImmutable $starts_on
+ * @property CarbonImmutable $ends_on
+ * @property ?Carbon $sent_at
+ * @property-read Student $student
+ * @property-read Collection<int, Task> $tasks
+ */
+final class Week extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Student, $this> */
+    public function student(): BelongsTo
+    {
+        return $this->belongsTo(Student::class);
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['starts_on' => 'immutable_date:Y-m-d', 'ends_on' => 'immutable_date:Y-m-d', 'sent_at' => 'datetime'];
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\FamilyLink;
+use App\Models\Studio;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Database\Eloquent\Model;
+
+/** A row is its studio's alone. Whoever is not of the studio is told that there is no such thing. */
+final class StudioPolicy
+{
+    public function own(User|FamilyLink $who, Model $row): Response
+    {
+        $studio = $row instanceof Studio ? $row->id : $row->getAttribute('studio_id');
+
+        return $who instanceof User && $who->studio_id === $studio ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    /** Lists and new rows are of the teacher's own studio. */
+    public function work(User|FamilyLink $who): bool
+    {
+        return $who instanceof User;
+    }
+
+    /** A family link sees and ticks the tasks of its own student, once they were sent. */
+    public function practise(User|FamilyLink $who, Model $row): Response
+    {
+        return $who instanceof FamilyLink && $row->getAttribute('student_id') === $who->student_id ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    public function home(User|FamilyLink $who): bool
+    {
+        return $who instanceof FamilyLink;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models;
+use App\Models\FamilyLink;
+use App\Policies\StudioPolicy;
+use Illuminate\Auth\RequestGuard;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    private const ROWS = [
+        Models\Studio::class, Models\Student::class, Models\FamilyLink::class, Models\Book::class, Models\Page::class,
+        Models\Piece::class, Models\Learning::class, Models\Stage::class, Models\Week::class, Models\Task::class,
+        Models\Practice::class, Models\Lesson::class, Models\Slip::class,
+    ];
+
+    public function boot(): void
+    {
+        Date::useClass(\Carbon\CarbonImmutable::class);
+        Model::preventLazyLoading($this->app->environment('production') === false);
+        foreach (self::ROWS as $row) {
+            Gate::policy($row, StudioPolicy::class);
+        }
+        Auth::extend('family-link', static fn (Application $app): RequestGuard => new RequestGuard(
+            static fn (Request $request): ?FamilyLink => self::familyLink($request),
+            $app->make(Request::class),
+        ));
+        $this->limits();
+    }
+
+    private static function familyLink(Request $request): ?FamilyLink
+    {
+        $token = $request->bearerToken();
+        if ($token === null || $token === '') {
+            return null;
+        }
+        $link = FamilyLink::query()->with('student.studio')->where('token_hash', FamilyLink::hash($token))->first();
+
+        return $link !== null && $link->opens($link->student->studio->today()) ? $link : null;
+    }
+
+    private function limits(): void
+    {
+        RateLimiter::for('sign-in', static fn (Request $request): array => [
+            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()),
+            Limit::perMinute(30)->by((string) $request->ip()),
+        ]);
+        RateLimiter::for('home', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'users'],
+    'guards' => [
+        'web' => ['driver' => 'session', 'provider' => 'users'],
+        // A family's private link: a bearer token, see App\Providers\AppServiceProvider.
+        'family' => ['driver' => 'family-link'],
+    ],
+    'providers' => [
+        'users' => ['driver' => 'eloquent', 'model' => App\Models\User::class],
+    ],
+    'passwords' => [],
+];

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Practice;
+
+/** A signed-off page comes back after 1, 2, 4 and 8 weeks, then on request (handbook 12). */
+final readonly class ReviewSchedule
+{
+    private const WEEKS = [1, 2, 4, 8];
+
+    /**
+     * @param  int  $step  reviews passed since it was signed off
+     * @param  int  $idleDays  since it was last played
+     */
+    public static function isDue(int $step, int $idleDays): bool
+    {
+        return isset(self::WEEKS[$step]) && $idleDays >= 7 * self::WEEKS[$step];
+    }
+
+    /**
+     * Where the reviews heard so far lead: a pass goes on, a failed review one interval back.
+     *
+     * @param  list<bool>  $passed  in the order they were heard
+     */
+    public static function after(array $passed): int
+    {
+        return array_reduce($passed, static fn (int $step, bool $pass): int => $pass ? $step + 1 : max(0, $step - 1), 0);
+    }
+}

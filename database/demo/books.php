@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * The books of the demo studio, with tunes composed for it: title, level, and by page what it introduces
+ * and its pieces in the shorthand (docs/shorthand.md).
+ */
+return [
+    [
+        'title' => 'The Windowsill Book',
+        'level' => 'First steps',
+        'pages' => [
+            4 => ['pieces', 'middle C, hands take turns', [
+                '' => <<<'TUNE'
+                    title: Two Snails
+                    tempo: 84 Unhurried
+                    R: @c4 q1 d h3 | / | q3 d h1 | /
+                    L: @c4 / | q1 b h3 | / | q3 b h1
+                    R: q1 1 d 3 | / | h3 d | w1
+                    L: / | q1 1 b a | / | /
+                    TUNE,
+            ]],
+            6 => ['pieces', 'skips', [
+                'A' => <<<'TUNE'
+                    title: The Gate
+                    tempo: 92
+                    R: @c4 q1 e c e | h3 5 | q5 e g e | w1
+                    L: @5=c3 / | / | / | w5
+                    TUNE,
+                'B' => <<<'TUNE'
+                    title: The Latch
+                    tempo: 92
+                    R: @c4 / | / | / | w5
+                    L: @5=c3 q1 e g e | h3 1 | q5 e c e | w1
+                    TUNE,
+            ]],
+            8 => ['pieces', 'hands together', [
+                '' => <<<'TUNE'
+                    title: Copper Kettle
+                    tempo: 96 Steadily
+                    R: @c4 q1 d e d | h3 5 | q5 f e d | w3
+                    L: @5=c3 w5 | h5 3 | w1 | w5
+                    R: q1 d e d | h3 5 | q5 4 3 2 | w1
+                    L: w5 | h5 3 | h1 4 | w5
+                    TUNE,
+            ]],
+            9 => ['theory', 'line notes and space notes', []],
+            10 => ['pieces', 'three beats, ties and rests', [
+                '' => <<<'TUNE'
+                    title: Paper Boats
+                    time: 3/4
+                    tempo: 66-108 Drifting
+                    R: @c4 q1 e g | h.5~ | 5 | q f e r
+                    L: @5=c3 h.5 | q r 3 1 | h 3 qr | h.5
+                    R: q1 e g | h.4~ | h4 q2 | h.1
+                    L: h.5 | q r 4 2 | h.1 | h5 qr
+                    TUNE,
+            ]],
+            12 => ['pieces', 'pickup and eighth notes', [
+                '' => <<<'TUNE'
+                    title: Uphill on a Saturday
+                    key: G
+                    tempo: 92 With a spring
+                    R: @g4 v5 d | q c b v a b c a | q b g h 3 | q 4 4 v c b a b | h. g
+                    L: | @5=g3 w5 | h5 1 | w2 | h.5
+                    R: v5 d | q c b v a b c a | q b g h 3 | q 2 5 v c b a 2 | h. 1
+                    L: q r | w5 | h5 1 | w2 | h.5
+                    TUNE,
+            ]],
+        ],
+    ],
+    [
+        'title' => 'Lanterns and Ladders',
+        'level' => 'Second year',
+        'pages' => [
+            3 => ['pieces', 'both hands in the treble clef', [
+                '' => <<<'TUNE'
+                    title: Lantern Path
+                    clefs: treble treble
+                    tempo: 72 Softly
+                    R: @g4 h1 3 | q5 d b d | h4 2 | w1
+                    L: @5=c4 w5 | w3 | h1 4 | w5
+                    R: h1 3 | q5 d b d | q c a b c | w b
+                    L: w5 | w3 | h4 2 | w1
+                    TUNE,
+            ]],
+            5 => ['pieces', 'the left hand moves', [
+                '' => <<<'TUNE'
+                    title: The Ladder in the Barn
+                    tempo: 100 Sturdily
+                    R: @c4 q5 e c e | w4 | q4 d d f | w3
+                    L: @5=c3 q5 g c g | h4 r | @5=g2 q5 d g, d | h4 r
+                    R: q5 e c e | w4 | q2 d e d | w1
+                    L: @5=c3 q5 g c g | h4 r | @5=g2 q5 d g, d | @5=c3 w5
+                    TUNE,
+            ]],
+            7 => ['pieces', 'repeat signs and two endings', [
+                '' => <<<'TUNE'
+                    title: Round the Pond
+                    time: 2/4
+                    tempo: 88
+                    R: |: @d4 q1 3 | v f e q d | q 5 3 | [1 h 2 :| [2 h 1
+                    L: @5=d3 h5 | h5 | q1 3 | h4 | h5
+                    TUNE,
+            ]],
+            9 => ['pieces', 'eighths against halves', [
+                'A' => <<<'TUNE'
+                    title: Tin Roof Rain
+                    key: F
+                    tempo: 104 Pattering
+                    R: @f4 v1 g a g q f a | v b- a g a q g c | v1 g a g q f a | v g f g a h f
+                    L: @5=f3 h5 1 | h4 2 | h5 1 | h2 5
+                    TUNE,
+                'B' => <<<'TUNE'
+                    title: After the Rain
+                    key: D minor
+                    tempo: 69 Calm
+                    R: @d4 h1 q3 5 | h.4 q3 | h2 q1 c+ | w1
+                    L: @5=d3 w5 | h4 2 | h3 2 | w5
+                    TUNE,
+            ]],
+            11 => ['pieces', 'six eighths', [
+                '' => <<<'TUNE'
+                    title: Evening Ferry
+                    time: 6/8
+                    tempo: 72 Rocking
+                    R: @g4 q5 v3 q3 v1 | q.2 q.4 | q5 v3 q3 v1 | h.2
+                    L: @5=g3 h.5 | h.2 | h.5 | h.1
+                    R: q5 v3 q3 v1 | q.2 q.4 | q3 v2 q1 v2 | h.1
+                    L: h.5 | h.2 | q.5 2 | h.5
+                    TUNE,
+            ]],
+        ],
+    ],
+];
