@@ -131,7 +131,7 @@ final class DemoStudio
         }
     }
 
-    /** @param list<Piece> $waiting */
+    /** @param array<int, Piece> $waiting */
     private function openNext(Student $student, array &$waiting, CarbonImmutable $lesson): void
     {
         $current = Learning::query()->where('student_id', $student->id)->where('state', 'current')->withCount(['stages as open' => static fn ($stages) => $stages->whereNull('passed_on')])->get();

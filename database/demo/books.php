@@ -62,10 +62,10 @@ return [
                     title: Uphill on a Saturday
                     key: G
                     tempo: 92 With a spring
-                    R: @g4 v5 d | q c b v a b c a | q b g h 3 | q 4 4 v c b a b | h. g
-                    L: | @5=g3 w5 | h5 1 | w2 | h.5
-                    R: v5 d | q c b v a b c a | q b g h 3 | q 2 5 v c b a 2 | h. 1
-                    L: q r | w5 | h5 1 | w2 | h.5
+                    R: @g4 v5 d | q c b v a b c a | q b g h 3 | q 4 4 v c b a b | h. g v5 d
+                    L: | @5=g3 w5 | h5 1 | w2 | h.5 qr
+                    R: q c b v a b c a | q b g h 3 | q 2 5 v c b a 2 | h. 1
+                    L: w5 | h5 1 | w2 | h.5
                     TUNE,
             ]],
         ],

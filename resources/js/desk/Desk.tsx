@@ -1,0 +1,240 @@
+import { Button, Group, Select, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { type Api, ask, type Report, type Student } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { Trouble, Waiting } from '../shared/Notes';
+import { BarButtons } from '../shared/score/BarButtons';
+import { Marks, type NoteMark } from '../shared/score/Marks';
+import { Score } from '../shared/score/Score';
+import { Player } from '../shared/sound/Player';
+import { BarTiles } from './BarTiles';
+import { findingsOf, LENSES, type Lens } from './findings';
+
+type Breakdown = Api['BreakdownResource'];
+
+export function Desk() {
+    const id = Number(useParams().piece);
+    const [search, setSearch] = useSearchParams();
+    const student = search.get('student');
+    const breakdown = useQuery({
+        queryKey: ['breakdown', id, student],
+        queryFn: () => ask<Breakdown>('GET', `/pieces/${id}/breakdown${student === null ? '' : `?student=${student}`}`),
+    });
+    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    if (breakdown.isPending) return <Waiting what="Reading the page…" />;
+    if (breakdown.error) return <Trouble error={breakdown.error} again={() => breakdown.refetch()} />;
+    return (
+        <Page
+            key={id}
+            data={breakdown.data}
+            chooser={
+                <Select
+                    aria-label="For which student"
+                    placeholder="For a student"
+                    clearable
+                    w={170}
+                    value={student}
+                    onChange={(chosen) => setSearch(chosen === null ? {} : { student: chosen }, { replace: true })}
+                    data={students.data?.map((one) => ({ value: String(one.id), label: one.name })) ?? []}
+                />
+            }
+        />
+    );
+}
+
+function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) {
+    const { piece, report, playback } = data;
+    const navigate = useNavigate();
+    const [lens, setLens] = useState<Lens>('look over');
+    const [chosen, setChosen] = useState<number | null>(null);
+    const [bar, setBar] = useState<number | null>(null);
+    const [sounding, setSounding] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
+    const findings = useMemo(() => findingsOf(report, lens), [report, lens]);
+    const finding = chosen === null ? null : (findings[chosen] ?? null);
+    const look = (next: Lens) => {
+        setLens(next);
+        setChosen(null);
+    };
+    const step = (by: number) => {
+        setBar(null);
+        setChosen((before) => (before === null ? 0 : (before + by + findings.length) % findings.length));
+    };
+    useKeys([
+        ...LENSES.map((one) => ({ key: one.key, does: `look at the ${one.name}`, run: () => look(one.name) })),
+        { key: 'j', does: 'next finding', run: () => step(1) },
+        { key: 'k', does: 'finding before', run: () => step(-1) },
+        {
+            key: 'e',
+            does: 'correct the piece',
+            run: () => piece.shorthand !== null && navigate(`/pieces/${piece.id}/entry`),
+        },
+    ]);
+    const lit = useMemo(() => {
+        if (sounding.size > 0) return sounding;
+        const hands = new Map(report.events.map((event) => [event.id, event.hand]));
+        return new Map(
+            (finding?.events ?? []).map((event) => [
+                event,
+                hands.get(event) === 'L' ? ('left' as const) : ('yes' as const),
+            ]),
+        );
+    }, [finding, report, sounding]);
+    const marks = useMemo(() => marksOf(report, lens), [report, lens]);
+    const numbers = report.hands.map((one) => one.measure);
+    const bars = new Set(bar === null ? (finding?.bars ?? []) : [bar]);
+    const title = `${piece.title}, engraved`;
+    return (
+        <>
+            <Group justify="space-between" mb="xs" wrap="nowrap">
+                <div>
+                    <Title order={1} fz={26}>
+                        {piece.title}
+                    </Title>
+                    <Text size="sm" className="faint">
+                        {piece.book}, p. {piece.page}
+                        {piece.label}
+                    </Text>
+                </div>
+                <Group gap="xs" wrap="nowrap">
+                    {chooser}
+                    {piece.shorthand !== null && (
+                        <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
+                            Correct (e)
+                        </Button>
+                    )}
+                </Group>
+            </Group>
+            <Group gap={6} mb="sm" role="toolbar" aria-label="Lenses">
+                {LENSES.map((one) => (
+                    <Button
+                        key={one.name}
+                        size="compact-md"
+                        variant={lens === one.name ? 'filled' : 'default'}
+                        aria-pressed={lens === one.name}
+                        onClick={() => look(one.name)}
+                    >
+                        {one.name} ({one.key})
+                    </Button>
+                ))}
+            </Group>
+            <div
+                style={{
+                    display: 'grid',
+                    gridTemplateColumns: 'minmax(0, 2.3fr) minmax(17rem, 1fr)',
+                    gap: '1rem',
+                    alignItems: 'start',
+                }}
+            >
+                <div className="sheet">
+                    <Score
+                        music={piece.music}
+                        title={title}
+                        scale={45}
+                        lit={lit}
+                        overlay={(places) => (
+                            <>
+                                <BarButtons
+                                    places={places}
+                                    label={(i) => `Bar ${numbers[i]}`}
+                                    state={(i) => (bars.has(numbers[i] ?? -1) ? 'chosen' : 'plain')}
+                                    choose={(i) =>
+                                        setBar((before) => (before === numbers[i] ? null : (numbers[i] ?? null)))
+                                    }
+                                />
+                                <Marks places={places} marks={marks} />
+                            </>
+                        )}
+                    />
+                    <BarTiles
+                        report={report}
+                        chosen={bars}
+                        choose={(number) => setBar((before) => (before === number ? null : number))}
+                    />
+                    <Player playback={playback} tempo={playbackTempo(report)} hand={null} onLit={setSounding} />
+                </div>
+                <aside
+                    aria-label={`Findings: ${lens}`}
+                    className="sheet"
+                    style={{ maxHeight: 'calc(100vh - 170px)', overflowY: 'auto', padding: '0.5rem' }}
+                >
+                    {bar !== null && <BarWords report={report} bar={bar} />}
+                    <ul className="plain-list">
+                        {findings.map((one, i) => (
+                            <li key={`${one.title} ${one.text}`}>
+                                <button
+                                    type="button"
+                                    className="finding"
+                                    aria-pressed={chosen === i}
+                                    onClick={() => {
+                                        setBar(null);
+                                        setChosen(chosen === i ? null : i);
+                                    }}
+                                >
+                                    <b className={one.thorn ? 'thorn' : undefined}>
+                                        {one.thorn && '▲ '}
+                                        {one.title}
+                                    </b>
+                                    <br />
+                                    <span>{one.text}</span>
+                                </button>
+                            </li>
+                        ))}
+                    </ul>
+                    {findings.length === 0 && <Text className="faint">Nothing to say here.</Text>}
+                </aside>
+            </div>
+        </>
+    );
+}
+
+/** The goal of the page, in the beats that are counted; the stages know it. */
+function playbackTempo(report: Report): number {
+    return report.stages.findLast((stage) => stage.tempo !== null)?.tempo ?? 80;
+}
+
+function marksOf(report: Report, lens: Lens): NoteMark[] {
+    if (lens !== 'fingers' && lens !== 'counts') return [];
+    return report.events
+        .filter((event) => lens === 'counts' || event.fingers.some((finger) => finger !== null))
+        .map((event) => ({
+            id: event.id,
+            hand: event.hand,
+            place: lens === 'counts' ? 'below' : 'above',
+            text: lens === 'counts' ? event.counts.join(' ') : event.fingers.map((finger) => finger ?? '?').join(' '),
+        }));
+}
+
+/** What is in one bar. */
+function BarWords({ report, bar }: { report: Report; bar: number }) {
+    const hands = report.hands.find((one) => one.measure === bar);
+    const rows = report.counting.filter((row) => row.measure === bar);
+    const names = (hand: string) =>
+        report.events
+            .filter((event) => event.hand === hand && Number.parseInt(event.place, 10) === bar && event.kind !== 'rest')
+            .map(
+                (event) =>
+                    `${event.pitches.join('+')}${event.fingers[0] == null ? '' : ` (${event.fingers.join(' ')})`}`,
+            )
+            .join(', ');
+    return (
+        <section aria-label={`Bar ${bar}`} style={{ padding: '0.4rem 0.6rem', borderBottom: '1px solid var(--rule)' }}>
+            <b>{bar === 0 ? 'Pickup' : `Bar ${bar}`}</b>{' '}
+            <span className="faint">
+                {hands?.play === 'together'
+                    ? `together${hands.motion ? `, ${hands.motion}` : ''}`
+                    : hands?.play === 'turns'
+                      ? 'taking turns'
+                      : ''}
+            </span>
+            {rows.map((row) => (
+                <div key={row.hand} className={row.hand === 'R' ? 'right-hand' : 'left-hand'}>
+                    <b>{row.hand === 'R' ? 'Right' : 'Left'}</b> {row.text}
+                    <br />
+                    <span>{names(row.hand) || 'rests'}</span>
+                </div>
+            ))}
+        </section>
+    );
+}

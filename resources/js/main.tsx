@@ -1,0 +1,64 @@
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource-variable/fraunces/wght.css';
+import '@mantine/core/styles.css';
+import './shared/nasturtium.css';
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { ApiError } from './shared/api';
+import { KeysProvider } from './shared/keys';
+import { Waiting } from './shared/Notes';
+import { Shell } from './shared/Shell';
+import { theme } from './shared/theme';
+import { ThisWeek } from './week/ThisWeek';
+
+const client = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 5_000,
+            retry: (count, error) => !(error instanceof ApiError) && count < 2,
+        },
+    },
+});
+
+const router = createBrowserRouter([
+    { path: '/sign-in', lazy: async () => ({ Component: (await import('./studio/SignIn')).SignIn }) },
+    { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
+    { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
+    {
+        path: '/',
+        Component: Shell,
+        children: [
+            { index: true, Component: ThisWeek },
+            { path: 'students', lazy: async () => ({ Component: (await import('./students/Students')).Students }) },
+            {
+                path: 'students/:student',
+                lazy: async () => ({ Component: (await import('./students/StudentPage')).StudentPage }),
+            },
+            { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
+            { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+            { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+            { path: 'pieces/:piece', lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }) },
+            { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
+            { path: 'lessons/:lesson', lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }) },
+            { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
+            { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
+        ],
+        HydrateFallback: () => <Waiting what="One moment…" />,
+    },
+]);
+
+createRoot(document.getElementById('app') as HTMLElement).render(
+    <StrictMode>
+        <MantineProvider theme={theme} defaultColorScheme="light">
+            <QueryClientProvider client={client}>
+                <KeysProvider>
+                    <RouterProvider router={router} />
+                </KeysProvider>
+            </QueryClientProvider>
+        </MantineProvider>
+    </StrictMode>,
+);

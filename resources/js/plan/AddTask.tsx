@@ -1,0 +1,145 @@
+import { Button, Checkbox, Group, NumberInput, Select, Stack, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { longDate } from '../shared/words';
+import type { PlannedTask } from './planning';
+
+const KINDS = [
+    { value: 'theory', label: 'Theory' },
+    { value: 'drill', label: 'Drill' },
+    { value: 'review', label: 'Review' },
+    { value: 'stage', label: 'Practice of a piece' },
+    { value: 'warm-up', label: 'Warm-up' },
+];
+
+interface Props {
+    studentId: number;
+    days: string[];
+    error: unknown;
+    add: (task: PlannedTask) => void;
+}
+
+/** A task of the teacher's own, on a piece or not, put on days at once. */
+export function AddTask({ studentId, days, error, add }: Props) {
+    const student = useQuery({
+        queryKey: ['student', studentId],
+        queryFn: () => ask<Api['StudentDetailResource']>('GET', `/students/${studentId}`),
+    });
+    const [draft, setDraft] = useState<PlannedTask>({
+        id: null,
+        kind: 'theory',
+        title: '',
+        instruction: '',
+        learningId: null,
+        hand: null,
+        first: null,
+        last: null,
+        repetitions: 1,
+        tempo: null,
+        minutes: 3,
+        starred: false,
+        dates: [],
+    });
+    const set = (change: Partial<PlannedTask>) => setDraft({ ...draft, ...change });
+    const learnings = student.data?.learnings ?? [];
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        add(draft);
+    };
+    const onPiece = draft.learningId !== null;
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <Group grow>
+                <Select
+                    label="Kind"
+                    allowDeselect={false}
+                    value={draft.kind}
+                    onChange={(kind) => set({ kind: kind ?? 'theory' })}
+                    data={KINDS}
+                />
+                <Select
+                    label="On a piece"
+                    clearable
+                    value={draft.learningId === null ? null : String(draft.learningId)}
+                    onChange={(id) =>
+                        set(
+                            id === null
+                                ? { learningId: null, first: null, last: null, tempo: null }
+                                : { learningId: Number(id), first: 0, last: 0, tempo: 60, minutes: null },
+                        )
+                    }
+                    data={learnings.map((one) => ({ value: String(one.id), label: one.title }))}
+                />
+            </Group>
+            <TextInput
+                label="Title"
+                required
+                maxLength={120}
+                value={draft.title}
+                onChange={(event) => set({ title: event.currentTarget.value })}
+                data-autofocus
+            />
+            <TextInput
+                label="What to do"
+                maxLength={240}
+                value={draft.instruction}
+                onChange={(event) => set({ instruction: event.currentTarget.value })}
+            />
+            <Group grow>
+                {onPiece && (
+                    <>
+                        <NumberInput
+                            label="From bar"
+                            min={1}
+                            value={(draft.first ?? 0) + 1}
+                            onChange={(bar) => set({ first: Math.max(0, Number(bar) - 1) })}
+                        />
+                        <NumberInput
+                            label="To bar"
+                            min={1}
+                            value={(draft.last ?? 0) + 1}
+                            onChange={(bar) => set({ last: Math.max(0, Number(bar) - 1) })}
+                        />
+                        <NumberInput
+                            label="Tempo"
+                            min={20}
+                            max={400}
+                            value={draft.tempo ?? 60}
+                            onChange={(tempo) => set({ tempo: Number(tempo) })}
+                        />
+                    </>
+                )}
+                <NumberInput
+                    label="Times"
+                    min={1}
+                    max={99}
+                    value={draft.repetitions}
+                    onChange={(times) => set({ repetitions: Number(times) })}
+                />
+                {!onPiece && (
+                    <NumberInput
+                        label="Minutes"
+                        min={0.5}
+                        max={120}
+                        step={0.5}
+                        value={draft.minutes ?? 3}
+                        onChange={(minutes) => set({ minutes: Number(minutes) })}
+                    />
+                )}
+            </Group>
+            <Checkbox.Group label="Days" value={draft.dates} onChange={(dates) => set({ dates: dates.sort() })}>
+                <Group gap="sm" mt={4}>
+                    {days.map((date) => (
+                        <Checkbox key={date} value={date} label={longDate(date)} />
+                    ))}
+                </Group>
+            </Checkbox.Group>
+            <Trouble error={error} />
+            <Group>
+                <Button type="submit">Add</Button>
+            </Group>
+        </Stack>
+    );
+}

@@ -1,0 +1,57 @@
+import { Text } from '@mantine/core';
+import { type ReactNode, useState } from 'react';
+import type { Api } from '../shared/api';
+import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+
+interface Props {
+    day: Api['WeekDayResource'];
+    today: string | undefined;
+    drop: (card: { id: number; date: string | null }, to: string) => void;
+    children: ReactNode;
+}
+
+/** A day with its gauge: how much of the time is planned. */
+export function DayColumn({ day, today, drop, children }: Props) {
+    const [over, setOver] = useState(false);
+    const free = day.minutes === 0;
+    const part = free ? 0 : Math.min(1, day.planned / day.minutes);
+    return (
+        <section
+            className="day-column"
+            data-date={day.date}
+            data-free={free ? 'yes' : 'no'}
+            data-over={over ? 'yes' : 'no'}
+            aria-label={`${dayName(weekdayOf(day.date))} ${shortDate(day.date)}`}
+            onDragOver={(event) => {
+                event.preventDefault();
+                setOver(true);
+            }}
+            onDragLeave={() => setOver(false)}
+            onDrop={(event) => {
+                event.preventDefault();
+                setOver(false);
+                drop(JSON.parse(event.dataTransfer.getData('text/plain')), day.date);
+            }}
+        >
+            <div>
+                <Text fw={700} size="sm">
+                    {dayName(weekdayOf(day.date))}
+                    {day.date === today && <span className="right-hand"> today</span>}
+                </Text>
+                <Text size="xs" className="faint">
+                    {shortDate(day.date)}
+                </Text>
+                <Text size="sm">{free ? 'free' : `${minutes(day.planned)} of ${minutes(day.minutes)}`}</Text>
+                {!free && (
+                    <div
+                        aria-hidden="true"
+                        style={{ height: 8, borderRadius: 4, border: '1px solid var(--leaf)', overflow: 'hidden' }}
+                    >
+                        <div style={{ width: `${part * 100}%`, height: '100%', background: 'var(--leaf)' }} />
+                    </div>
+                )}
+            </div>
+            {children}
+        </section>
+    );
+}

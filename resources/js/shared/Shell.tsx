@@ -1,0 +1,147 @@
+import {
+    Anchor,
+    Button,
+    Group,
+    Kbd,
+    Modal,
+    Table,
+    Text,
+    useComputedColorScheme,
+    useMantineColorScheme,
+} from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { type Api, ApiError, ask } from './api';
+import { type Key, useKeys, useListedKeys } from './keys';
+import { Trouble, Waiting } from './Notes';
+
+const ROOMS = [
+    { to: '/', name: 'This week', key: '1' },
+    { to: '/students', name: 'Students', key: '2' },
+    { to: '/books', name: 'Books', key: '3' },
+    { to: '/studio', name: 'Studio', key: '4' },
+];
+
+export function useSession() {
+    return useQuery({
+        queryKey: ['session'],
+        queryFn: () => ask<Api['SessionResource']>('GET', '/session'),
+        staleTime: 60_000,
+    });
+}
+
+/** The rooms of the teacher's side, behind the sign-in. */
+export function Shell() {
+    const session = useSession();
+    const place = useLocation();
+    if (session.isPending) return <Waiting what="Opening the studio…" />;
+    if (session.error instanceof ApiError && session.error.status === 401) {
+        return <Navigate to="/sign-in" replace state={{ to: place.pathname }} />;
+    }
+    if (session.error) return <Trouble error={session.error} again={() => session.refetch()} />;
+    return <Rooms name={session.data.name} />;
+}
+
+function Rooms({ name }: { name: string }) {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const [shown, setShown] = useState<Key[] | null>(null);
+    const listed = useListedKeys();
+    const scheme = useComputedColorScheme('light');
+    const { setColorScheme } = useMantineColorScheme();
+    useKeys([
+        ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
+        { key: '?', does: 'show the keys of this screen', run: () => setShown(listed()) },
+    ]);
+    const signOut = async () => {
+        await ask('DELETE', '/session');
+        client.clear();
+        navigate('/sign-in');
+    };
+    return (
+        <>
+            <Group
+                component="header"
+                className="no-print"
+                justify="space-between"
+                px="lg"
+                py={8}
+                wrap="nowrap"
+                style={{ borderBottom: '1px solid var(--rule)' }}
+            >
+                <Group gap="lg" wrap="nowrap">
+                    <Anchor component={Link} to="/" underline="never" c="var(--ink)" ff="heading" fw={650} fz="lg">
+                        <img
+                            src="/leaf.svg"
+                            alt=""
+                            width="20"
+                            height="20"
+                            style={{ verticalAlign: '-3px', marginRight: 7 }}
+                        />
+                        Nasturtium
+                    </Anchor>
+                    <Group component="nav" gap="md" aria-label="Rooms" wrap="nowrap">
+                        {ROOMS.map((room) => (
+                            <NavLink
+                                key={room.to}
+                                to={room.to}
+                                end={room.to === '/'}
+                                style={({ isActive }) => ({
+                                    color: 'var(--ink)',
+                                    textDecoration: 'none',
+                                    padding: '4px 2px',
+                                    borderBottom: `3px solid ${isActive ? 'var(--leaf)' : 'transparent'}`,
+                                    fontWeight: isActive ? 700 : 400,
+                                })}
+                            >
+                                {room.name}
+                            </NavLink>
+                        ))}
+                    </Group>
+                </Group>
+                <Group gap="xs" wrap="nowrap">
+                    <Text size="sm" className="faint" visibleFrom="md">
+                        {name}
+                    </Text>
+                    <Button variant="subtle" size="compact-sm" c="var(--ink)" onClick={() => setShown(listed())}>
+                        Keys <Kbd ml={6}>?</Kbd>
+                    </Button>
+                    <Button
+                        variant="subtle"
+                        size="compact-sm"
+                        c="var(--ink)"
+                        onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}
+                    >
+                        {scheme === 'dark' ? 'Day' : 'Night'}
+                    </Button>
+                    <Button variant="subtle" size="compact-sm" c="var(--ink)" onClick={signOut}>
+                        Sign out
+                    </Button>
+                </Group>
+            </Group>
+            <main style={{ padding: '1rem 1.5rem 2rem' }}>
+                <Outlet />
+            </main>
+            <Modal
+                opened={shown !== null}
+                onClose={() => setShown(null)}
+                title="Keys of this screen"
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <Table>
+                    <Table.Tbody>
+                        {shown?.map((key) => (
+                            <Table.Tr key={`${key.key}${key.does}`}>
+                                <Table.Td>
+                                    <Kbd>{key.key === ' ' ? 'Space' : key.key}</Kbd>
+                                </Table.Td>
+                                <Table.Td>{key.does}</Table.Td>
+                            </Table.Tr>
+                        ))}
+                    </Table.Tbody>
+                </Table>
+            </Modal>
+        </>
+    );
+}

@@ -1,0 +1,73 @@
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+
+export interface Key {
+    /** As `KeyboardEvent.key` has it. */
+    key: string;
+    /** What it does, for the list of shortcuts. */
+    does: string;
+    run: () => void;
+}
+
+interface Keys {
+    register: (keys: Key[]) => () => void;
+    listed: () => Key[];
+}
+
+const Context = createContext<Keys | null>(null);
+
+/** Whether a key press belongs to something that is being typed in, or is a browser shortcut. */
+export function isTyping(event: Pick<KeyboardEvent, 'target' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean {
+    if (event.ctrlKey || event.metaKey || event.altKey) return true;
+    const target = event.target as HTMLElement | null;
+    return target?.closest?.('input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"]') != null;
+}
+
+export function KeysProvider({ children }: { children: ReactNode }) {
+    const groups = useRef<Set<Key[]>>(new Set());
+    const keys = useMemo<Keys>(
+        () => ({
+            register: (group) => {
+                groups.current.add(group);
+                return () => groups.current.delete(group);
+            },
+            // The screen that came last has the first word on a key.
+            listed: () => [...new Map([...groups.current].flat().map((key) => [key.key, key])).values()],
+        }),
+        [],
+    );
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            if (isTyping(event)) return;
+            const found = [...groups.current]
+                .reverse()
+                .flat()
+                .find((key) => key.key === event.key);
+            if (found !== undefined) {
+                event.preventDefault();
+                found.run();
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, []);
+    return <Context value={keys}>{children}</Context>;
+}
+
+/** Puts keys in force while the component is on the screen. */
+export function useKeys(keys: Key[]): void {
+    const context = useContext(Context);
+    const latest = useRef(keys);
+    latest.current = keys;
+    const names = keys.map((key) => `${key.key} ${key.does}`).join('|');
+    // biome-ignore lint/correctness/useExhaustiveDependencies: registered anew only when the keys themselves change
+    useEffect(
+        () => context?.register(latest.current.map((key, i) => ({ ...key, run: () => latest.current[i]?.run() }))),
+        [context, names],
+    );
+}
+
+export function useListedKeys(): () => Key[] {
+    const context = useContext(Context);
+    const [fallback] = useState<() => Key[]>(() => () => []);
+    return context?.listed ?? fallback;
+}

@@ -1,0 +1,26 @@
+import type { Places } from './places';
+
+interface Props {
+    places: Places;
+    /** What each bar is called, and how it looks, by index in the drawing. */
+    label: (index: number) => string;
+    state: (index: number) => 'plain' | 'chosen' | 'slip';
+    choose: (index: number) => void;
+}
+
+/** A button over each bar of the music. */
+export function BarButtons({ places, label, state, choose }: Props) {
+    return places.measures.map((bar, i) => (
+        <button
+            // biome-ignore lint/suspicious/noArrayIndexKey: bars have no other name than their place
+            key={i}
+            type="button"
+            className="score-bar"
+            aria-label={label(i)}
+            aria-pressed={state(i) !== 'plain'}
+            data-state={state(i)}
+            style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
+            onClick={() => choose(i)}
+        />
+    ));
+}

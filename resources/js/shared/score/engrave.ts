@@ -1,0 +1,28 @@
+import type { Engraved, Order } from './engraver.worker';
+
+let worker: Worker | null = null;
+let next = 1;
+const waiting = new Map<number, { done: (svg: string) => void; failed: (error: Error) => void }>();
+
+function theWorker(): Worker {
+    if (worker === null) {
+        worker = new Worker(new URL('./engraver.worker.ts', import.meta.url), { type: 'module' });
+        worker.onmessage = (event: MessageEvent<Engraved>) => {
+            const { id, svg, error } = event.data;
+            const order = waiting.get(id);
+            waiting.delete(id);
+            if (svg !== null) order?.done(svg);
+            else order?.failed(new Error(error ?? 'the music cannot be engraved'));
+        };
+    }
+    return worker;
+}
+
+/** Engraves music in the worker, which is loaded the first time it is needed. */
+export function engrave(order: Omit<Order, 'id'>): Promise<string> {
+    const id = next++;
+    return new Promise((done, failed) => {
+        waiting.set(id, { done, failed });
+        theWorker().postMessage({ ...order, id } satisfies Order);
+    });
+}

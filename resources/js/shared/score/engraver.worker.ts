@@ -1,0 +1,58 @@
+import { VerovioToolkit } from 'verovio/esm';
+import createModule from 'verovio/wasm';
+
+export interface Order {
+    id: number;
+    music: string;
+    /** The width of the paper in pixels, and how large a staff is drawn. */
+    width: number;
+    scale: number;
+    /** Keep the printed lines, or break where there is room. */
+    lines: 'printed' | 'free';
+    /** Indices of the first and last measure; null for all. */
+    range: [number, number] | null;
+}
+
+export interface Engraved {
+    id: number;
+    svg: string | null;
+    error: string | null;
+}
+
+const ready = createModule().then((module: unknown) => new VerovioToolkit(module));
+
+function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): string {
+    toolkit.setOptions({
+        scale: order.scale,
+        pageWidth: Math.max(200, Math.round((order.width * 100) / order.scale)),
+        pageHeight: 60000,
+        adjustPageHeight: true,
+        adjustPageWidth: order.range !== null && order.lines === 'free',
+        breaks: order.lines === 'printed' ? 'encoded' : 'auto',
+        header: 'none',
+        footer: 'none',
+        svgViewBox: true,
+        svgRemoveXlink: true,
+        pageMarginTop: 40,
+        pageMarginBottom: 40,
+        pageMarginLeft: 20,
+        pageMarginRight: 20,
+        spacingSystem: 10,
+        spacingStaff: 10,
+        mnumInterval: 1,
+    });
+    toolkit.select(order.range === null ? {} : { measureRange: `${order.range[0] + 1}-${order.range[1] + 1}` });
+    if (!toolkit.loadData(order.music)) throw new Error('the music cannot be engraved');
+    return toolkit.renderToSVG(1);
+}
+
+self.onmessage = async (event: MessageEvent<Order>) => {
+    const order = event.data;
+    let answer: Engraved;
+    try {
+        answer = { id: order.id, svg: engrave(await ready, order), error: null };
+    } catch (reason) {
+        answer = { id: order.id, svg: null, error: reason instanceof Error ? reason.message : String(reason) };
+    }
+    self.postMessage(answer);
+};

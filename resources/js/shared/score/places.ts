@@ -1,0 +1,54 @@
+export interface Box {
+    x: number;
+    y: number;
+    width: number;
+    height: number;
+}
+
+/** Where everything stands in an engraved drawing, in pixels from its corner. */
+export interface Places {
+    /** Note heads and rests by the id of their event. */
+    notes: Map<string, Box>;
+    /** Measures in the order they are drawn. */
+    measures: Box[];
+    /** The staves of each measure, upper first. */
+    staves: Box[][];
+}
+
+function box(element: Element, corner: DOMRect): Box {
+    const at = element.getBoundingClientRect();
+    return { x: at.left - corner.left, y: at.top - corner.top, width: at.width, height: at.height };
+}
+
+/** The box of a staff's five lines, without its notes. */
+function staffLines(staff: Element, corner: DOMRect): Box {
+    const lines = [...staff.children].filter((child) => child.tagName === 'path').map((line) => box(line, corner));
+    if (lines.length === 0) return box(staff, corner);
+    const top = Math.min(...lines.map((line) => line.y));
+    const bottom = Math.max(...lines.map((line) => line.y + line.height));
+    const first = lines[0] as Box;
+    return { x: first.x, y: top, width: first.width, height: bottom - top };
+}
+
+export function readPlaces(drawn: HTMLElement): Places {
+    const corner = drawn.getBoundingClientRect();
+    const notes = new Map<string, Box>();
+    for (const element of drawn.querySelectorAll('g.note, g.rest, g.mRest')) {
+        const head = element.querySelector('.notehead') ?? element;
+        notes.set(element.id, box(head, corner));
+    }
+    const measures = [...drawn.querySelectorAll('g.measure')];
+    return {
+        notes,
+        measures: measures.map((measure) => {
+            const staves = [...measure.querySelectorAll('g.staff')].map((staff) => staffLines(staff, corner));
+            const top = Math.min(...staves.map((staff) => staff.y));
+            const bottom = Math.max(...staves.map((staff) => staff.y + staff.height));
+            const first = staves[0] ?? box(measure, corner);
+            return { x: first.x, y: top, width: first.width, height: bottom - top };
+        }),
+        staves: measures.map((measure) =>
+            [...measure.querySelectorAll('g.staff')].map((staff) => staffLines(staff, corner)),
+        ),
+    };
+}

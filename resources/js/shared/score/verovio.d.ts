@@ -1,0 +1,13 @@
+declare module 'verovio/wasm' {
+    export default function createModule(): Promise<unknown>;
+}
+
+declare module 'verovio/esm' {
+    export class VerovioToolkit {
+        constructor(module: unknown);
+        setOptions(options: Record<string, unknown>): void;
+        select(selection: Record<string, unknown>): boolean;
+        loadData(data: string): boolean;
+        renderToSVG(page: number): string;
+    }
+}

@@ -1,0 +1,65 @@
+import { createTheme, type MantineColorsTuple } from '@mantine/core';
+
+const ink: MantineColorsTuple = [
+    '#f7f1e5',
+    '#ece4d3',
+    '#d9cdb6',
+    '#bfb096',
+    '#94866e',
+    '#6b5f4b',
+    '#544a3a',
+    '#3f372b',
+    '#2b251d',
+    '#1d1812',
+];
+const leaf: MantineColorsTuple = [
+    '#eef5ea',
+    '#d9e8d2',
+    '#b6d2aa',
+    '#8fba80',
+    '#6ba259',
+    '#4f8c3f',
+    '#3f7d3a',
+    '#2f642c',
+    '#254f23',
+    '#1a3919',
+];
+const flower: MantineColorsTuple = [
+    '#fdf0e6',
+    '#f9dcc4',
+    '#f2b88a',
+    '#e9924f',
+    '#df7524',
+    '#c85f10',
+    '#b04f08',
+    '#903f05',
+    '#6f3104',
+    '#4d2203',
+];
+const teal: MantineColorsTuple = [
+    '#e6f3f3',
+    '#c9e4e4',
+    '#98caca',
+    '#62adae',
+    '#359293',
+    '#167a7c',
+    '#0b6668',
+    '#075153',
+    '#053e40',
+    '#032b2c',
+];
+
+/** Paper and ink, one orange, one green, one teal. The right hand is orange, the left hand teal, everywhere. */
+export const theme = createTheme({
+    colors: { ink, leaf, flower, teal, gray: ink },
+    primaryColor: 'leaf',
+    primaryShade: { light: 6, dark: 4 },
+    autoContrast: true,
+    luminanceThreshold: 0.32,
+    black: ink[8],
+    fontFamily: "'Atkinson Hyperlegible', system-ui, sans-serif",
+    headings: { fontFamily: "'Fraunces Variable', Georgia, serif", fontWeight: '600' },
+    defaultRadius: 'md',
+    cursorType: 'pointer',
+    focusRing: 'auto',
+});

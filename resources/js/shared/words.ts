@@ -1,0 +1,47 @@
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** @param weekday 1 for Monday to 7 for Sunday */
+export function dayName(weekday: number): string {
+    return DAYS[(weekday + 6) % 7] ?? '';
+}
+
+/** The weekday of a date such as 2031-05-05: 1 for Monday to 7. */
+export function weekdayOf(date: string): number {
+    return new Date(`${date}T12:00:00Z`).getUTCDay() || 7;
+}
+
+/** `Monday 5 May` */
+export function longDate(date: string): string {
+    return `${dayName(weekdayOf(date))} ${shortDate(date)}`;
+}
+
+/** `5 May` */
+export function shortDate(date: string): string {
+    const [, month, day] = date.split('-').map(Number);
+    return `${day} ${MONTHS[(month ?? 1) - 1]}`;
+}
+
+/** `15 min`, `2½ min` */
+export function minutes(count: number): string {
+    const whole = Math.floor(count);
+    const half = count - whole >= 0.5 ? '½' : '';
+    return `${whole === 0 && half !== '' ? '' : whole}${half} min`;
+}
+
+/** `right hand`, `left hand`, `both hands` */
+export function handWords(hand: string | null): string {
+    return hand === 'R' ? 'right hand' : hand === 'L' ? 'left hand' : 'both hands';
+}
+
+/** `bars 1–4, 5–8` */
+export function barsWords(bars: readonly { label: string }[]): string {
+    const labels = bars.map((of) => of.label.replace(/^bars? /, ''));
+    if (labels.length === 0) return '';
+    return `${labels.length === 1 && !labels[0]?.includes('–') ? 'bar' : 'bars'} ${labels.join(', ')}`;
+}
+
+/** Words as a list: `a, b and c` */
+export function listed(words: readonly string[]): string {
+    return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}

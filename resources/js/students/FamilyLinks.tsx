@@ -1,0 +1,81 @@
+import { Button, Code, CopyButton, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { shortDate } from '../shared/words';
+
+type FamilyLink = Api['FamilyLinkResource'];
+
+/** Private links to the home side; a new one is shown once, for nothing but its hash is kept. */
+export function FamilyLinks({ studentId, links }: { studentId: number; links: FamilyLink[] }) {
+    const client = useQueryClient();
+    const [label, setLabel] = useState('');
+    const fresh = () => client.invalidateQueries({ queryKey: ['student', studentId] });
+    const make = useMutation({
+        mutationFn: () =>
+            ask<FamilyLink>('POST', `/students/${studentId}/links`, { label: label || 'Home', expiresOn: null }),
+        onSuccess: () => {
+            setLabel('');
+            fresh();
+        },
+    });
+    const withdraw = useMutation({ mutationFn: (id: number) => ask('DELETE', `/links/${id}`), onSuccess: fresh });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        make.mutate();
+    };
+    return (
+        <section className="sheet" aria-label="Home links">
+            <Title order={2} fz="lg">
+                Home links
+            </Title>
+            <Stack gap={6} mt="xs">
+                {links.map((link) => (
+                    <Group key={link.id} gap="sm">
+                        <Text td={link.withdrawn ? 'line-through' : undefined}>{link.label}</Text>
+                        <Text size="sm" className="faint">
+                            {link.withdrawn
+                                ? 'withdrawn'
+                                : link.usedAt
+                                  ? `used ${shortDate(link.usedAt.slice(0, 10))}`
+                                  : 'not used yet'}
+                        </Text>
+                        {!link.withdrawn && (
+                            <Button size="compact-sm" variant="default" onClick={() => withdraw.mutate(link.id)}>
+                                Withdraw
+                            </Button>
+                        )}
+                    </Group>
+                ))}
+                <Trouble error={make.error ?? withdraw.error} />
+                {make.data?.url && (
+                    <div role="status">
+                        <Text size="sm">Send this to the family now. It is shown once.</Text>
+                        <Group gap="xs">
+                            <Code>{make.data.url}</Code>
+                            <CopyButton value={make.data.url}>
+                                {({ copied, copy }) => (
+                                    <Button size="compact-sm" onClick={copy}>
+                                        {copied ? 'Copied' : 'Copy'}
+                                    </Button>
+                                )}
+                            </CopyButton>
+                        </Group>
+                    </div>
+                )}
+                <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
+                    <TextInput
+                        label="A new link for"
+                        placeholder="Family tablet"
+                        value={label}
+                        onChange={(event) => setLabel(event.currentTarget.value)}
+                    />
+                    <Button type="submit" variant="light" loading={make.isPending}>
+                        Make a link
+                    </Button>
+                </Group>
+            </Stack>
+        </section>
+    );
+}

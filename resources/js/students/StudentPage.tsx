@@ -1,0 +1,134 @@
+import { Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { type Api, ask, type Student, type Week } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { Trouble, Waiting } from '../shared/Notes';
+import { dayName } from '../shared/words';
+import { FamilyLinks } from './FamilyLinks';
+import { LearningCard } from './LearningCard';
+import { OpenPage } from './OpenPage';
+import { type StudentDraft, StudentForm } from './StudentForm';
+
+type Detail = Api['StudentDetailResource'];
+
+export function StudentPage() {
+    const id = Number(useParams().student);
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const [dialog, setDialog] = useState<'edit' | 'erase' | 'open' | null>(null);
+    const query = useQuery({ queryKey: ['student', id], queryFn: () => ask<Detail>('GET', `/students/${id}`) });
+    const fresh = () => {
+        setDialog(null);
+        client.invalidateQueries();
+    };
+    const save = useMutation({
+        mutationFn: (draft: StudentDraft) => ask<Student>('PUT', `/students/${id}`, draft),
+        onSuccess: fresh,
+    });
+    const erase = useMutation({
+        mutationFn: () => ask('DELETE', `/students/${id}`),
+        onSuccess: () => {
+            navigate('/students');
+            fresh();
+        },
+    });
+    const plan = useMutation({
+        mutationFn: () => ask<Week>('POST', `/students/${id}/weeks`, {}),
+        onSuccess: (week) => navigate(`/weeks/${week.id}`),
+    });
+    useKeys([
+        { key: 'o', does: 'open a page for this student', run: () => setDialog('open') },
+        { key: 'e', does: 'change the student', run: () => setDialog('edit') },
+    ]);
+    if (query.isPending) return <Waiting what="Fetching the student…" />;
+    if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
+    const { student, learnings, links, weekId } = query.data;
+    return (
+        <Stack maw={1150}>
+            <Group justify="space-between">
+                <div>
+                    <Title order={1} fz={30}>
+                        {student.name}
+                    </Title>
+                    <Text className="faint">
+                        {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
+                    </Text>
+                </div>
+                <Group gap="xs">
+                    <Button onClick={() => setDialog('open')}>Open a page (o)</Button>
+                    {weekId === null ? (
+                        <Button variant="default" onClick={() => plan.mutate()} loading={plan.isPending}>
+                            Plan a week
+                        </Button>
+                    ) : (
+                        <Button variant="default" component={Link} to={`/weeks/${weekId}`}>
+                            The week
+                        </Button>
+                    )}
+                    <Button variant="default" onClick={() => setDialog('edit')}>
+                        Change (e)
+                    </Button>
+                    <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('erase')}>
+                        Erase
+                    </Button>
+                </Group>
+            </Group>
+            <Trouble error={plan.error} />
+            {learnings.length === 0 && (
+                <Text className="sheet">
+                    No page is open yet. Open the first one: it is broken into stages at once.
+                </Text>
+            )}
+            <div
+                style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(22rem, 1fr))', gap: '0.8rem' }}
+            >
+                {learnings.map((learning) => (
+                    <LearningCard key={learning.id} learning={learning} studentId={id} />
+                ))}
+            </div>
+            <FamilyLinks studentId={id} links={links} />
+            <Modal
+                opened={dialog === 'edit'}
+                onClose={() => setDialog(null)}
+                title={`Change ${student.name}`}
+                size="lg"
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <StudentForm
+                    start={student}
+                    save={(draft) => save.mutate(draft)}
+                    saving={save.isPending}
+                    error={save.error}
+                    verb="Save"
+                />
+            </Modal>
+            <Modal
+                opened={dialog === 'open'}
+                onClose={() => setDialog(null)}
+                title="Open a page"
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <OpenPage studentId={id} open={learnings.map((learning) => learning.pieceId)} done={fresh} />
+            </Modal>
+            <Modal
+                opened={dialog === 'erase'}
+                onClose={() => setDialog(null)}
+                title={`Erase ${student.name}?`}
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <Text>All weeks, practice, marks and links of this student go. This cannot be taken back.</Text>
+                <Trouble error={erase.error} />
+                <Group mt="md">
+                    <Button color="red" onClick={() => erase.mutate()} loading={erase.isPending}>
+                        Erase everything
+                    </Button>
+                    <Button variant="default" onClick={() => setDialog(null)}>
+                        Keep
+                    </Button>
+                </Group>
+            </Modal>
+        </Stack>
+    );
+}

@@ -1,0 +1,88 @@
+import { Anchor, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ask, type Student } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { dayName, minutes } from '../shared/words';
+import { NEW_STUDENT, type StudentDraft, StudentForm } from './StudentForm';
+
+const PATHS = { beat: 'beat first', notes: 'notes first', sound: 'sound first' };
+
+export function Students() {
+    const client = useQueryClient();
+    const [adding, setAdding] = useState(false);
+    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const add = useMutation({
+        mutationFn: (draft: StudentDraft) => ask<Student>('POST', '/students', draft),
+        onSuccess: () => {
+            setAdding(false);
+            client.invalidateQueries({ queryKey: ['students'] });
+            client.invalidateQueries({ queryKey: ['this-week'] });
+        },
+    });
+    useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(true) }]);
+    if (students.isPending) return <Waiting what="Fetching the students…" />;
+    if (students.error) return <Trouble error={students.error} again={() => students.refetch()} />;
+    return (
+        <Stack maw={1000}>
+            <Group justify="space-between">
+                <Title order={1} fz={28}>
+                    Students
+                </Title>
+                <Button onClick={() => setAdding(true)}>Add a student (a)</Button>
+            </Group>
+            {students.data.length === 0 && <Empty title="No students yet" />}
+            <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
+                {students.data.map((student) => (
+                    <li key={student.id} className="sheet" style={{ padding: '0.6rem 1rem' }}>
+                        <Group justify="space-between">
+                            <div>
+                                <Anchor
+                                    component={Link}
+                                    to={`/students/${student.id}`}
+                                    c="var(--ink)"
+                                    ff="heading"
+                                    fz="lg"
+                                    fw={600}
+                                >
+                                    {student.name}
+                                </Anchor>
+                                <Text size="sm" className="faint">
+                                    {student.age} years · {PATHS[student.path]}
+                                </Text>
+                            </div>
+                            <div style={{ textAlign: 'right' }}>
+                                <Text size="sm">
+                                    {dayName(student.lessonWeekday)} {student.lessonTime}, {student.lessonMinutes} min
+                                </Text>
+                                <Text size="sm" className="faint">
+                                    at home:{' '}
+                                    {student.practiceDays
+                                        .map((day) => `${dayName(day.weekday).slice(0, 2)} ${minutes(day.minutes)}`)
+                                        .join(', ') || 'no days yet'}
+                                </Text>
+                            </div>
+                        </Group>
+                    </li>
+                ))}
+            </ul>
+            <Modal
+                opened={adding}
+                onClose={() => setAdding(false)}
+                title="A new student"
+                size="lg"
+                closeButtonProps={{ 'aria-label': 'Close' }}
+            >
+                <StudentForm
+                    start={NEW_STUDENT}
+                    save={(draft) => add.mutate(draft)}
+                    saving={add.isPending}
+                    error={add.error}
+                    verb="Add"
+                />
+            </Modal>
+        </Stack>
+    );
+}

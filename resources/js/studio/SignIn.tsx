@@ -1,0 +1,58 @@
+import { Button, PasswordInput, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+
+export function SignIn() {
+    const [email, setEmail] = useState('');
+    const [password, setPassword] = useState('');
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const from = (useLocation().state as { to?: string } | null)?.to ?? '/';
+    const signIn = useMutation({
+        mutationFn: () => ask<Api['SessionResource']>('POST', '/session', { email, password }),
+        onSuccess: (session) => {
+            client.setQueryData(['session'], session);
+            navigate(from, { replace: true });
+        },
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        signIn.mutate();
+    };
+    return (
+        <main style={{ display: 'grid', placeItems: 'center', minHeight: '100vh', padding: '1rem' }}>
+            <Stack component="form" onSubmit={submit} className="sheet" w={380} maw="100%" gap="md" p="xl">
+                <div>
+                    <img src="/leaf.svg" alt="" width="44" height="44" />
+                    <Title order={1} fz={34}>
+                        Nasturtium
+                    </Title>
+                    <Text className="faint">From the page to a week of practice.</Text>
+                </div>
+                <TextInput
+                    label="E-mail"
+                    type="email"
+                    autoComplete="username"
+                    required
+                    value={email}
+                    onChange={(event) => setEmail(event.currentTarget.value)}
+                    data-autofocus
+                />
+                <PasswordInput
+                    label="Password"
+                    autoComplete="current-password"
+                    required
+                    value={password}
+                    onChange={(event) => setPassword(event.currentTarget.value)}
+                />
+                <Trouble error={signIn.error} />
+                <Button type="submit" loading={signIn.isPending}>
+                    Sign in
+                </Button>
+            </Stack>
+        </main>
+    );
+}

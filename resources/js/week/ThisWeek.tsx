@@ -1,0 +1,155 @@
+import { Anchor, Badge, Button, Group, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Link, useNavigate } from 'react-router';
+import { type Api, ask } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { Leaf } from '../shared/Leaf';
+import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { longDate, minutes } from '../shared/words';
+
+type Row = Api['ThisWeekResource'];
+
+export function ThisWeek() {
+    const session = useSession();
+    const navigate = useNavigate();
+    const week = useQuery({ queryKey: ['this-week'], queryFn: () => ask<Row[]>('GET', '/this-week') });
+    const lesson = useMutation({
+        mutationFn: (row: Row) =>
+            ask<Api['LessonResource']>('POST', `/students/${row.studentId}/lessons`, { heldOn: row.lessonOn }),
+        onSuccess: (opened) => navigate(`/lessons/${opened.id}`),
+    });
+    const propose = useMutation({
+        mutationFn: (row: Row) => ask<Api['WeekResource']>('POST', `/students/${row.studentId}/weeks`, {}),
+        onSuccess: (proposed) => navigate(`/weeks/${proposed.id}`),
+    });
+    const next = week.data?.[0];
+    useKeys([
+        { key: 'n', does: 'open the next lesson', run: () => next && lesson.mutate(next) },
+        {
+            key: 'p',
+            does: 'open the plan of the next student',
+            run: () => next?.weekId && navigate(`/weeks/${next.weekId}`),
+        },
+    ]);
+    if (week.isPending) return <Waiting what="Looking at the week…" />;
+    if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
+    if (week.data.length === 0) {
+        return (
+            <Empty title="No students yet">
+                <Text>Add the first one, with a lesson day and the minutes at home.</Text>
+                <Button component={Link} to="/students">
+                    Add a student
+                </Button>
+            </Empty>
+        );
+    }
+    const today = session.data?.studio.today;
+    return (
+        <Stack gap="sm">
+            <Group justify="space-between" align="baseline">
+                <Title order={1} fz={28}>
+                    This week
+                </Title>
+                <Text className="faint">{today && longDate(today)}</Text>
+            </Group>
+            <Trouble error={lesson.error ?? propose.error} />
+            <ol className="plain-list" style={{ display: 'grid', gap: '0.6rem' }}>
+                {week.data.map((row, i) => (
+                    <StudentRow
+                        key={row.studentId}
+                        row={row}
+                        today={today}
+                        next={i === 0}
+                        teach={() => lesson.mutate(row)}
+                        propose={() => propose.mutate(row)}
+                    />
+                ))}
+            </ol>
+        </Stack>
+    );
+}
+
+interface RowProps {
+    row: Row;
+    today: string | undefined;
+    next: boolean;
+    teach: () => void;
+    propose: () => void;
+}
+
+function StudentRow({ row, today, next, teach, propose }: RowProps) {
+    const planned = row.leaf.reduce((sum, day) => sum + day.planned, 0);
+    const practised = row.leaf.reduce((sum, day) => sum + day.practised, 0);
+    const days = row.leaf.filter((day) => day.practised > 0).length;
+    return (
+        <li
+            className="sheet"
+            style={{
+                display: 'grid',
+                gridTemplateColumns: '9.5rem 84px minmax(0, 1.1fr) minmax(0, 1.3fr) auto',
+                gap: '1.1rem',
+                alignItems: 'center',
+                padding: '0.7rem 1rem',
+                borderColor: next ? 'var(--leaf)' : undefined,
+            }}
+        >
+            <div>
+                <Text fw={700} size="sm">
+                    {row.lessonOn === today ? 'Today' : longDate(row.lessonOn)}
+                </Text>
+                <Text className="faint" size="sm">
+                    {row.lessonTime}
+                </Text>
+            </div>
+            <Leaf days={row.leaf} today={today} size={80} />
+            <div>
+                <Anchor component={Link} to={`/students/${row.studentId}`} c="var(--ink)" ff="heading" fz="xl" fw={600}>
+                    {row.student}
+                </Anchor>
+                <Text size="sm" className="faint">
+                    {row.age} years{row.pieces.length > 0 && ` · ${row.pieces.join(', ')}`}
+                </Text>
+                <Text size="sm">
+                    {planned > 0 ? `${days} days, ${minutes(practised)} of ${minutes(planned)}` : 'nothing planned'}
+                </Text>
+            </div>
+            <Stack gap={4} align="flex-start">
+                {row.stuck.map((text) => (
+                    <Text key={text} size="sm" className="thorn" fw={700}>
+                        ▲ Stuck: {text}
+                    </Text>
+                ))}
+                {row.waiting.map((text) => (
+                    <Badge key={text} variant="light" color="flower" tt="none" c="var(--ink)" fw={400}>
+                        {text}
+                    </Badge>
+                ))}
+                {row.stuck.length + row.waiting.length === 0 && (
+                    <Text size="sm" className="faint">
+                        nothing waits
+                    </Text>
+                )}
+            </Stack>
+            <Group gap="xs" wrap="nowrap">
+                {row.weekId === null ? (
+                    <Button variant="default" onClick={propose} aria-label={`Plan a week for ${row.student}`}>
+                        Plan
+                    </Button>
+                ) : (
+                    <Button
+                        variant="default"
+                        component={Link}
+                        to={`/weeks/${row.weekId}`}
+                        aria-label={`Plan of ${row.student}`}
+                    >
+                        Plan
+                    </Button>
+                )}
+                <Button variant={next ? 'filled' : 'light'} onClick={teach} aria-label={`Lesson of ${row.student}`}>
+                    Lesson{next && ' (n)'}
+                </Button>
+            </Group>
+        </li>
+    );
+}

@@ -1,0 +1,9 @@
+import react from '@vitejs/plugin-react';
+import laravel from 'laravel-vite-plugin';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+    plugins: [laravel({ input: 'resources/js/main.tsx', refresh: false }), react()],
+    worker: { format: 'es' },
+    build: { chunkSizeWarningLimit: 9000, target: 'es2022' },
+});

@@ -1,0 +1,5 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+    test: { include: ['resources/js/**/*.test.ts'], environment: 'node' },
+});
