@@ -1,6 +1,7 @@
 <?php
 
 declare(strict_types=1);
+use App\Models\User;
 
 return [
     'defaults' => ['guard' => 'web', 'passwords' => 'users'],
@@ -10,7 +11,7 @@ return [
         'family' => ['driver' => 'family-link'],
     ],
     'providers' => [
-        'users' => ['driver' => 'eloquent', 'model' => App\Models\User::class],
+        'users' => ['driver' => 'eloquent', 'model' => User::class],
     ],
     'passwords' => [],
 ];

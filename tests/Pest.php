@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
+use Illuminate\Foundation\Testing\RefreshDatabase;
 use Nasturtium\Core\Formats\Shorthand;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Piece;
+use Tests\TestCase;
 
-uses(Tests\TestCase::class)->in('Feature');
+uses(TestCase::class, RefreshDatabase::class)->in('Feature');
 
 /** A small tune, typed in the shorthand; the test fails when it cannot be read whole. */
 function tune(string $shorthand): Piece

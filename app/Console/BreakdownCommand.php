@@ -15,6 +15,7 @@ use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\InvalidScore;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** Prints the breakdown report of a MusicXML file (docs/breakdown.md). */
 final class BreakdownCommand extends Command
@@ -38,7 +39,7 @@ final class BreakdownCommand extends Command
 
             return self::FAILURE;
         }
-        $this->output->write(json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n", false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->write(json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

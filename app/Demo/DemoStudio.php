@@ -176,10 +176,11 @@ final class DemoStudio
             if ($task->learning_id === null || $task->practices->isEmpty()) {
                 continue;
             }
-            $pass = $this->happens(min(95, $ease + 8 * $task->practices->count()));
+            $ready = $task->stage === null || $task->stage->waitsFor()->whereNull('passed_on')->doesntExist();
+            $pass = $this->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
             ($this->mark)($task, $pass ? 'pass' : 'again', $heldOn);
             $bars = $task->bars->first();
-            if (! $pass && $bars !== null && $this->happens(60)) {
+            if (! $pass && $bars !== null && $this->happens(35)) {
                 $kinds = [SlipKind::WrongNote, SlipKind::CutShort, SlipKind::BeatLost, SlipKind::WrongFinger, SlipKind::LineTurnStall];
                 $measure = $this->chance->getInt($bars->first, $bars->last);
                 Slip::query()->create([

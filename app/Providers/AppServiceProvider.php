@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Models;
 use App\Models\FamilyLink;
 use App\Policies\StudioPolicy;
+use Carbon\CarbonImmutable;
 use Illuminate\Auth\RequestGuard;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -21,14 +22,14 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     private const ROWS = [
-        Models\Studio::class, Models\Student::class, Models\FamilyLink::class, Models\Book::class, Models\Page::class,
+        Models\Studio::class, Models\Student::class, FamilyLink::class, Models\Book::class, Models\Page::class,
         Models\Piece::class, Models\Learning::class, Models\Stage::class, Models\Week::class, Models\Task::class,
         Models\Practice::class, Models\Lesson::class, Models\Slip::class,
     ];
 
     public function boot(): void
     {
-        Date::useClass(\Carbon\CarbonImmutable::class);
+        Date::useClass(CarbonImmutable::class);
         Model::preventLazyLoading($this->app->environment('production') === false);
         foreach (self::ROWS as $row) {
             Gate::policy($row, StudioPolicy::class);

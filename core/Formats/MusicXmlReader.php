@@ -12,7 +12,6 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
-use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
 use Nasturtium\Core\Score\Place;
 

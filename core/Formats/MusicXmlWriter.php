@@ -49,7 +49,7 @@ final class MusicXmlWriter
         }
         $this->open('part-list');
         $this->open('score-part', ['id' => 'P1']);
-        $this->leaf('part-name', 'Piano');
+        $this->leaf('part-name', 'Piano', ['print-object' => 'no']);
         $this->close(2);
         $this->open('part', ['id' => 'P1']);
         foreach ($piece->measures as $measure) {
@@ -195,11 +195,12 @@ final class MusicXmlWriter
         $repeats = $left ? $measure->repeatStart : $measure->repeatEnd;
         $neighbour = $piece->measures[$measure->index + ($left ? -1 : 1)] ?? null;
         $ending = $measure->endings !== [] && $neighbour?->endings !== $measure->endings;
-        if (! $repeats && ! $ending) {
+        $end = ! $left && $neighbour === null;
+        if (! $repeats && ! $ending && ! $end) {
             return;
         }
         $this->open('barline', ['location' => $side]);
-        if ($repeats) {
+        if ($repeats || $end) {
             $this->leaf('bar-style', $left ? 'heavy-light' : 'light-heavy');
         }
         if ($ending) {

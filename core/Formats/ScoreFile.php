@@ -76,7 +76,7 @@ final readonly class ScoreFile
     private static function refuseBroken(string $xml, ?\LibXMLError $error): never
     {
         $line = $error instanceof \LibXMLError && $error->line > 0 ? $error->line : 1;
-        if (! str_contains(substr($xml, 0, 4096), '<')) {
+        if (preg_match('/<score-(part|time)wise\b/', substr($xml, 0, 4096)) !== 1) {
             throw new BadInput('Line 1: this is not MusicXML. Export the piece as MusicXML (.musicxml or .mxl) and try again.');
         }
         $measures = preg_match_all('/<measure[\s>]/', $xml);

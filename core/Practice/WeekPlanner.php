@@ -146,8 +146,8 @@ final class WeekPlanner
         }
         $first = $this->placed[$task->id][0] ?? null;
         if ($first !== null) {
-            // The first meeting keeps its day: what waits for it was placed by it.
-            return $date > $first;
+            // Work keeps the day of its first meeting: what waits for it was placed by it.
+            return $date > $first || ! $task->kind->isWork();
         }
         if ($task->isNew && $this->met[$date] >= $this->mostNew) {
             return false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Pitch;
 
 /** The notes a student has met, in any clef or in one. */
@@ -21,7 +22,7 @@ final readonly class KnownNotes
     /**
      * @param  iterable<string>  $names  `C4` or `bass:C4`
      *
-     * @throws \Nasturtium\Core\Score\InvalidScore
+     * @throws InvalidScore
      */
     public static function of(iterable $names): self
     {

@@ -27,6 +27,12 @@ final readonly class Piece
         }
     }
 
+    /** The same music with no tempo printed, for practice at another. */
+    public function withoutTempo(): self
+    {
+        return new self($this->title, $this->measures, $this->composer);
+    }
+
     public function meter(): Meter
     {
         return $this->measures[$this->firstFull()]->meter;

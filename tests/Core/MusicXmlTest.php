@@ -60,9 +60,9 @@ const CONTAINER = '<container><rootfiles><rootfile full-path="score.xml"/></root
 
 test('a grand staff is read hand by hand', function (): void {
     $report = read_report(musicxml(
-        '<measure number="0" implicit="yes">'.GRAND.xml_note('G4', 2, '<notations><technical><fingering>5</fingering></technical></notations>').'<backup><duration>2</duration></backup><note><rest/><duration>2</duration><voice>2</voice><staff>2</staff></note></measure>'.
-        '<measure number="1"><print new-system="yes"/><barline location="left"><repeat direction="forward"/></barline>'.xml_note('E4', 3, '<tie type="start"/>').xml_note('F4', 1).xml_note('E4', 2).'<backup><duration>6</duration></backup>'.xml_note('C3', 6, '', 2).xml_note('G3', 6, '', 2).'</measure>'.
-        '<measure number="2">'.xml_note('C4', 4).'<barline location="right"><repeat direction="backward"/></barline></measure>',
+        '<measure number="0" implicit="yes">'.GRAND.xml_note('G4', 2, '<notations><technical><fingering>5</fingering></technical></notations>').'<backup><duration>2</duration></backup><note><rest/><duration>2</duration><voice>2</voice><staff>2</staff></note></measure>'
+        .'<measure number="1"><print new-system="yes"/><barline location="left"><repeat direction="forward"/></barline>'.xml_note('E4', 3, '<tie type="start"/>').xml_note('F4', 1).xml_note('E4', 2).'<backup><duration>6</duration></backup>'.xml_note('C3', 6, '', 2).xml_note('G3', 6, '', 2).'</measure>'
+        .'<measure number="2">'.xml_note('C4', 4).'<barline location="right"><repeat direction="backward"/></barline></measure>',
     ));
     expect($report['piece'])->toMatchArray(['title' => 'Porch Light', 'measures' => 3, 'pickup' => '1', 'time' => '3/4', 'key' => 'C major', 'lines' => 2])
         ->and(each_event($report, 'place'))->toBe(['0.3', '1.1', '1.2+1/2', '1.3', '2.1'])
@@ -74,8 +74,8 @@ test('a grand staff is read hand by hand', function (): void {
 test('chords, backup in any order, changing divisions and a clef change are read', function (): void {
     $chordNote = '<note><chord/><pitch><step>E</step><octave>4</octave></pitch><duration>6</duration><voice>1</voice><staff>1</staff></note>';
     $report = read_report(musicxml(
-        '<measure number="1">'.GRAND.xml_note('C3', 6, '', 2).'<backup><duration>6</duration></backup>'.xml_note('C4', 6).$chordNote.'</measure>'.
-        '<measure number="2"><attributes><divisions>4</divisions><clef number="2"><sign>G</sign><line>2</line></clef></attributes>'.xml_note('G4', 12).'<backup><duration>12</duration></backup>'.xml_note('E4', 12, '', 2).'</measure>',
+        '<measure number="1">'.GRAND.xml_note('C3', 6, '', 2).'<backup><duration>6</duration></backup>'.xml_note('C4', 6).$chordNote.'</measure>'
+        .'<measure number="2"><attributes><divisions>4</divisions><clef number="2"><sign>G</sign><line>2</line></clef></attributes>'.xml_note('G4', 12).'<backup><duration>12</duration></backup>'.xml_note('E4', 12, '', 2).'</measure>',
     ));
     expect(each_event($report, 'kind'))->toBe(['chord', 'note'])
         ->and(each_event($report, 'staff', 'L'))->toBe([['space 2'], ['line 1']])

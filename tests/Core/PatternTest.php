@@ -40,8 +40,8 @@ test('lines get letters, a prime for sixty per cent', function (string $music, a
 
 test('what the hands do in each bar, and how they move', function (): void {
     $hands = broken_down(
-        "R: @c4 w1 | / | h1 r | q1 2 3 4 | q1 2 3 4 | w1 | q1 2 3 2 | /\n".
-        "L: @5=c3 / | w5 | h r 5 | q5 4 3 2 | q1 2 3 4 | q5 4 3 4 | q5 4 3 4 | /\n",
+        "R: @c4 w1 | / | h1 r | q1 2 3 4 | q1 2 3 4 | w1 | q1 2 3 2 | /\n"
+        ."L: @5=c3 / | w5 | h r 5 | q5 4 3 2 | q1 2 3 4 | q5 4 3 4 | q5 4 3 4 | /\n",
     )['hands'];
     expect(array_column($hands, 'play'))->toBe(['R', 'L', 'turns', 'together', 'together', 'together', 'together', 'rest'])
         ->and(array_column($hands, 'motion'))->toBe([null, null, null, 'parallel', 'contrary', 'oblique', 'parallel', null])

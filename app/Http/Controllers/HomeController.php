@@ -19,6 +19,7 @@ use App\Models\TaskBars;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Nasturtium\Core\Formats\MusicXmlWriter;
 use Nasturtium\Core\Performance\Playback;
 
 /** What a child sees today; only weeks that were sent are seen. */
@@ -48,7 +49,7 @@ final class HomeController
 
         return new JsonResponse(new HomeMusicResource(
             $task->id,
-            $piece?->music,
+            $score === null ? null : MusicXmlWriter::write($score->withoutTempo()),
             $score === null ? [] : array_values($task->bars->sortBy('position')->map(static fn (TaskBars $bars): HomePartResource => new HomePartResource(
                 BarsResource::of($bars),
                 PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1))),

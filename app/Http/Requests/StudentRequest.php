@@ -7,8 +7,8 @@ namespace App\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\School;
 

@@ -13,11 +13,16 @@ use OpenApi\Attributes as OA;
 final readonly class BarsResource
 {
     public function __construct(
-        #[OA\Property] public int $first,
-        #[OA\Property] public int $last,
-        #[OA\Property] public string $from,
-        #[OA\Property] public string $to,
-        #[OA\Property] public string $label,
+        #[OA\Property]
+        public int $first,
+        #[OA\Property]
+        public int $last,
+        #[OA\Property]
+        public string $from,
+        #[OA\Property]
+        public string $to,
+        #[OA\Property]
+        public string $label,
     ) {}
 
     public static function of(StageBars|TaskBars $bars): self

@@ -16,10 +16,14 @@ final readonly class BookResource
      * @param  list<PageResource>  $pages
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $title,
-        #[OA\Property] public string $level,
-        #[ListOf(PageResource::class)] public array $pages,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $level,
+        #[ListOf(PageResource::class)]
+        public array $pages,
     ) {}
 
     public static function of(Book $book): self

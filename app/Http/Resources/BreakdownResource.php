@@ -29,8 +29,11 @@ final readonly class BreakdownResource
 {
     /** @param array<string, mixed> $report */
     public function __construct(
-        #[OA\Property] public PieceResource $piece,
-        #[OA\Property(property: 'report', ref: '#/components/schemas/Report', type: 'object')] public array $report,
-        #[OA\Property] public PlaybackResource $playback,
+        #[OA\Property]
+        public PieceResource $piece,
+        #[OA\Property(property: 'report', ref: '#/components/schemas/Report', type: 'object')]
+        public array $report,
+        #[OA\Property]
+        public PlaybackResource $playback,
     ) {}
 }

@@ -12,10 +12,14 @@ use OpenApi\Attributes as OA;
 final readonly class CheckResource
 {
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $place,
-        #[OA\Property] public ?string $hand,
-        #[OA\Property] public string $text,
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $place,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public string $text,
     ) {}
 
     public static function of(Check $check): self

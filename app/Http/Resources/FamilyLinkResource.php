@@ -12,12 +12,18 @@ use OpenApi\Attributes as OA;
 final readonly class FamilyLinkResource
 {
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $label,
-        #[OA\Property] public ?string $expiresOn,
-        #[OA\Property] public bool $withdrawn,
-        #[OA\Property] public ?string $usedAt,
-        #[OA\Property] public ?string $url,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public ?string $expiresOn,
+        #[OA\Property]
+        public bool $withdrawn,
+        #[OA\Property]
+        public ?string $usedAt,
+        #[OA\Property]
+        public ?string $url,
     ) {}
 
     public static function of(FamilyLink $link, ?string $token = null): self

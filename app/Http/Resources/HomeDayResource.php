@@ -16,10 +16,15 @@ final readonly class HomeDayResource
      * @param  list<WeekDayResource>  $leaf
      */
     public function __construct(
-        #[OA\Property] public string $student,
-        #[OA\Property] public string $date,
-        #[OA\Property] public ?string $lessonOn,
-        #[ListOf(HomeTaskResource::class)] public array $tasks,
-        #[ListOf(WeekDayResource::class)] public array $leaf,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public string $date,
+        #[OA\Property]
+        public ?string $lessonOn,
+        #[ListOf(HomeTaskResource::class)]
+        public array $tasks,
+        #[ListOf(WeekDayResource::class)]
+        public array $leaf,
     ) {}
 }

@@ -15,8 +15,11 @@ final readonly class HomeMusicResource
      * @param  list<HomePartResource>  $parts
      */
     public function __construct(
-        #[OA\Property] public int $taskId,
-        #[OA\Property] public ?string $music,
-        #[ListOf(HomePartResource::class)] public array $parts,
+        #[OA\Property]
+        public int $taskId,
+        #[OA\Property]
+        public ?string $music,
+        #[ListOf(HomePartResource::class)]
+        public array $parts,
     ) {}
 }

@@ -11,7 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class HomePartResource
 {
     public function __construct(
-        #[OA\Property] public BarsResource $bars,
-        #[OA\Property] public PlaybackResource $playback,
+        #[OA\Property]
+        public BarsResource $bars,
+        #[OA\Property]
+        public PlaybackResource $playback,
     ) {}
 }

@@ -15,16 +15,27 @@ final readonly class HomeTaskResource
      * @param  list<BarsResource>  $bars
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $kind,
-        #[OA\Property] public string $title,
-        #[OA\Property] public string $instruction,
-        #[OA\Property] public ?string $piece,
-        #[OA\Property] public ?string $hand,
-        #[OA\Property] public int $repetitions,
-        #[OA\Property] public ?int $tempo,
-        #[OA\Property] public float $minutes,
-        #[ListOf(BarsResource::class)] public array $bars,
-        #[OA\Property] public ?PracticeResource $done,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $instruction,
+        #[OA\Property]
+        public ?string $piece,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public int $repetitions,
+        #[OA\Property]
+        public ?int $tempo,
+        #[OA\Property]
+        public float $minutes,
+        #[ListOf(BarsResource::class)]
+        public array $bars,
+        #[OA\Property]
+        public ?PracticeResource $done,
     ) {}
 }

@@ -18,15 +18,24 @@ final readonly class LearningResource
      * @param  list<StageResource>  $stages
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $pieceId,
-        #[OA\Property] public string $title,
-        #[OA\Property] public string $page,
-        #[OA\Property(enum: ['current', 'resting', 'finished'])] public string $state,
-        #[OA\Property] public string $openedOn,
-        #[OA\Property] public ?string $finishedOn,
-        #[ListOf(PetalResource::class)] public array $petals,
-        #[ListOf(StageResource::class)] public array $stages,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $pieceId,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $page,
+        #[OA\Property(enum: ['current', 'resting', 'finished'])]
+        public string $state,
+        #[OA\Property]
+        public string $openedOn,
+        #[OA\Property]
+        public ?string $finishedOn,
+        #[ListOf(PetalResource::class)]
+        public array $petals,
+        #[ListOf(StageResource::class)]
+        public array $stages,
     ) {}
 
     public static function of(Learning $learning): self

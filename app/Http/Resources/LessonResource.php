@@ -20,15 +20,24 @@ final readonly class LessonResource
      * @param  list<SlipKindResource>  $slipKinds
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $studentId,
-        #[OA\Property] public string $student,
-        #[OA\Property] public string $heldOn,
-        #[OA\Property] public ?string $finishedAt,
-        #[OA\Property] public ?WeekResource $week,
-        #[ListOf(SlipResource::class)] public array $slips,
-        #[ListOf(SlipKindResource::class)] public array $slipKinds,
-        #[OA\Property] public ?int $nextWeekId,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public string $heldOn,
+        #[OA\Property]
+        public ?string $finishedAt,
+        #[OA\Property]
+        public ?WeekResource $week,
+        #[ListOf(SlipResource::class)]
+        public array $slips,
+        #[ListOf(SlipKindResource::class)]
+        public array $slipKinds,
+        #[OA\Property]
+        public ?int $nextWeekId,
     ) {}
 
     public static function of(Lesson $lesson, CarbonImmutable $today): self

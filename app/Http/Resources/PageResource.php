@@ -17,11 +17,16 @@ final readonly class PageResource
      * @param  list<PieceListResource>  $pieces
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $number,
-        #[OA\Property(enum: ['pieces', 'theory', 'listening'])] public string $kind,
-        #[OA\Property] public string $introduces,
-        #[ListOf(PieceListResource::class)] public array $pieces,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $number,
+        #[OA\Property(enum: ['pieces', 'theory', 'listening'])]
+        public string $kind,
+        #[OA\Property]
+        public string $introduces,
+        #[ListOf(PieceListResource::class)]
+        public array $pieces,
     ) {}
 
     public static function of(Page $page): self

@@ -11,8 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class PetalResource
 {
     public function __construct(
-        #[OA\Property] public string $name,
-        #[OA\Property] public int $passed,
-        #[OA\Property] public int $stages,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public int $passed,
+        #[OA\Property]
+        public int $stages,
     ) {}
 }

@@ -11,9 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class PieceListResource
 {
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $label,
-        #[OA\Property] public string $title,
-        #[OA\Property] public int $measures,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public int $measures,
     ) {}
 }

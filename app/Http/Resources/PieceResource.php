@@ -16,16 +16,26 @@ final readonly class PieceResource
      * @param  list<string>  $notRead
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $pageId,
-        #[OA\Property] public string $book,
-        #[OA\Property] public int $page,
-        #[OA\Property] public string $label,
-        #[OA\Property] public string $title,
-        #[OA\Property] public string $music,
-        #[OA\Property] public ?string $shorthand,
-        #[OA\Property] public int $measures,
-        #[ListOf('string')] public array $notRead,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $pageId,
+        #[OA\Property]
+        public string $book,
+        #[OA\Property]
+        public int $page,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $music,
+        #[OA\Property]
+        public ?string $shorthand,
+        #[OA\Property]
+        public int $measures,
+        #[ListOf('string')]
+        public array $notRead,
     ) {}
 
     public static function of(Piece $piece): self

@@ -17,12 +17,18 @@ final readonly class PlaybackResource
      * @param  list<SoundResource>  $sounds
      */
     public function __construct(
-        #[ListOf('string')] public array $counts,
-        #[OA\Property] public string $enter,
-        #[OA\Property] public int $accent,
-        #[OA\Property] public float $enters,
-        #[OA\Property] public float $beats,
-        #[ListOf(SoundResource::class)] public array $sounds,
+        #[ListOf('string')]
+        public array $counts,
+        #[OA\Property]
+        public string $enter,
+        #[OA\Property]
+        public int $accent,
+        #[OA\Property]
+        public float $enters,
+        #[OA\Property]
+        public float $beats,
+        #[ListOf(SoundResource::class)]
+        public array $sounds,
     ) {}
 
     public static function of(Playback $playback): self

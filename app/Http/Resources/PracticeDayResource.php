@@ -11,7 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class PracticeDayResource
 {
     public function __construct(
-        #[OA\Property] public int $weekday,
-        #[OA\Property] public int $minutes,
+        #[OA\Property]
+        public int $weekday,
+        #[OA\Property]
+        public int $minutes,
     ) {}
 }

@@ -12,11 +12,16 @@ use OpenApi\Attributes as OA;
 final readonly class PracticeResource
 {
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $date,
-        #[OA\Property] public int $repetitions,
-        #[OA\Property(enum: ['easy', 'fine', 'hard'])] public string $feeling,
-        #[OA\Property] public string $note,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $date,
+        #[OA\Property]
+        public int $repetitions,
+        #[OA\Property(enum: ['easy', 'fine', 'hard'])]
+        public string $feeling,
+        #[OA\Property]
+        public string $note,
     ) {}
 
     public static function of(Practice $practice): self

@@ -16,9 +16,13 @@ final readonly class PreviewResource
      * @param  list<CheckResource>  $checks
      */
     public function __construct(
-        #[OA\Property] public ?string $music,
-        #[OA\Property] public int $measures,
-        #[ListOf(ShorthandErrorResource::class)] public array $errors,
-        #[ListOf(CheckResource::class)] public array $checks,
+        #[OA\Property]
+        public ?string $music,
+        #[OA\Property]
+        public int $measures,
+        #[ListOf(ShorthandErrorResource::class)]
+        public array $errors,
+        #[ListOf(CheckResource::class)]
+        public array $checks,
     ) {}
 }

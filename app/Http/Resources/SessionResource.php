@@ -12,9 +12,12 @@ use OpenApi\Attributes as OA;
 final readonly class SessionResource
 {
     public function __construct(
-        #[OA\Property] public string $name,
-        #[OA\Property] public string $email,
-        #[OA\Property] public StudioResource $studio,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $email,
+        #[OA\Property]
+        public StudioResource $studio,
     ) {}
 
     public static function of(User $user): self

@@ -12,10 +12,14 @@ use OpenApi\Attributes as OA;
 final readonly class ShorthandErrorResource
 {
     public function __construct(
-        #[OA\Property] public int $line,
-        #[OA\Property] public int $column,
-        #[OA\Property] public int $length,
-        #[OA\Property] public string $text,
+        #[OA\Property]
+        public int $line,
+        #[OA\Property]
+        public int $column,
+        #[OA\Property]
+        public int $length,
+        #[OA\Property]
+        public string $text,
     ) {}
 
     public static function of(ShorthandError $error): self

@@ -12,9 +12,12 @@ use OpenApi\Attributes as OA;
 final readonly class SlipKindResource
 {
     public function __construct(
-        #[OA\Property] public string $kind,
-        #[OA\Property] public string $words,
-        #[OA\Property] public string $remedy,
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $remedy,
     ) {}
 
     public static function of(Slip $slip): self

@@ -13,13 +13,20 @@ use OpenApi\Attributes as OA;
 final readonly class SlipResource
 {
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $taskId,
-        #[OA\Property] public string $kind,
-        #[OA\Property] public string $words,
-        #[OA\Property] public int $measure,
-        #[OA\Property] public string $place,
-        #[OA\Property] public ?string $hand,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $taskId,
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public int $measure,
+        #[OA\Property]
+        public string $place,
+        #[OA\Property]
+        public ?string $hand,
     ) {}
 
     public static function of(Slip $slip): self

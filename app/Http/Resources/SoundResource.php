@@ -15,10 +15,15 @@ final readonly class SoundResource
      * @param  list<int>  $keys
      */
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property(enum: ['R', 'L'])] public string $hand,
-        #[OA\Property] public float $at,
-        #[OA\Property] public float $beats,
-        #[ListOf('integer')] public array $keys,
+        #[OA\Property]
+        public string $id,
+        #[OA\Property(enum: ['R', 'L'])]
+        public string $hand,
+        #[OA\Property]
+        public float $at,
+        #[OA\Property]
+        public float $beats,
+        #[ListOf('integer')]
+        public array $keys,
     ) {}
 }

@@ -16,18 +16,30 @@ final readonly class StageResource
      * @param  list<BarsResource>  $bars
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $name,
-        #[OA\Property] public ?string $petal,
-        #[OA\Property] public ?string $hand,
-        #[OA\Property] public string $instruction,
-        #[OA\Property] public string $pass,
-        #[OA\Property] public int $repetitions,
-        #[OA\Property] public ?int $tempo,
-        #[OA\Property] public float $minutes,
-        #[OA\Property] public ?string $passedOn,
-        #[OA\Property] public int $misses,
-        #[ListOf(BarsResource::class)] public array $bars,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public ?string $petal,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public string $instruction,
+        #[OA\Property]
+        public string $pass,
+        #[OA\Property]
+        public int $repetitions,
+        #[OA\Property]
+        public ?int $tempo,
+        #[OA\Property]
+        public float $minutes,
+        #[OA\Property]
+        public ?string $passedOn,
+        #[OA\Property]
+        public int $misses,
+        #[ListOf(BarsResource::class)]
+        public array $bars,
     ) {}
 
     public static function of(Stage $stage): self

@@ -16,9 +16,13 @@ final readonly class StudentDetailResource
      * @param  list<FamilyLinkResource>  $links
      */
     public function __construct(
-        #[OA\Property] public StudentResource $student,
-        #[ListOf(LearningResource::class)] public array $learnings,
-        #[ListOf(FamilyLinkResource::class)] public array $links,
-        #[OA\Property] public ?int $weekId,
+        #[OA\Property]
+        public StudentResource $student,
+        #[ListOf(LearningResource::class)]
+        public array $learnings,
+        #[ListOf(FamilyLinkResource::class)]
+        public array $links,
+        #[OA\Property]
+        public ?int $weekId,
     ) {}
 }

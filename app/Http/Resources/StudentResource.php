@@ -18,21 +18,36 @@ final readonly class StudentResource
      * @param  list<PracticeDayResource>  $practiceDays
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $name,
-        #[OA\Property] public string $firstName,
-        #[OA\Property] public string $initial,
-        #[OA\Property] public int $age,
-        #[OA\Property] public int $lessonWeekday,
-        #[OA\Property] public string $lessonTime,
-        #[OA\Property] public int $lessonMinutes,
-        #[OA\Property(enum: ['beat', 'notes', 'sound'])] public string $path,
-        #[OA\Property(enum: ['landmark', 'alphabet', 'phrase'])] public string $school,
-        #[OA\Property] public int $landmarkLevel,
-        #[OA\Property(enum: ['numbers', 'units'])] public string $counting,
-        #[OA\Property(enum: ['bar', 'beats'])] public string $countStyle,
-        #[OA\Property] public int $handSpan,
-        #[ListOf(PracticeDayResource::class)] public array $practiceDays,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $firstName,
+        #[OA\Property]
+        public string $initial,
+        #[OA\Property]
+        public int $age,
+        #[OA\Property]
+        public int $lessonWeekday,
+        #[OA\Property]
+        public string $lessonTime,
+        #[OA\Property]
+        public int $lessonMinutes,
+        #[OA\Property(enum: ['beat', 'notes', 'sound'])]
+        public string $path,
+        #[OA\Property(enum: ['landmark', 'alphabet', 'phrase'])]
+        public string $school,
+        #[OA\Property]
+        public int $landmarkLevel,
+        #[OA\Property(enum: ['numbers', 'units'])]
+        public string $counting,
+        #[OA\Property(enum: ['bar', 'beats'])]
+        public string $countStyle,
+        #[OA\Property]
+        public int $handSpan,
+        #[ListOf(PracticeDayResource::class)]
+        public array $practiceDays,
     ) {}
 
     public static function of(Student $student, CarbonImmutable $today): self

@@ -12,12 +12,18 @@ use OpenApi\Attributes as OA;
 final readonly class StudioResource
 {
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $name,
-        #[OA\Property(enum: ['us', 'uk'])] public string $words,
-        #[OA\Property(enum: ['a4', 'letter'])] public string $paper,
-        #[OA\Property] public string $timezone,
-        #[OA\Property] public string $today,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property(enum: ['us', 'uk'])]
+        public string $words,
+        #[OA\Property(enum: ['a4', 'letter'])]
+        public string $paper,
+        #[OA\Property]
+        public string $timezone,
+        #[OA\Property]
+        public string $today,
     ) {}
 
     public static function of(Studio $studio): self

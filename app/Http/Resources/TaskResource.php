@@ -19,26 +19,46 @@ final readonly class TaskResource
      * @param  list<PracticeResource>  $practices
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public string $kind,
-        #[OA\Property] public string $title,
-        #[OA\Property] public string $instruction,
-        #[OA\Property] public string $why,
-        #[OA\Property] public ?int $pieceId,
-        #[OA\Property] public ?string $piece,
-        #[OA\Property] public ?int $learningId,
-        #[OA\Property] public ?int $stageId,
-        #[OA\Property] public ?string $hand,
-        #[OA\Property] public int $repetitions,
-        #[OA\Property] public ?int $tempo,
-        #[OA\Property] public float $minutes,
-        #[OA\Property] public bool $isNew,
-        #[OA\Property] public bool $starred,
-        #[OA\Property] public ?string $leftWhy,
-        #[OA\Property] public ?string $mark,
-        #[ListOf(BarsResource::class)] public array $bars,
-        #[ListOf('string')] public array $dates,
-        #[ListOf(PracticeResource::class)] public array $practices,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $instruction,
+        #[OA\Property]
+        public string $why,
+        #[OA\Property]
+        public ?int $pieceId,
+        #[OA\Property]
+        public ?string $piece,
+        #[OA\Property]
+        public ?int $learningId,
+        #[OA\Property]
+        public ?int $stageId,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public int $repetitions,
+        #[OA\Property]
+        public ?int $tempo,
+        #[OA\Property]
+        public float $minutes,
+        #[OA\Property]
+        public bool $isNew,
+        #[OA\Property]
+        public bool $starred,
+        #[OA\Property]
+        public ?string $leftWhy,
+        #[OA\Property]
+        public ?string $mark,
+        #[ListOf(BarsResource::class)]
+        public array $bars,
+        #[ListOf('string')]
+        public array $dates,
+        #[ListOf(PracticeResource::class)]
+        public array $practices,
     ) {}
 
     public static function of(Task $task): self

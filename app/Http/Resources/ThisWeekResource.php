@@ -18,15 +18,25 @@ final readonly class ThisWeekResource
      * @param  list<string>  $pieces
      */
     public function __construct(
-        #[OA\Property] public int $studentId,
-        #[OA\Property] public string $student,
-        #[OA\Property] public int $age,
-        #[OA\Property] public string $lessonOn,
-        #[OA\Property] public string $lessonTime,
-        #[OA\Property] public ?int $weekId,
-        #[ListOf(WeekDayResource::class)] public array $leaf,
-        #[ListOf('string')] public array $stuck,
-        #[ListOf('string')] public array $waiting,
-        #[ListOf('string')] public array $pieces,
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public int $age,
+        #[OA\Property]
+        public string $lessonOn,
+        #[OA\Property]
+        public string $lessonTime,
+        #[OA\Property]
+        public ?int $weekId,
+        #[ListOf(WeekDayResource::class)]
+        public array $leaf,
+        #[ListOf('string')]
+        public array $stuck,
+        #[ListOf('string')]
+        public array $waiting,
+        #[ListOf('string')]
+        public array $pieces,
     ) {}
 }

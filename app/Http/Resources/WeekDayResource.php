@@ -15,10 +15,15 @@ final readonly class WeekDayResource
      * @param  list<int>  $taskIds
      */
     public function __construct(
-        #[OA\Property] public string $date,
-        #[OA\Property] public float $minutes,
-        #[OA\Property] public float $planned,
-        #[OA\Property] public float $practised,
-        #[ListOf('integer')] public array $taskIds,
+        #[OA\Property]
+        public string $date,
+        #[OA\Property]
+        public float $minutes,
+        #[OA\Property]
+        public float $planned,
+        #[OA\Property]
+        public float $practised,
+        #[ListOf('integer')]
+        public array $taskIds,
     ) {}
 }

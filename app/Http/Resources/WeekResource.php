@@ -20,15 +20,24 @@ final readonly class WeekResource
      * @param  list<TaskResource>  $tasks
      */
     public function __construct(
-        #[OA\Property] public int $id,
-        #[OA\Property] public int $studentId,
-        #[OA\Property] public string $student,
-        #[OA\Property] public string $startsOn,
-        #[OA\Property] public string $endsOn,
-        #[OA\Property] public ?string $sentAt,
-        #[OA\Property] public int $mostNew,
-        #[ListOf(WeekDayResource::class)] public array $days,
-        #[ListOf(TaskResource::class)] public array $tasks,
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public string $startsOn,
+        #[OA\Property]
+        public string $endsOn,
+        #[OA\Property]
+        public ?string $sentAt,
+        #[OA\Property]
+        public int $mostNew,
+        #[ListOf(WeekDayResource::class)]
+        public array $days,
+        #[ListOf(TaskResource::class)]
+        public array $tasks,
     ) {}
 
     public static function of(Week $week, CarbonImmutable $today): self

@@ -132,6 +132,8 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
                         music={piece.music}
                         title={title}
                         scale={45}
+                        airy={lens === 'counts'}
+                        hideFingers={lens === 'fingers'}
                         lit={lit}
                         overlay={(places) => (
                             <>
@@ -201,8 +203,10 @@ function marksOf(report: Report, lens: Lens): NoteMark[] {
         .map((event) => ({
             id: event.id,
             hand: event.hand,
+            rest: event.kind === 'rest',
+            printed: lens === 'fingers' && event.finger_from === 'page',
             place: lens === 'counts' ? 'below' : 'above',
-            text: lens === 'counts' ? event.counts.join(' ') : event.fingers.map((finger) => finger ?? '?').join(' '),
+            texts: lens === 'counts' ? event.counts : [event.fingers.map((finger) => finger ?? '?').join(' ')],
         }));
 }
 

@@ -148,7 +148,6 @@ export function Plan() {
                 ))}
             </div>
             {left.length > 0 && (
-                // biome-ignore lint/a11y/noStaticElementInteractions: cards are moved by keys as well
                 <section
                     aria-label="Found no room"
                     className="sheet"

@@ -119,7 +119,7 @@ function Paper({ week, studio, pieces }: Props) {
                                     <Score
                                         music={piece.music}
                                         title={`${piece.title}, bars to practise`}
-                                        scale={26}
+                                        scale={36}
                                         lines="free"
                                         range={range}
                                     />

@@ -36,23 +36,27 @@ export function TaskCard({ task, taken, take, edit }: Props) {
                 {task.piece !== null && <HandMark hand={task.hand} />}
             </span>
             {task.piece !== null && <span style={{ display: 'block', fontSize: '0.82rem' }}>{task.piece}</span>}
-            <span className="faint" style={{ display: 'block', fontSize: '0.8rem' }}>
-                {[
-                    task.kind === 'stage' && task.bars.length > 3 ? '' : barsWords(task.bars),
-                    task.repetitions > 1 ? `× ${task.repetitions}` : '',
-                    task.tempo === null ? '' : `at ${task.tempo}`,
-                    minutes(task.minutes),
-                ]
-                    .filter(Boolean)
-                    .join(' · ')}
+            <span className="faint" style={{ display: 'block', fontSize: '0.78rem', lineHeight: 1.3 }}>
+                {detail(task)}
+                {task.practices.length > 0 && (
+                    <b
+                        title={`practised ${task.practices.length} of ${task.dates.length} days`}
+                        style={{ color: 'var(--leaf)' }}
+                    >
+                        {' '}
+                        ✓{task.practices.length}
+                    </b>
+                )}
             </span>
             {task.leftWhy !== null && <span style={{ display: 'block', fontSize: '0.8rem' }}>{task.leftWhy}</span>}
-            {task.practices.length > 0 && (
-                <span style={{ display: 'block', fontSize: '0.8rem' }}>
-                    <span aria-hidden="true">✓</span>{' '}
-                    {task.practices.length === 1 ? 'practised once' : `practised ${task.practices.length} times`}
-                </span>
-            )}
         </button>
     );
+}
+
+/** `bars 1–4 ×3 at 60, 2 min` */
+function detail(task: Task): string {
+    const bars = task.bars.length > 3 ? '' : barsWords(task.bars);
+    const times = task.repetitions > 1 ? `×${task.repetitions}` : '';
+    const tempo = task.tempo === null ? '' : `at ${task.tempo}`;
+    return [[bars, times, tempo].filter(Boolean).join(' '), minutes(task.minutes)].filter(Boolean).join(', ');
 }

@@ -34,6 +34,7 @@ export function Leaf({ days, today, size = 96 }: { days: Day[]; today?: string |
     return (
         <svg viewBox="0 0 100 100" width={size} height={size} role="img" aria-label={label}>
             <title>{label}</title>
+            <circle cx={CENTRE} cy={CENTRE} r={OUTER + 1} fill="var(--leaf-soft)" opacity="0.45" />
             {days.map((day, i) => {
                 const [from, to] = [i / days.length, (i + 1) / days.length];
                 const full = filled(day);

@@ -87,7 +87,7 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
             className="sheet"
             style={{
                 display: 'grid',
-                gridTemplateColumns: '9.5rem 84px minmax(0, 1.1fr) minmax(0, 1.3fr) auto',
+                gridTemplateColumns: '9.5rem 84px minmax(0, 1.1fr) minmax(0, 1.2fr) 14rem',
                 gap: '1.1rem',
                 alignItems: 'center',
                 padding: '0.7rem 1rem',
@@ -111,7 +111,9 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                     {row.age} years{row.pieces.length > 0 && ` · ${row.pieces.join(', ')}`}
                 </Text>
                 <Text size="sm">
-                    {planned > 0 ? `${days} days, ${minutes(practised)} of ${minutes(planned)}` : 'nothing planned'}
+                    {planned > 0
+                        ? `${days === 1 ? '1 day' : `${days} days`}, ${minutes(practised)} of ${minutes(planned)}`
+                        : 'nothing planned'}
                 </Text>
             </div>
             <Stack gap={4} align="flex-start">
@@ -131,7 +133,7 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                     </Text>
                 )}
             </Stack>
-            <Group gap="xs" wrap="nowrap">
+            <Group gap="xs" wrap="nowrap" justify="flex-end">
                 {row.weekId === null ? (
                     <Button variant="default" onClick={propose} aria-label={`Plan a week for ${row.student}`}>
                         Plan

@@ -9,6 +9,10 @@ interface Props {
     title: string;
     scale?: number;
     lines?: 'printed' | 'free';
+    /** Room between the staves for words. */
+    airy?: boolean;
+    /** The layer over the music shows the fingers instead. */
+    hideFingers?: boolean;
     range?: [number, number] | null;
     /** Ids of notes to light, and the colour of the hand. */
     lit?: ReadonlyMap<string, 'yes' | 'left'>;
@@ -24,6 +28,8 @@ export function Score({
     title,
     scale = 42,
     lines = 'printed',
+    airy = false,
+    hideFingers = false,
     range = null,
     lit = NOTHING_LIT,
     overlay,
@@ -40,7 +46,7 @@ export function Score({
         if (paper === 0) return;
         let stale = false;
         const bars: [number, number] | null = first === null || last === null ? null : [first, last];
-        engrave({ music, width: paper, scale, lines, range: bars }).then(
+        engrave({ music, width: paper, scale, lines, airy, range: bars }).then(
             (drawn) => {
                 if (!stale) {
                     setSvg(drawn);
@@ -54,7 +60,7 @@ export function Score({
         return () => {
             stale = true;
         };
-    }, [music, paper, scale, lines, first, last]);
+    }, [music, paper, scale, lines, airy, first, last]);
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
     useEffect(() => {
@@ -70,7 +76,7 @@ export function Score({
     }, [lit, svg]);
 
     return (
-        <div ref={sizeRef} className="score">
+        <div ref={sizeRef} className="score" data-fingers={hideFingers ? 'hidden' : 'shown'}>
             {error !== null && <p role="alert">The music could not be engraved: {error}.</p>}
             {svg === null && error === null && <Waiting what="Engraving…" />}
             {svg !== null && (

@@ -9,6 +9,8 @@ export interface Order {
     scale: number;
     /** Keep the printed lines, or break where there is room. */
     lines: 'printed' | 'free';
+    /** Room between the staves for words. */
+    airy: boolean;
     /** Indices of the first and last measure; null for all. */
     range: [number, number] | null;
 }
@@ -31,14 +33,16 @@ function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): st
         breaks: order.lines === 'printed' ? 'encoded' : 'auto',
         header: 'none',
         footer: 'none',
-        svgViewBox: true,
+        smuflTextFont: 'embedded',
         svgRemoveXlink: true,
         pageMarginTop: 40,
-        pageMarginBottom: 40,
+        pageMarginBottom: 20,
+        minLastJustification: 0.4,
+        spacingLinear: order.airy ? 0.4 : 0.25,
         pageMarginLeft: 20,
         pageMarginRight: 20,
         spacingSystem: 10,
-        spacingStaff: 10,
+        spacingStaff: order.airy ? 18 : 10,
         mnumInterval: 1,
     });
     toolkit.select(order.range === null ? {} : { measureRange: `${order.range[0] + 1}-${order.range[1] + 1}` });

@@ -1,0 +1,119 @@
+#!/usr/bin/env node
+// Takes the pictures of docs/screenshots from a running demo studio: node bin/screenshots.mjs http://127.0.0.1:8000 [name …]
+import { execFileSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const [base = 'http://127.0.0.1:8000', ...wanted] = process.argv.slice(2);
+const folder = process.env.SHOTS ?? 'docs/screenshots';
+mkdirSync(folder, { recursive: true });
+const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
+const home = told.match(/\/home\/\w+/)?.[0];
+
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+const page = await desk.newPage();
+const hand = await phone.newPage();
+for (const one of [page, hand]) {
+    one.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()));
+    one.on('pageerror', (error) => console.error('page error:', error.message));
+}
+
+const settle = async (on) => {
+    await on.waitForLoadState('networkidle');
+    await on.waitForFunction(() => !/Engraving…|Fetching|Looking|Reading the page/.test(document.body.innerText));
+    await on.waitForTimeout(400);
+};
+const shot = async (on, name) => {
+    await settle(on);
+    await on.screenshot({ path: `${folder}/${name}.png` });
+    console.log(name);
+};
+
+await page.goto(`${base}/sign-in`);
+const views = {
+    'sign-in': async () => shot(page, 'sign-in'),
+    'this-week': async () => {
+        await page.goto(base);
+        await shot(page, 'this-week');
+    },
+    student: async () => {
+        await page.goto(`${base}/students`);
+        await page.getByRole('link', { name: 'Theo B.' }).click();
+        await shot(page, 'student');
+    },
+    books: async () => {
+        await page.goto(`${base}/books`);
+        await shot(page, 'books');
+    },
+    entry: async () => {
+        await page.goto(`${base}/books`);
+        await page.getByRole('link', { name: 'Paper Boats' }).click();
+        await page.getByRole('link', { name: /Correct/ }).click();
+        await shot(page, 'entry');
+    },
+    ...Object.fromEntries(
+        [
+            ['look-over', 'l'],
+            ['notes', 'n'],
+            ['fingers', 'f'],
+            ['counts', 'c'],
+            ['hands', 'h'],
+            ['patterns', 'p'],
+        ].map(([lens, key]) => [
+            `desk-${lens}`,
+            async () => {
+                await page.goto(`${base}/books`);
+                await page.getByRole('link', { name: lens === 'fingers' ? 'The Ladder in the Barn' : 'Uphill on a Saturday' }).click();
+                await settle(page);
+                await page.keyboard.press(key);
+                await page.keyboard.press('j');
+                await shot(page, `desk-${lens}`);
+            },
+        ]),
+    ),
+    plan: async () => {
+        await page.goto(base);
+        await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
+        await shot(page, 'plan');
+    },
+    sheet: async () => {
+        await page.goto(base);
+        await page.getByRole('link', { name: 'Plan of Mina K.' }).click();
+        await page.getByRole('button', { name: 'Print' }).click();
+        await page.setViewportSize({ width: 900, height: 1200 });
+        await shot(page, 'sheet');
+        await page.setViewportSize({ width: 1280, height: 800 });
+    },
+    lesson: async () => {
+        await page.goto(base);
+        await page.getByRole('button', { name: 'Lesson of Theo B.' }).click();
+        await settle(page);
+        await page.keyboard.press('j');
+        await page.keyboard.press('ArrowRight');
+        await shot(page, 'lesson');
+    },
+    'home-phone': async () => {
+        await hand.goto(base + home);
+        await shot(hand, 'home-phone');
+    },
+    'home-task-phone': async () => {
+        await hand.goto(base + home);
+        await hand.getByRole('button', { name: /Tap and count|hand|name|fingers|Whole|ladder/i }).first().click();
+        await shot(hand, 'home-task-phone');
+    },
+};
+
+if (wanted.length === 0 || wanted.includes('sign-in')) await views['sign-in']();
+await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+await page.getByLabel(/^Password/).fill('nasturtium');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('heading', { name: 'This week' }).waitFor();
+for (const [name, view] of Object.entries(views)) {
+    if (name !== 'sign-in' && (wanted.length === 0 || wanted.includes(name))) await view();
+}
+await browser.close();

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Demo\DemoStudio;
+use App\Models\Lesson;
+use App\Models\Piece;
+use App\Models\Practice;
+use App\Models\Slip;
+use App\Models\Student;
+use App\Models\Task;
+use App\Models\Week;
+use Carbon\CarbonImmutable;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\Settings;
+
+test('the demo studio has its students, its pieces and four weeks that were lived', function (): void {
+    $today = CarbonImmutable::parse('2031-05-07');
+    $this->travelTo($today);
+    app(DemoStudio::class)->make($today);
+    app(DemoStudio::class)->make($today);
+    expect(Student::query()->count())->toBe(5)
+        ->and(Piece::query()->count())->toBe(12)
+        ->and(Week::query()->count())->toBe(20)
+        ->and(Lesson::query()->count())->toBe(15)
+        ->and(Practice::query()->count())->toBeGreaterThan(80)
+        ->and(Slip::query()->count())->toBeGreaterThan(3)
+        ->and(Task::query()->where('mark', 'pass')->count())->toBeGreaterThan(20)
+        ->and(Practice::query()->where('on_date', '>=', $today)->count())->toBe(0);
+    foreach (Piece::query()->get() as $piece) {
+        expect(Breakdown::of($piece->score(), new Settings())->checks)->toBe([], $piece->title);
+    }
+    $students = Student::query()->with(['weeks' => fn ($weeks) => $weeks->where('ends_on', '>=', $today)])->get();
+    expect($students->every(fn (Student $student): bool => $student->weeks->count() >= 1))->toBeTrue();
+});
+
+test('migrations run forward on a database with data and leave it there', function (): void {
+    app(DemoStudio::class)->make(CarbonImmutable::parse('2031-05-07'));
+    $before = Task::query()->count();
+    $this->artisan('migrate', ['--force' => true])->assertSuccessful();
+    expect(Task::query()->count())->toBe($before)->toBeGreaterThan(0);
+});

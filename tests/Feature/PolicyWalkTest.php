@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Routing\Route as RoutingRoute;
+use Illuminate\Support\Facades\Route;
+use Tests\Fixtures;
+
+/** @return list<RoutingRoute> every route of the API but the sign-in and the last resort */
+function api_routes(): array
+{
+    return array_values(array_filter(
+        Route::getRoutes()->getRoutes(),
+        fn (RoutingRoute $route): bool => str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{anything}')
+            && ! ($route->uri() === 'api/session' && in_array('POST', $route->methods(), true)),
+    ));
+}
+
+function filled_in(RoutingRoute $route, Fixtures $of): string
+{
+    return '/'.strtr($route->uri(), [
+        '{studio}' => $of->studio->id, '{student}' => $of->student->id, '{link}' => $of->link->id, '{learning}' => $of->learning->id,
+        '{stage}' => $of->learning->stages()->firstOrFail()->id, '{book}' => $of->book->id, '{page}' => $of->page->id, '{piece}' => $of->piece->id,
+        '{week}' => $of->week->id, '{lesson}' => $of->lesson->id, '{task}' => $of->task('Tap and count')->id, '{slip}' => $of->slip->id,
+        '{date}' => Fixtures::MONDAY,
+    ]);
+}
+
+test('every route of the API names its policy', function (): void {
+    foreach (api_routes() as $route) {
+        $policies = array_filter($route->gatherMiddleware(), fn ($middleware): bool => is_string($middleware) && str_starts_with($middleware, 'can:'));
+        expect($policies)->not->toBe([], implode('|', $route->methods()).' '.$route->uri());
+    }
+    expect(count(api_routes()))->toBeGreaterThan(40);
+});
+
+test('each route opens to its own teacher or family, and to nobody else', function (string $side): void {
+    $own = new Fixtures('north');
+    $other = new Fixtures('south');
+    foreach (api_routes() as $route) {
+        $home = str_starts_with($route->uri(), 'api/home');
+        if ($home !== ($side === 'home')) {
+            continue;
+        }
+        $method = $route->methods()[0];
+        $uri = filled_in($route, $own);
+        $at = "{$method} {$uri}";
+        $row = str_contains($route->uri(), '{');
+        $family = fn (Fixtures $of): array => ['Authorization' => "Bearer {$of->token}"];
+        $ask = function (?Fixtures $teacher, array $headers = []) use ($method, $uri): int {
+            app('auth')->forgetGuards();
+            $request = $teacher === null ? $this : $this->actingAs($teacher->teacher, 'web');
+            DB::beginTransaction();
+            $status = $request->json($method, $uri, [], $headers)->status();
+            DB::rollBack();
+            app('auth')->forgetGuards();
+
+            return $status;
+        };
+        expect($ask(null))->toBe(401, "{$at} as nobody");
+        if ($home) {
+            expect($ask(null, $family($own)))->toBeIn([200, 204, 422], "{$at} as the family")
+                ->and($ask(null, $family($other)))->toBeIn($row ? [404] : [200], "{$at} as another family")
+                ->and($ask($own))->toBe(401, "{$at} as the teacher");
+        } else {
+            expect($ask($own))->toBeIn([200, 204, 422], "{$at} as its teacher")
+                ->and($ask($other))->toBeIn($row ? [404] : [200, 204, 422], "{$at} as another teacher")
+                ->and($ask(null, $family($own)))->toBe(401, "{$at} as the family");
+        }
+    }
+})->with(['teacher', 'home']);
+
+test('lists and references stay within the studio', function (): void {
+    $own = new Fixtures('north');
+    $other = new Fixtures('south');
+    $this->actingAs($own->teacher);
+    foreach (['students', 'books', 'this-week'] as $list) {
+        expect($this->getJson("/api/{$list}")->json())->toHaveCount(1);
+    }
+    $this->postJson("/api/students/{$own->student->id}/learnings", ['pieceId' => $other->piece->id])->assertUnprocessable();
+    $this->postJson("/api/lessons/{$own->lesson->id}/slips", ['taskId' => $other->task('Tap and count')->id, 'kind' => 'dynamics', 'measure' => 0, 'hand' => null])->assertUnprocessable();
+    $this->getJson("/api/pieces/{$own->piece->id}/breakdown?student={$other->student->id}")->assertNotFound();
+    $this->putJson("/api/lessons/{$own->lesson->id}/marks/{$other->task('Tap and count')->id}", ['mark' => 'pass'])->assertNotFound();
+});

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Fixtures;
+
+test('a teacher signs in and out', function (): void {
+    $own = new Fixtures();
+    $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'secret-word'])
+        ->assertOk()->assertJsonPath('studio.name', 'north')->assertJsonPath('studio.today', Fixtures::MONDAY);
+    $this->assertAuthenticatedAs($own->teacher);
+    $this->deleteJson('/api/session')->assertNoContent();
+    $this->assertGuest();
+});
+
+test('a wrong password says so without saying which, and is throttled', function (): void {
+    new Fixtures();
+    for ($try = 1; $try <= 5; $try++) {
+        $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'wrong'])
+            ->assertUnprocessable()->assertJsonPath('errors.password.0', 'The e-mail address and the password do not go together. Check both and try again.');
+    }
+    $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'secret-word'])->assertTooManyRequests();
+});
+
+test('passwords and tokens are kept as hashes', function (): void {
+    $own = new Fixtures();
+    expect($own->teacher->getRawOriginal('password'))->not->toContain('secret-word')
+        ->and($own->link->token_hash)->not->toContain($own->token)->toHaveLength(64);
+});
+
+test('writing without the token of the page is refused', function (): void {
+    $own = new Fixtures();
+    $this->app['env'] = 'production';
+    $this->actingAs($own->teacher)->post('/api/books', ['title' => 'x', 'level' => ''], ['Accept' => 'application/json'])->assertStatus(419);
+});
+
+test('the settings of the studio are changed', function (): void {
+    $own = new Fixtures();
+    $change = ['name' => 'New name', 'words' => 'uk', 'paper' => 'letter', 'timezone' => 'Pacific/Auckland'];
+    $this->actingAs($own->teacher)->patchJson("/api/studios/{$own->studio->id}", $change)->assertOk()->assertJson($change);
+    $this->patchJson("/api/studios/{$own->studio->id}", ['timezone' => 'Nowhere'] + $change)->assertJsonValidationErrors('timezone');
+});
+
+test('today is the date where the studio is', function (): void {
+    $own = new Fixtures();
+    $own->studio->update(['timezone' => 'Pacific/Kiritimati']);
+    $this->actingAs($own->teacher)->getJson('/api/session')->assertJsonPath('studio.today', '2031-05-06');
+});

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Practice;
+use App\Models\Student;
+use App\Models\Task;
+use Tests\Fixtures;
+
+const NEW_STUDENT = [
+    'firstName' => 'Otto', 'initial' => 'V.', 'age' => 7, 'lessonWeekday' => 3, 'lessonTime' => '16:30', 'lessonMinutes' => 30,
+    'path' => 'sound', 'school' => 'phrase', 'landmarkLevel' => 2, 'counting' => 'units', 'countStyle' => 'bar', 'handSpan' => 6,
+    'practiceDays' => [['weekday' => 1, 'minutes' => 10], ['weekday' => 2, 'minutes' => 0]],
+];
+
+test('a student is added with days and ways, and changed', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $id = $this->postJson('/api/students', NEW_STUDENT)->assertOk()
+        ->assertJson(['name' => 'Otto V.', 'age' => 7, 'path' => 'sound', 'practiceDays' => [['weekday' => 1, 'minutes' => 10]]])->json('id');
+    $this->putJson("/api/students/{$id}", ['age' => 8, 'practiceDays' => []] + NEW_STUDENT)->assertOk()->assertJson(['age' => 8, 'practiceDays' => []]);
+});
+
+test('what cannot be is refused by its name', function (string $field, mixed $value): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher)->postJson('/api/students', [$field => $value] + NEW_STUDENT)->assertJsonValidationErrors($field);
+})->with([['firstName', ''], ['age', 2], ['lessonWeekday', 8], ['lessonTime', '25:00'], ['path', 'fast'], ['handSpan', 30]]);
+
+test('the page of a student has its flowers, stages and links', function (): void {
+    $own = new Fixtures();
+    $detail = $this->actingAs($own->teacher)->getJson("/api/students/{$own->student->id}")->assertOk()->json();
+    $stages = array_column($detail['learnings'][0]['stages'], 'name');
+    expect($stages)->toBe(['look over', 'tap and count', 'name the notes', 'fingers in the air', 'right hand', 'left hand', 'hands together', 'join lines', 'whole, slow', 'tempo ladder', 'finish'])
+        ->and($detail['learnings'][0]['petals'][2])->toBe(['name' => 'counts', 'passed' => 0, 'stages' => 1])
+        ->and($detail['learnings'][0]['stages'][4]['bars'][0]['label'])->toBe('bars 1–2')
+        ->and($detail['links'][0]['url'])->toBeNull();
+});
+
+test('a stage is ticked by hand; the last one signs the page off, and can be taken back', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    foreach ($own->learning->stages()->pluck('id') as $id) {
+        $this->patchJson("/api/stages/{$id}", ['passed' => true])->assertOk()->assertJsonPath('passedOn', Fixtures::MONDAY);
+    }
+    expect($own->learning->refresh()->state)->toBe('finished');
+    $this->patchJson("/api/stages/{$id}", ['passed' => false])->assertJsonPath('passedOn', null);
+    expect($own->learning->refresh()->state)->toBe('current')->and($own->learning->finished_on)->toBeNull();
+});
+
+test('opening a page twice opens it once', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    foreach ([1, 2] as $time) {
+        $this->postJson("/api/students/{$own->student->id}/learnings", ['pieceId' => $own->piece->id])->assertOk();
+    }
+    expect($own->student->learnings()->count())->toBe(1)->and($own->learning->stages()->count())->toBe(11);
+});
+
+test('a link is told once, works, and closes when it is withdrawn or over', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $url = $this->postJson("/api/students/{$own->student->id}/links", ['label' => 'Grandmother', 'expiresOn' => '2031-05-06'])->assertOk()->json('url');
+    $token = basename($url);
+    $day = function () use ($token): int {
+        app('auth')->forgetGuards();
+
+        return $this->getJson('/api/home/day', ['Authorization' => "Bearer {$token}"])->status();
+    };
+    expect($day())->toBe(200);
+    $this->travelTo('2031-05-07 08:00:00');
+    expect($day())->toBe(401);
+    $this->travelTo('2031-05-06 08:00:00');
+    expect($day())->toBe(200);
+    $id = $own->student->familyLinks()->where('label', 'Grandmother')->value('id');
+    $this->actingAs($own->teacher)->deleteJson("/api/links/{$id}")->assertNoContent();
+    expect($day())->toBe(401);
+});
+
+test('erasing a student takes everything of theirs', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher)->deleteJson("/api/students/{$own->student->id}")->assertNoContent();
+    expect(Student::query()->count() + Task::withTrashed()->count() + Practice::query()->count())->toBe(0)
+        ->and($own->piece->refresh()->exists)->toBeTrue();
+});

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Task;
+use Tests\Fixtures;
+
+/** @return list<array<string, mixed>> the tasks of a week as they are sent back */
+function as_sent(array $week): array
+{
+    return array_map(fn (array $task): array => [
+        'id' => $task['id'], 'kind' => $task['kind'], 'title' => $task['title'], 'instruction' => $task['instruction'],
+        'learningId' => $task['learningId'], 'hand' => $task['hand'], 'repetitions' => $task['repetitions'], 'tempo' => $task['tempo'],
+        'minutes' => $task['minutes'], 'starred' => $task['starred'], 'dates' => $task['dates'],
+    ], $week['tasks']);
+}
+
+function own_task(array $change = []): array
+{
+    return [...[
+        'id' => null, 'kind' => 'theory', 'title' => 'Circle every E', 'instruction' => '', 'learningId' => null, 'hand' => null,
+        'repetitions' => 1, 'tempo' => null, 'minutes' => 3, 'starred' => false, 'dates' => ['2031-05-08'],
+    ], ...$change];
+}
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->actingAs($this->own->teacher);
+    $this->week = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json();
+    $this->save = fn (array $tasks) => $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => $tasks]);
+});
+
+test('a week is proposed by the rules: within the minutes, prerequisites earlier, warm-up first', function (): void {
+    $days = array_column($this->week['days'], null, 'date');
+    $titles = array_column($this->week['tasks'], 'title', 'id');
+    $dates = array_column($this->week['tasks'], 'dates', 'title');
+    foreach ($days as $day) {
+        expect($day['planned'])->toBeLessThanOrEqual($day['minutes']);
+    }
+    expect($this->week)->toMatchArray(['startsOn' => '2031-05-05', 'endsOn' => '2031-05-12', 'sentAt' => null, 'mostNew' => 2])
+        ->and($days['2031-05-10']['minutes'])->toBe(0)
+        ->and($titles[$days['2031-05-05']['taskIds'][0]])->toBe('Warm-up')
+        ->and($dates['Look over'][0])->toBeLessThan($dates['Tap and count'][0])
+        ->and($dates['Name the notes'][0])->toBeLessThan($dates['Fingers in the air'][0]);
+});
+
+test('a slip of the lesson becomes a task on its bars, with the reason', function (): void {
+    $remedy = collect($this->week['tasks'])->firstWhere('kind', 'remedy');
+    expect($remedy)->toMatchArray(['title' => 'Rest skipped, long note cut short', 'instruction' => 'Tap these bars and count aloud.', 'why' => 'heard at the lesson, at bar 2', 'tempo' => 60, 'repetitions' => 3])
+        ->and($remedy['bars'][0])->toMatchArray(['first' => 1, 'last' => 2, 'label' => 'bars 2–3']);
+});
+
+test('a task is moved, changed, added and removed, and all of it undone', function (): void {
+    $before = as_sent($this->week);
+    $tap = array_search('Tap and count', array_column($before, 'title'), true);
+    $changed = $before;
+    $changed[$tap]['repetitions'] = 6;
+    $changed[$tap]['minutes'] = null;
+    $changed[$tap]['starred'] = true;
+    $remedy = array_search('remedy', array_column($before, 'kind'), true);
+    unset($changed[$remedy]);
+    $after = ($this->save)([...array_values($changed), own_task()])->assertOk()->json();
+    $tasks = collect($after['tasks']);
+    // 6 × (16 beats + 4 counted in at 60 = 20 s, + 4 s) = 144 s: two and a half minutes.
+    expect($tasks->firstWhere('title', 'Tap and count'))->toMatchArray(['repetitions' => 6, 'minutes' => 2.5, 'starred' => true])
+        ->and($tasks->firstWhere('title', 'Circle every E')['dates'])->toBe(['2031-05-08'])
+        ->and($tasks->where('kind', 'remedy'))->toHaveCount(0);
+    $undone = ($this->save)($before)->assertOk()->json();
+    expect(collect(as_sent($undone))->sortBy('id')->values()->all())->toBe(collect($before)->sortBy('id')->values()->all());
+});
+
+test('a change that breaks a rule is refused with day and reason, and nothing changes', function (array $task, string $says): void {
+    $stored = fn () => $this->getJson("/api/weeks/{$this->week['id']}")->json();
+    $before = $stored();
+    ($this->save)([...as_sent($this->week), own_task($task)])->assertUnprocessable()
+        ->assertJsonPath('errors', fn (array $errors): bool => str_contains(implode(' ', array_merge(...array_values($errors))), $says));
+    expect($stored())->toBe($before);
+})->with([
+    'too much for the day' => [['minutes' => 20], 'Thursday, Circle every E: The day has 15 min'],
+    'no practice day' => [['dates' => ['2031-05-10']], 'Saturday is no practice day'],
+    'another week' => [['dates' => ['2031-05-13']], 'not a day of this week'],
+    'no such kind' => [['kind' => 'party'], 'kind'],
+    'no title' => [['title' => ''], 'title'],
+]);
+
+test('a stage cannot be moved before what it waits for', function (): void {
+    $tasks = as_sent($this->week);
+    $tap = array_search('Tap and count', array_column($tasks, 'title'), true);
+    $tasks[$tap]['dates'] = ['2031-05-05'];
+    ($this->save)($tasks)->assertJsonPath('errors.tasks', fn (array $errors): bool => str_contains(implode(' ', $errors), 'Monday, Tap and count: It waits for another stage'));
+});
+
+test('bars of a piece can be given, and must be there', function (): void {
+    $on = ['kind' => 'stage', 'learningId' => $this->own->learning->id, 'first' => 1, 'last' => 2, 'tempo' => 60, 'minutes' => null, 'title' => 'The turn'];
+    $after = ($this->save)([...as_sent($this->week), own_task($on)])->assertOk()->json();
+    expect(collect($after['tasks'])->firstWhere('title', 'The turn')['bars'][0])->toMatchArray(['from' => '2.1', 'to' => '3.4', 'label' => 'bars 2–3']);
+    ($this->save)([...as_sent($this->week), own_task(['last' => 9] + $on)])->assertJsonPath('errors.tasks.0', "'The turn': the piece has no such bars; it has 4.");
+});
+
+test('a week that was sent stays as it is when it is proposed again', function (): void {
+    $this->putJson("/api/weeks/{$this->week['id']}/sent")->assertOk();
+    $ids = Task::query()->where('week_id', $this->week['id'])->pluck('id')->all();
+    $again = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->json();
+    expect(array_column($again['tasks'], 'id'))->toBe($ids);
+});
+
+test('the first screen shows the leaf, what is stuck and what waits', function (): void {
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/marks/{$this->own->task('Tap and count')->id}", ['mark' => 'again']);
+    $stage = $this->own->task('Tap and count')->stage_id;
+    foreach ([1, 2] as $earlier) {
+        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->week->id, 'stage_id' => $stage, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
+    }
+    $row = $this->getJson('/api/this-week')->assertOk()->json(0);
+    expect($row['stuck'])->toBe(['Blue Gate: tap and count, 3 lessons'])
+        ->and($row['waiting'])->toContain('the week is not sent yet')
+        ->and($row['leaf'])->toHaveCount(7)
+        ->and($row['pieces'])->toBe(['Blue Gate']);
+});

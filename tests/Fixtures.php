@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\OpenPiece;
+use App\Actions\ProposeWeek;
+use App\Actions\StorePiece;
+use App\Models\Book;
+use App\Models\FamilyLink;
+use App\Models\Learning;
+use App\Models\Lesson;
+use App\Models\Page;
+use App\Models\Piece;
+use App\Models\Slip;
+use App\Models\Student;
+use App\Models\Studio;
+use App\Models\Task;
+use App\Models\User;
+use App\Models\Week;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Carbon;
+
+/** A small studio in the database: one student on one piece, with a week that was sent and a lesson that hears it. */
+final class Fixtures
+{
+    public const TUNE = "title: Blue Gate\ntempo: 100\nR: @c4 q1 2 h3 | q3 4 h5\nL: @5=c3 w5 | w1\nR: q5 4 h3 | q3 2 h1\nL: w5 | w5\n";
+
+    /** A Monday, the day of the lesson. */
+    public const MONDAY = '2031-05-05';
+
+    public Studio $studio;
+
+    public User $teacher;
+
+    public Student $student;
+
+    public Book $book;
+
+    public Page $page;
+
+    public Piece $piece;
+
+    public Learning $learning;
+
+    public Week $week;
+
+    public Lesson $lesson;
+
+    public Slip $slip;
+
+    public FamilyLink $link;
+
+    public string $token;
+
+    public function __construct(string $name = 'north')
+    {
+        CarbonImmutable::setTestNow(self::MONDAY.' 10:00:00');
+        Carbon::setTestNow(self::MONDAY.' 10:00:00');
+        $this->studio = Studio::query()->create(['name' => $name]);
+        $this->teacher = User::query()->create(['studio_id' => $this->studio->id, 'name' => 'Teacher', 'email' => "{$name}@studio.example", 'password' => 'secret-word']);
+        $this->student = $this->student('Ida', 9);
+        $this->book = Book::query()->create(['studio_id' => $this->studio->id, 'title' => 'Made-up Book', 'level' => 'One']);
+        $this->page = Page::query()->create(['studio_id' => $this->studio->id, 'book_id' => $this->book->id, 'number' => 3]);
+        $this->piece = app(StorePiece::class)->fromShorthand($this->page, self::TUNE, '');
+        $this->token = "token-of-{$name}";
+        $this->link = FamilyLink::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'label' => 'Home', 'token_hash' => FamilyLink::hash($this->token)]);
+        $lastMonday = CarbonImmutable::parse(self::MONDAY)->subWeek();
+        $this->learning = app(OpenPiece::class)($this->student, $this->piece, $lastMonday);
+        $this->week = app(ProposeWeek::class)($this->student, $lastMonday);
+        $this->week->update(['sent_at' => $lastMonday]);
+        $this->lesson = Lesson::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'week_id' => $this->week->id, 'held_on' => self::MONDAY]);
+        $this->slip = Slip::query()->create(['studio_id' => $this->studio->id, 'lesson_id' => $this->lesson->id, 'task_id' => $this->task('Tap and count')->id, 'kind' => 'cut-short', 'measure' => 1, 'place' => 'bar 2']);
+    }
+
+    public function student(string $name, int $age): Student
+    {
+        $student = Student::query()->create([
+            'studio_id' => $this->studio->id, 'first_name' => $name, 'initial' => 'T', 'birth_year' => 2031 - $age,
+            'lesson_weekday' => 1, 'lesson_time' => '15:00', 'path' => 'beat', 'school' => 'landmark', 'counting' => 'numbers', 'count_style' => 'bar',
+        ])->refresh();
+        foreach ([1, 2, 3, 4, 5] as $weekday) {
+            $student->practiceDays()->create(['studio_id' => $this->studio->id, 'weekday' => $weekday, 'minutes' => 15]);
+        }
+
+        return $student;
+    }
+
+    public function task(string $title): Task
+    {
+        return Task::query()->where('week_id', $this->week->id)->where('title', $title)->firstOrFail();
+    }
+}
