@@ -22,7 +22,7 @@ final class OpenPiece
         return DB::transaction(function () use ($student, $piece, $today): Learning {
             $learning = Learning::query()->firstOrCreate(
                 ['student_id' => $student->id, 'piece_id' => $piece->id],
-                ['studio_id' => $student->studio_id, 'path' => $student->path, 'opened_on' => $today],
+                ['studio_id' => $student->studio_id, 'path' => $student->path, 'state' => 'current', 'opened_on' => $today],
             );
             if ($learning->wasRecentlyCreated) {
                 $this->stages($learning, $piece);

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Resources\WeekDayResource;
-use App\Models\Practice;
-use App\Models\Student;
 use App\Models\Task;
 use App\Models\TaskDay;
 use App\Models\Week;
@@ -25,25 +23,31 @@ final class WeekDays
     /** @return list<WeekDayResource> one for each day to the next lesson */
     public static function of(Week $week): array
     {
-        $days = [];
-        foreach (self::dates($week) as $date) {
-            $on = [];
-            $practised = 0;
-            foreach ($week->tasks as $task) {
-                foreach ($task->days as $day) {
-                    if ($day->on_date->toDateString() === $date) {
-                        $on[$day->position.'.'.$day->id] = $task;
-                    }
-                }
-                $practised += $task->practices->contains(static fn (Practice $practice): bool => $practice->on_date->toDateString() === $date) ? $task->half_minutes : 0;
+        $placed = [];
+        $planned = [];
+        $practised = [];
+        foreach ($week->tasks as $task) {
+            foreach ($task->days as $day) {
+                $date = $day->getRawOriginal('on_date');
+                $placed[$date][] = [$day->position, $day->id, $task->id];
+                $planned[$date] = ($planned[$date] ?? 0) + $task->half_minutes;
             }
-            ksort($on, SORT_NUMERIC);
+            foreach ($task->practices as $practice) {
+                $date = $practice->getRawOriginal('on_date');
+                $practised[$date] = ($practised[$date] ?? 0) + $task->half_minutes;
+            }
+        }
+        $minutes = $week->student->practiceDays->pluck('minutes', 'weekday');
+        $days = [];
+        foreach (self::dates($week) as $date => $weekday) {
+            $on = $placed[$date] ?? [];
+            sort($on);
             $days[] = new WeekDayResource(
                 $date,
-                self::minutesOn($week->student, $date),
-                array_sum(array_map(static fn (Task $task): int => $task->half_minutes, $on)) / 2,
-                $practised / 2,
-                array_values(array_map(static fn (Task $task): int => $task->id, $on)),
+                (int) $minutes->get($weekday, 0),
+                ($planned[$date] ?? 0) / 2,
+                ($practised[$date] ?? 0) / 2,
+                array_column($on, 2),
             );
         }
 
@@ -53,11 +57,11 @@ final class WeekDays
     /** @return list<PlanDay> the days with time to practise */
     public static function forPlanner(Week $week): array
     {
+        $minutes = $week->student->practiceDays->pluck('minutes', 'weekday');
         $days = [];
-        foreach (self::dates($week) as $date) {
-            $minutes = self::minutesOn($week->student, $date);
-            if ($minutes > 0) {
-                $days[] = new PlanDay($date, 2 * $minutes);
+        foreach (self::dates($week) as $date => $weekday) {
+            if ($minutes->get($weekday, 0) > 0) {
+                $days[] = new PlanDay($date, 2 * (int) $minutes->get($weekday));
             }
         }
 
@@ -110,21 +114,16 @@ final class WeekDays
         return $dates;
     }
 
-    /** @return list<string> from the lesson to the day before the next */
+    /** @return array<string, int> the weekday of each date, from the lesson to the day before the next */
     private static function dates(Week $week): array
     {
         $dates = [];
-        for ($day = $week->starts_on; $day->lessThan($week->ends_on); $day = $day->addDay()) {
-            $dates[] = $day->toDateString();
+        [$last, $weekday] = [$week->ends_on->toDateString(), $week->starts_on->dayOfWeekIso];
+        for ($day = $week->starts_on; ($date = $day->toDateString()) < $last; $day = $day->addDay()) {
+            $dates[$date] = $weekday;
+            $weekday = $weekday % 7 + 1;
         }
 
         return $dates;
-    }
-
-    private static function minutesOn(Student $student, string $date): int
-    {
-        $weekday = CarbonImmutable::parse($date)->dayOfWeekIso;
-
-        return $student->practiceDays->firstWhere('weekday', $weekday)->minutes ?? 0;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\BreakDown;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXmlReader;
@@ -11,8 +12,6 @@ use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\School;
-use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\InvalidScore;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -29,11 +28,11 @@ final class BreakdownCommand extends Command
 
     protected $description = 'Print the breakdown of a MusicXML file as one JSON document';
 
-    public function handle(): int
+    public function handle(BreakDown $breakDown): int
     {
         try {
             $score = MusicXmlReader::read($this->bytes());
-            $document = ReportDocument::of(Breakdown::of($score->piece, $this->settings(), $score->notRead));
+            $document = $breakDown($score->piece, $this->settings(), $score->notRead);
         } catch (BadInput|InvalidScore $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
 

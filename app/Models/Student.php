@@ -45,8 +45,8 @@ final class Student extends Model
 {
     protected $guarded = [];
 
-    /** How this student reads, counts and learns, for the core. */
-    public function settings(?KnownNotes $known = null): Settings
+    /** How this student reads, counts and learns a piece, for the core; notes of pieces opened before are known. */
+    public function settingsFor(Piece $piece): Settings
     {
         return new Settings(
             PathKind::from($this->path),
@@ -54,12 +54,12 @@ final class Student extends Model
             CountingSystem::from($this->counting),
             CountStyle::from($this->count_style),
             new Landmarks($this->landmark_level),
-            $known,
+            KnownNotes::of($this->notesMetBefore($piece)),
         );
     }
 
     /** @return list<string> clef:pitch of the notes on pieces opened before this one */
-    public function notesMetBefore(Piece $piece): array
+    private function notesMetBefore(Piece $piece): array
     {
         $opened = Learning::query()->where('student_id', $this->id)->where('piece_id', $piece->id)->value('opened_on');
         $names = Piece::query()->join('learnings', 'learnings.piece_id', '=', 'pieces.id')->where('learnings.student_id', $this->id)

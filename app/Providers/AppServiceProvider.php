@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -54,9 +55,11 @@ final class AppServiceProvider extends ServiceProvider
 
     private function limits(): void
     {
+        // Only tries that failed count, so that nobody is kept out for signing in often.
+        $failed = static fn (Response $response): bool => $response->getStatusCode() === 422;
         RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
+            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
+            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
         ]);
         RateLimiter::for('home', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
     }

@@ -71,7 +71,7 @@ test('what a file holds and the page does not is kept with the piece', function 
 test('a corrected piece is broken down again only where nothing was begun', function (): void {
     $own = new Fixtures();
     $fresh = $own->student('Uma', 10);
-    $this->actingAs($own->teacher)->postJson("/api/students/{$fresh->id}/learnings", ['pieceId' => $own->piece->id]);
+    $this->actingAs($own->teacher)->postJson("/api/students/{$fresh->id}/learnings", ['pieceId' => $own->piece->id])->assertOk()->assertJsonPath('state', 'current');
     $this->putJson("/api/pieces/{$own->piece->id}", ['label' => '', 'shorthand' => "title: Blue Gate\nR: @c4 w1 | w2\n"])->assertOk();
     expect($fresh->learnings()->firstOrFail()->stages()->count())->toBe(8)
         ->and($own->learning->stages()->count())->toBe(11);

@@ -34,6 +34,12 @@ test('writing without the token of the page is refused', function (): void {
     $this->actingAs($own->teacher)->post('/api/books', ['title' => 'x', 'level' => ''], ['Accept' => 'application/json'])->assertStatus(419);
 });
 
+test('a tick from home needs no token of the page: its link proves it', function (): void {
+    $own = new Fixtures();
+    $this->app['env'] = 'production';
+    $this->put("/api/home/tasks/{$own->task('Warm-up')->id}/practice", [], ['Accept' => 'application/json', 'Authorization' => "Bearer {$own->token}"])->assertStatus(422);
+});
+
 test('the settings of the studio are changed', function (): void {
     $own = new Fixtures();
     $change = ['name' => 'New name', 'words' => 'uk', 'paper' => 'letter', 'timezone' => 'Pacific/Auckland'];

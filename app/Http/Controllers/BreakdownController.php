@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\BreakDown;
 use App\Api\Get;
 use App\Http\CurrentStudio;
 use App\Http\Resources\BreakdownResource;
@@ -15,24 +16,21 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Nasturtium\Core\Formats\MusicXmlReader;
 use Nasturtium\Core\Performance\Playback;
-use Nasturtium\Core\Reading\KnownNotes;
-use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 
 /** What the core says of a piece, for a student where one is named. */
 final class BreakdownController
 {
     #[Get('/pieces/{piece}/breakdown', BreakdownResource::class)]
-    public function show(Request $request, Piece $piece, CurrentStudio $studio): JsonResponse
+    public function show(Request $request, Piece $piece, CurrentStudio $studio, BreakDown $breakDown): JsonResponse
     {
         $student = $request->filled('student') ? Student::query()->where('studio_id', $studio->get()->id)->findOrFail($request->integer('student')) : null;
         $score = MusicXmlReader::read($piece->music);
-        $settings = $student === null ? new Settings() : $student->settings(KnownNotes::of($student->notesMetBefore($piece)));
+        $settings = $student === null ? new Settings() : $student->settingsFor($piece);
 
         return new JsonResponse(new BreakdownResource(
             PieceResource::of($piece->load('page.book')),
-            ReportDocument::of(Breakdown::of($score->piece, $settings)),
+            $breakDown($score->piece, $settings),
             PlaybackResource::of(Playback::whole($score->piece)),
         ));
     }

@@ -1,15 +1,16 @@
-import { Anchor, Button, Group, Menu, Modal, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Group, Menu, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, ask } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 
 type Book = Api['BookResource'];
 type Page = Api['PageResource'];
 
-interface Dialog {
+interface Asked {
     title: string;
     what: 'book' | 'page' | 'remove';
     method: string;
@@ -18,7 +19,7 @@ interface Dialog {
 }
 
 export function Books() {
-    const [dialog, setDialog] = useState<Dialog | null>(null);
+    const [dialog, setDialog] = useState<Asked | null>(null);
     const books = useQuery({ queryKey: ['books'], queryFn: () => ask<Book[]>('GET', '/books') });
     const addBook = () =>
         setDialog({
@@ -62,7 +63,7 @@ export function Books() {
 }
 
 /** A book as a vine with its pages in order. */
-function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Dialog) => void }) {
+function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked) => void }) {
     const next = Math.max(0, ...book.pages.map((page) => page.number)) + 1;
     return (
         <section className="sheet" aria-label={book.title}>
@@ -142,7 +143,7 @@ function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Dialog) => vo
     );
 }
 
-function PageRow({ page, open }: { page: Page; open: (dialog: Dialog) => void }) {
+function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) {
     return (
         <li style={{ position: 'relative', padding: '0.35rem 0 0.35rem 1.9rem' }}>
             <span
@@ -234,7 +235,7 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Dialog) => void })
     );
 }
 
-function BookDialog({ dialog, close }: { dialog: Dialog; close: () => void }) {
+function BookDialog({ dialog, close }: { dialog: Asked; close: () => void }) {
     const client = useQueryClient();
     const [draft, setDraft] = useState(dialog.start);
     const save = useMutation({
@@ -257,7 +258,7 @@ function BookDialog({ dialog, close }: { dialog: Dialog; close: () => void }) {
         />
     );
     return (
-        <Modal opened onClose={close} title={dialog.title} closeButtonProps={{ 'aria-label': 'Close' }}>
+        <Dialog opened onClose={close} title={dialog.title}>
             <Stack component="form" onSubmit={submit}>
                 {dialog.what === 'book' && (
                     <>
@@ -299,6 +300,6 @@ function BookDialog({ dialog, close }: { dialog: Dialog; close: () => void }) {
                     </Button>
                 </Group>
             </Stack>
-        </Modal>
+        </Dialog>
     );
 }

@@ -39,8 +39,8 @@ export function useHome(token: string) {
                 await ask('PUT', `/home/tasks/${taskId}/practice`, tick, token);
                 return true;
             } catch (error) {
-                if (error instanceof ApiError && error.status >= 400 && error.status < 500 && error.status !== 429)
-                    return false;
+                // Only these are answers to the tick itself; anything else may be different when it is sent again.
+                if (error instanceof ApiError && [404, 422].includes(error.status)) return false;
                 throw error;
             }
         });

@@ -1,7 +1,8 @@
-import { Anchor, Badge, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { Anchor, Badge, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Task, Week } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -173,12 +174,7 @@ export function Plan() {
                     </div>
                 </section>
             )}
-            <Modal
-                opened={dialog === 'change' && task !== null}
-                onClose={() => setDialog(null)}
-                title={task?.title}
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            <Dialog opened={dialog === 'change' && task !== null} onClose={() => setDialog(null)} title={task?.title}>
                 {task !== null && (
                     <TaskForm
                         task={task}
@@ -192,20 +188,15 @@ export function Plan() {
                         }
                     />
                 )}
-            </Modal>
-            <Modal
-                opened={dialog === 'add'}
-                onClose={() => setDialog(null)}
-                title="A task of your own"
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            </Dialog>
+            <Dialog opened={dialog === 'add'} onClose={() => setDialog(null)} title="A task of your own">
                 <AddTask
                     studentId={data.studentId}
                     days={open.map((day) => day.date)}
                     error={save.error}
                     add={(one) => apply(add(one), () => setDialog(null))}
                 />
-            </Modal>
+            </Dialog>
         </Stack>
     );
 }

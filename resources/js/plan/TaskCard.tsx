@@ -41,7 +41,7 @@ export function TaskCard({ task, taken, take, edit }: Props) {
                 {task.practices.length > 0 && (
                     <b
                         title={`practised ${task.practices.length} of ${task.dates.length} days`}
-                        style={{ color: 'var(--leaf)' }}
+                        style={{ color: 'var(--ink)' }}
                     >
                         {' '}
                         ✓{task.practices.length}

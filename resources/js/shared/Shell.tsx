@@ -1,18 +1,9 @@
-import {
-    Anchor,
-    Button,
-    Group,
-    Kbd,
-    Modal,
-    Table,
-    Text,
-    useComputedColorScheme,
-    useMantineColorScheme,
-} from '@mantine/core';
+import { Anchor, Button, Group, Kbd, Table, Text, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { type Api, ApiError, ask } from './api';
+import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { Trouble, Waiting } from './Notes';
 
@@ -123,12 +114,7 @@ function Rooms({ name }: { name: string }) {
             <main style={{ padding: '1rem 1.5rem 2rem' }}>
                 <Outlet />
             </main>
-            <Modal
-                opened={shown !== null}
-                onClose={() => setShown(null)}
-                title="Keys of this screen"
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Keys of this screen">
                 <Table>
                     <Table.Tbody>
                         {shown?.map((key) => (
@@ -141,7 +127,7 @@ function Rooms({ name }: { name: string }) {
                         ))}
                     </Table.Tbody>
                 </Table>
-            </Modal>
+            </Dialog>
         </>
     );
 }

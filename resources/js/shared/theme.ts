@@ -53,9 +53,9 @@ const teal: MantineColorsTuple = [
 export const theme = createTheme({
     colors: { ink, leaf, flower, teal, gray: ink },
     primaryColor: 'leaf',
-    primaryShade: { light: 6, dark: 4 },
+    primaryShade: 6,
     autoContrast: true,
-    luminanceThreshold: 0.32,
+    luminanceThreshold: 0.25,
     black: ink[8],
     fontFamily: "'Atkinson Hyperlegible', system-ui, sans-serif",
     headings: { fontFamily: "'Fraunces Variable', Georgia, serif", fontWeight: '600' },

@@ -1,8 +1,9 @@
-import { Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { type Api, ask, type Student, type Week } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayName } from '../shared/words';
@@ -89,12 +90,11 @@ export function StudentPage() {
                 ))}
             </div>
             <FamilyLinks studentId={id} links={links} />
-            <Modal
+            <Dialog
                 opened={dialog === 'edit'}
                 onClose={() => setDialog(null)}
                 title={`Change ${student.name}`}
                 size="lg"
-                closeButtonProps={{ 'aria-label': 'Close' }}
             >
                 <StudentForm
                     start={student}
@@ -103,21 +103,11 @@ export function StudentPage() {
                     error={save.error}
                     verb="Save"
                 />
-            </Modal>
-            <Modal
-                opened={dialog === 'open'}
-                onClose={() => setDialog(null)}
-                title="Open a page"
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            </Dialog>
+            <Dialog opened={dialog === 'open'} onClose={() => setDialog(null)} title="Open a page">
                 <OpenPage studentId={id} open={learnings.map((learning) => learning.pieceId)} done={fresh} />
-            </Modal>
-            <Modal
-                opened={dialog === 'erase'}
-                onClose={() => setDialog(null)}
-                title={`Erase ${student.name}?`}
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            </Dialog>
+            <Dialog opened={dialog === 'erase'} onClose={() => setDialog(null)} title={`Erase ${student.name}?`}>
                 <Text>All weeks, practice, marks and links of this student go. This cannot be taken back.</Text>
                 <Trouble error={erase.error} />
                 <Group mt="md">
@@ -128,7 +118,7 @@ export function StudentPage() {
                         Keep
                     </Button>
                 </Group>
-            </Modal>
+            </Dialog>
         </Stack>
     );
 }

@@ -1,8 +1,9 @@
-import { Anchor, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { Anchor, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ask, type Student } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { dayName, minutes } from '../shared/words';
@@ -68,13 +69,7 @@ export function Students() {
                     </li>
                 ))}
             </ul>
-            <Modal
-                opened={adding}
-                onClose={() => setAdding(false)}
-                title="A new student"
-                size="lg"
-                closeButtonProps={{ 'aria-label': 'Close' }}
-            >
+            <Dialog opened={adding} onClose={() => setAdding(false)} title="A new student" size="lg">
                 <StudentForm
                     start={NEW_STUDENT}
                     save={(draft) => add.mutate(draft)}
@@ -82,7 +77,7 @@ export function Students() {
                     error={add.error}
                     verb="Add"
                 />
-            </Modal>
+            </Dialog>
         </Stack>
     );
 }

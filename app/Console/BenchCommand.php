@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\BreakDown;
+use App\Demo\DemoStudio;
+use App\Models\Piece;
+use App\Models\User;
+use GuzzleHttp\Cookie\CookieJar;
+use Illuminate\Console\Command;
+use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Support\Facades\Http;
+use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Piece as Score;
+
+/** Measures the core by length, and the endpoints of a running demo studio against a bare route of the same server. */
+final class BenchCommand extends Command
+{
+    protected $signature = 'nasturtium:bench {--rounds=15 : how often each thing is measured} {--url= : the running application; its own address otherwise}';
+
+    protected $description = 'Measure the breakdown by length, and the endpoints against a bare route';
+
+    private const LENGTHS = [16, 160, 1600];
+
+    /** What a length may cost more than one ten times shorter. */
+    private const MOST_GROWTH = 12;
+
+    private const LINES = [
+        "R: q1234 | v1234 h5 | q5 e c d | w1\nL: w5 | h1 5 | q5 3 1 r | w5\n",
+        "R: h3 q2 1 | q5 4 3 r | v5432 h1 | h.3 qr\nL: q5 3 1 3 | h5 h3 | w1 | w(531)\n",
+        "R: @g4 q1 2 3 4 | h5 3 | q4 f+ 2 r | @c4 w5\nL: @5=g2 w5 | q5 1 5 1 | h3 1 | @5=c3 w5\n",
+    ];
+
+    public function handle(): int
+    {
+        $rounds = max(3, (int) $this->option('rounds'));
+        $this->line("The least of {$rounds} rounds, in milliseconds.");
+        $grows = $this->core($rounds);
+        $this->endpoints($rounds);
+
+        return $grows ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** @return bool whether the breakdown stays linear */
+    private function core(int $rounds): bool
+    {
+        $breakDown = new BreakDown();
+        $linear = true;
+        $before = null;
+        $this->line('');
+        $this->line(sprintf('%-10s %12s %10s %12s %10s', 'bars', 'breakdown', 'growth', 'read file', 'growth'));
+        foreach (self::LENGTHS as $bars) {
+            $score = $this->tune($bars);
+            $file = MusicXmlWriter::write($score);
+            $took = [
+                $this->least($rounds, static fn () => $breakDown($score, new Settings())),
+                $this->least($rounds, static fn () => MusicXmlReader::read($file)),
+            ];
+            $growth = $before === null ? ['', ''] : [sprintf('x%.1f', $took[0] / $before[0]), sprintf('x%.1f', $took[1] / $before[1])];
+            $linear = $linear && ($before === null || $took[0] / $before[0] <= self::MOST_GROWTH);
+            $this->line(sprintf('%-10d %12.1f %10s %12.1f %10s', $bars, $took[0], $growth[0], $took[1], $growth[1]));
+            $before = $took;
+        }
+        $this->line($linear ? 'The breakdown is linear: at most x'.self::MOST_GROWTH.' for ten times the bars.' : 'THE BREAKDOWN IS NOT LINEAR: more than x'.self::MOST_GROWTH.' for ten times the bars.');
+
+        return $linear;
+    }
+
+    private function tune(int $bars): Score
+    {
+        $text = "tempo: 96\nR: @c4 q1234 | v1234 h5 | q5 e c d | w1\nL: @5=c3 w5 | h1 5 | q5 3 1 r | w5\n";
+        for ($line = 1; $line < intdiv($bars, 4); $line++) {
+            $text .= self::LINES[$line % count(self::LINES)];
+        }
+
+        // The shorthand has a limit of its own, so the longest tune is the shorter one ten times over.
+        if ($bars <= 160) {
+            return Shorthand::read($text)->piece ?? throw new \LogicException('the tune cannot be read');
+        }
+        $part = MusicXmlWriter::write($this->tune(160));
+        $from = (int) strpos($part, '<measure');
+        $to = (int) strrpos($part, '</part>');
+        $measures = substr($part, $from, $to - $from);
+        $xml = substr($part, 0, $from).str_repeat($measures, intdiv($bars, 160)).substr($part, $to);
+
+        return MusicXmlReader::read((string) preg_replace('/ number="\d+"(?=[ >])(?=[^<]*>\s*<(?:attributes|note|direction|barline|print))/', '', $xml))->piece;
+    }
+
+    private function endpoints(int $rounds): void
+    {
+        $url = rtrim(is_string($this->option('url')) ? $this->option('url') : (string) config('app.url'), '/');
+        $this->line('');
+        try {
+            $client = $this->signedIn($url);
+        } catch (\Throwable $reason) {
+            $this->line("No endpoint was measured: {$url} does not answer with the demo studio ({$reason->getMessage()}). Start it with bin/start.");
+
+            return;
+        }
+        $piece = Piece::query()->where('studio_id', User::query()->where('email', DemoStudio::EMAIL)->value('studio_id'))->orderByDesc('measures')->firstOrFail();
+        $bare = $this->least($rounds, static fn () => $client->get("{$url}/up"));
+        $this->line(sprintf('%-28s %10s %8s', 'endpoint', 'ms', 'ratio'));
+        $this->line(sprintf('%-28s %10.1f %8s', 'a bare route (/up)', $bare, 'x1'));
+        foreach (['this week' => '/api/this-week', 'page desk' => "/api/pieces/{$piece->id}/breakdown"] as $name => $path) {
+            $took = $this->least($rounds, static fn () => $client->get($url.$path)->throw());
+            $this->line(sprintf('%-28s %10.1f %8s', $name, $took, sprintf('x%.1f', $took / $bare)));
+        }
+    }
+
+    private function signedIn(string $url): PendingRequest
+    {
+        $jar = new CookieJar();
+        $client = Http::withOptions(['cookies' => $jar])->acceptJson()->timeout(20);
+        $client->get($url)->throw();
+        $token = $jar->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
+        $client->withHeaders(['X-XSRF-TOKEN' => urldecode($token)])
+            ->post("{$url}/api/session", ['email' => DemoStudio::EMAIL, 'password' => DemoStudio::PASSWORD])->throw();
+
+        return $client;
+    }
+
+    /** @param \Closure(): mixed $work */
+    private function least(int $rounds, \Closure $work): float
+    {
+        $least = INF;
+        for ($round = 0; $round <= $rounds; $round++) {
+            $begun = hrtime(true);
+            $work();
+            $took = (hrtime(true) - $begun) / 1e6;
+            // The first round warms up.
+            $least = $round === 0 ? INF : min($least, $took);
+        }
+
+        return $least;
+    }
+}

@@ -1,0 +1,159 @@
+import { execFileSync } from 'node:child_process';
+import { engraved, expect, expectAccessible, listen, signIn, test } from './studio';
+
+function homeOfTheDemo(): string {
+    const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
+    return told.match(/\/home\/\w+/)?.[0] ?? '';
+}
+
+test('a wrong password is told on the form', async ({ page }) => {
+    await page.goto('/students');
+    await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+    await page.getByLabel(/^Password/).fill('not this');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('alert')).toContainText('do not go together');
+    await expect(page.getByLabel('E-mail')).toHaveValue('teacher@windowsill.example');
+    await expectAccessible(page);
+});
+
+test('every room of the teacher is accessible, by day and by night', async ({ page }) => {
+    test.setTimeout(120_000);
+    await signIn(page);
+    const open = {
+        'this week': async () => page.goto('/'),
+        'the students': async () => page.goto('/students'),
+        'the student': async () => {
+            await page.goto('/students');
+            await page.getByRole('link', { name: 'Ada R.' }).click();
+            await expect(page.getByRole('heading', { name: 'Ada R.' })).toBeVisible();
+        },
+        'the books': async () => page.goto('/books'),
+        'the studio': async () => page.goto('/studio'),
+        'the entry': async () => {
+            await page.goto('/books');
+            await page.getByRole('link', { name: 'Copper Kettle' }).click();
+            await page.getByRole('link', { name: /Correct/ }).click();
+            await engraved(page);
+        },
+        'the desk': async () => {
+            await page.goto('/books');
+            await page.getByRole('link', { name: 'Copper Kettle' }).click();
+            await engraved(page);
+            await page.keyboard.press('c');
+        },
+        'the plan': async () => {
+            await page.goto('/');
+            await page.getByRole('link', { name: 'Plan of Ada R.' }).click();
+            await expect(page.locator('[data-task]').first()).toBeVisible();
+        },
+        'the lesson': async () => {
+            await page.goto('/');
+            await page.getByRole('button', { name: 'Lesson of Ada R.' }).click();
+            await expect(page.getByRole('button', { name: /Finish/ })).toBeVisible();
+            await page.keyboard.press('j');
+        },
+    };
+    for (const scheme of ['light', 'dark'] as const) {
+        for (const [room, visit] of Object.entries(open)) {
+            await test.step(`${room}, ${scheme}`, async () => {
+                await page.evaluate((to) => localStorage.setItem('mantine-color-scheme-value', to), scheme);
+                await visit();
+                await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+                await expectAccessible(page);
+            });
+        }
+    }
+});
+
+test('the keys of a screen are listed on ?', async ({ page }) => {
+    await signIn(page);
+    await page.keyboard.press('?');
+    const list = page.getByRole('dialog', { name: 'Keys of this screen' });
+    await expect(list).toContainText('open the next lesson');
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await expect(list).toBeHidden();
+    await page.keyboard.press('n');
+    await expect(page.getByRole('button', { name: /Finish, and see next week/ })).toBeVisible();
+});
+
+test('a card is moved by keys, a broken rule is told, and all of it is undone', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Plan of Jonas W.' }).click();
+    await expect(page.locator('[data-task]').first()).toBeVisible();
+    const placed = () =>
+        page
+            .locator('[data-date] [data-task]')
+            .evaluateAll((cards) =>
+                cards.map(
+                    (card) =>
+                        `${card.getAttribute('data-task')} ${card.closest('[data-date]')?.getAttribute('data-date')}`,
+                ),
+            );
+    const before = await placed();
+    await page.keyboard.press('j');
+    await page.keyboard.press('x');
+    await expect.poll(placed).not.toEqual(before);
+    await page.keyboard.press('u');
+    await expect.poll(placed).toEqual(before);
+    await page.getByRole('button', { name: 'Add (a)' }).click();
+    await page.getByLabel('Title').fill('A long story');
+    await page.getByLabel('Minutes').fill('119');
+    await page.getByRole('checkbox').first().check();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('dialog').getByRole('alert')).toContainText('would need');
+    await page.keyboard.press('Escape');
+    expect(await placed()).toEqual(before);
+});
+
+test('the sheet of a week fits one page, with its bars engraved', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
+    await page.getByRole('button', { name: 'Print' }).click();
+    await engraved(page);
+    await page.waitForTimeout(800);
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+});
+
+test('a tick made offline is kept, and sent once when the connection is back', async ({ browser }) => {
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+    const home = await phone.newPage();
+    const errors: string[] = [];
+    listen(home, errors);
+    await home.goto(homeOfTheDemo());
+    const open = home.getByRole('button', { name: /min$/ });
+    await expect(home.getByRole('heading', { name: 'Hello Mina' })).toBeVisible();
+    await expectAccessible(home);
+    test.skip((await open.count()) === 0, 'a free day in the demo');
+    const name = (await open.first().locator('b').textContent()) ?? '';
+    await open.first().tap();
+    await expect(home.getByRole('button', { name: 'Done' })).toBeVisible();
+    await expectAccessible(home);
+    await phone.setOffline(true);
+    await home.getByRole('button', { name: 'Done' }).tap();
+    await expect(home.getByText('One tick is kept here')).toBeVisible();
+    await phone.setOffline(false);
+    await expect(home.getByText('One tick is kept here')).toBeHidden({ timeout: 20_000 });
+    await home.reload();
+    await expect(home.getByRole('button', { name: new RegExp(`${name}.*done`, 's') })).toBeVisible();
+    expect(errors).toEqual([]);
+    await phone.close();
+});
+
+test('a withdrawn or wrong link says so', async ({ page }) => {
+    await page.goto('/home/not-a-link');
+    await expect(page.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
+});
+
+test('a file that is no score is refused in words, and a good one is taken', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/books');
+    await page.getByRole('link', { name: 'Add a piece to page 8' }).click();
+    const choose = page.locator('input[type="file"]');
+    await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from('<html></html>') });
+    await expect(page.getByRole('alert')).toContainText('this is not MusicXML; it begins with <html>');
+    const music = await page.evaluate(async () => (await (await fetch('/api/pieces/1')).json()).music as string);
+    await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from(music) });
+    await expect(page.getByRole('heading', { name: 'Two Snails' })).toBeVisible();
+});

@@ -1,0 +1,42 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A test that fails on any error the page reports. */
+export const test = base.extend({
+    page: async ({ page }, use) => {
+        const errors: string[] = [];
+        listen(page, errors);
+        await use(page);
+        expect(errors).toEqual([]);
+    },
+});
+
+/** Gathers what a page complains of; a dropped connection and a refused answer are said on the screen, not here. */
+export function listen(page: Page, errors: string[]): void {
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+        const expected = /net::ERR_INTERNET_DISCONNECTED|status of (401|404|422)/.test(message.text());
+        if (message.type() === 'error' && !expected) errors.push(message.text());
+    });
+}
+
+export async function signIn(page: Page): Promise<void> {
+    await page.goto('/');
+    await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+    await page.getByLabel(/^Password/).fill('nasturtium');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+}
+
+/** Waits until every score on the screen is engraved. */
+export async function engraved(page: Page): Promise<void> {
+    await expect(page.locator('.score svg g.measure').first()).toBeVisible({ timeout: 20_000 });
+}
+
+export async function expectAccessible(page: Page): Promise<void> {
+    await page.waitForTimeout(300);
+    const found = await new AxeBuilder({ page }).exclude('.score svg').analyze();
+    expect(found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}
+
+export { expect };
