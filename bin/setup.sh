@@ -70,9 +70,15 @@ if [ "$(node_major)" -lt 20 ]; then
     PATH="$run/node/node_modules/.bin:$PATH"
 fi
 
+# What a stamp vouches for may have been deleted since.
+for made in vendor/autoload.php:composer node_modules/.package-lock.json:npm public/build/manifest.json:front-end resources/js/shared/api.generated.d.ts:api-types; do
+    [ -e "${made%%:*}" ] || rm -f "$run/stamps/${made##*:}"
+done
+
 # The packages that this machine's server for PHP packages leaves out are replaced in composer.json.
 step composer "$(hash_of composer.json)" composer update --no-interaction --no-progress
-step npm "$(hash_of package-lock.json)" npm ci --no-audit --no-fund
+# Not "npm ci": it refuses a lock file without the binaries for other platforms, which not every registry serves.
+step npm "$(hash_of package.json package-lock.json)" npm install --no-save --no-audit --no-fund
 step api-types "$(hash_tree app/Http routes package-lock.json)" bash -c 'php artisan nasturtium:api && npm run --silent types'
 step front-end "$(hash_tree resources vite.config.ts package-lock.json tsconfig.json)-$(cat "$run/stamps/api-types")" npm run build
 
@@ -101,7 +107,7 @@ start_database() {
         >"$run/log/$(basename "$folder").log" 2>&1 &
     database_pid=$!
     for _ in $(seq 1 150); do
-        mariadb-admin --no-defaults --socket="$socket" --user="$(id -un)" ping >/dev/null 2>&1 && break
+        kill -0 "$database_pid" 2>/dev/null && mariadb-admin --no-defaults --socket="$socket" --user="$(id -un)" ping >/dev/null 2>&1 && break
         kill -0 "$database_pid" 2>/dev/null || fail "the database did not start; see .run/log/$(basename "$folder").log"
         sleep 0.2
     done

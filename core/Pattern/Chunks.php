@@ -212,32 +212,28 @@ final class Chunks
     }
 
     /**
-     * @param  array<string, Chunk>  $found  by what it sounds like
+     * @param  array<string, non-empty-list<Chunk>>  $found  by what it sounds like
      * @param  array{string, Chunk}  $keyed
      */
     private function collect(array &$found, array $keyed): void
     {
-        [$key, $chunk] = $keyed;
-        $known = $found[$key] ?? null;
-        $found[$key] = $known === null ? $chunk : new Chunk(
-            $known->kind,
-            $known->first,
-            $known->last,
-            $known->from,
-            $known->to,
-            $known->beats,
-            [...$known->serves, ...$chunk->serves],
-        );
+        $found[$keyed[0]][] = $keyed[1];
     }
 
     /**
-     * @param  array<string, Chunk>  $found
-     * @return list<Chunk> without those in which nothing sounds
+     * @param  array<string, non-empty-list<Chunk>>  $found
+     * @return list<Chunk> each once with the places it serves, without those in which nothing sounds
      */
     private function listed(array $found): array
     {
         unset($found['']);
+        $listed = [];
+        foreach ($found as $same) {
+            $first = $same[0];
+            $places = array_map(static fn (Chunk $chunk): Place => $chunk->from, $same);
+            $listed[] = new Chunk($first->kind, $first->first, $first->last, $first->from, $first->to, $first->beats, $places);
+        }
 
-        return array_values($found);
+        return $listed;
     }
 }

@@ -13,7 +13,7 @@ final readonly class Fraction implements \Stringable
     public static function of(int $numerator, int $denominator = 1): self
     {
         if ($denominator === 1) {
-            return new self($numerator, 1);
+            return self::lowest($numerator, 1);
         }
         if ($denominator === 0) {
             throw new InvalidScore("{$numerator}/0 is not a number");
@@ -26,12 +26,24 @@ final readonly class Fraction implements \Stringable
             [$a, $b] = [$b, $a % $b];
         }
 
-        return new self(intdiv($numerator, $a), intdiv($denominator, $a));
+        return self::lowest(intdiv($numerator, $a), intdiv($denominator, $a));
+    }
+
+    /** The lengths and beats of a page are few, and the same again and again: each small one is made once. */
+    private static function lowest(int $numerator, int $denominator): self
+    {
+        /** @var array<int, array<int, self>> $kept */
+        static $kept = [];
+        if ($denominator > 32 || $numerator < 0 || $numerator > 256) {
+            return new self($numerator, $denominator);
+        }
+
+        return $kept[$denominator][$numerator] ??= new self($numerator, $denominator);
     }
 
     public static function zero(): self
     {
-        return new self(0, 1);
+        return self::lowest(0, 1);
     }
 
     public function plus(self $other): self
