@@ -150,7 +150,7 @@ final class MusicXmlReader
 
     private function hand(int $staff): Hand
     {
-        if ($this->staves < 2) {
+        if ($this->staves < 2 && $staff === 1) {
             return ($this->clefs[1] ?? Clef::Treble) === Clef::Bass ? Hand::Left : Hand::Right;
         }
 

@@ -167,24 +167,21 @@ function patterns(report: Report): Finding[] {
     );
     const group = (name: string, groups: number[][]) =>
         groups.map((bars) => found(name, `Bars ${listed(bars.map(String))}.`, [], bars));
+    const { bars, right, left } = report.equal;
+    // What is said once is not said again: both hands before one, the same before the shape.
     return [
         ...lines,
-        ...group('The same in both hands', report.equal.bars),
-        ...group('Right hand the same', report.equal.right.same),
-        ...group('Left hand the same', report.equal.left.same),
-        ...group(
-            'Right hand, same shape',
-            report.equal.right.shape.filter((bars) => !holds(report.equal.right.same, bars)),
-        ),
-        ...group(
-            'Left hand, same shape',
-            report.equal.left.shape.filter((bars) => !holds(report.equal.left.same, bars)),
-        ),
+        ...group('The same in both hands', bars),
+        ...group('Right hand the same', without(right.same, bars)),
+        ...group('Left hand the same', without(left.same, bars)),
+        ...group('Right hand, same shape', without(right.shape, [...bars, ...right.same])),
+        ...group('Left hand, same shape', without(left.shape, [...bars, ...left.same])),
     ];
 }
 
-function holds(groups: number[][], bars: number[]): boolean {
-    return groups.some((group) => group.join() === bars.join());
+function without(groups: number[][], said: number[][]): number[][] {
+    const known = new Set(said.map((bars) => bars.join()));
+    return groups.filter((bars) => !known.has(bars.join()));
 }
 
 const BY_LENS: Record<Lens, (report: Report) => Finding[]> = {

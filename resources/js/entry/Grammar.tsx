@@ -1,9 +1,16 @@
+import { useSession } from '../shared/Shell';
+
+const LENGTHS = {
+    us: 'whole, half, quarter, eighth, sixteenth',
+    uk: 'semibreve, minim, crotchet, quaver, semiquaver',
+};
+
 const ROWS: [string, string][] = [
     ['R:  L:', 'a printed line: the right hand, then the left'],
     ['@c4  @5=c3', 'where the hand lies: the thumb’s key, or finger 5’s'],
     ['1 2 3', 'notes with a printed finger'],
     ['c d e', 'notes without; the key under the hand, else the nearest'],
-    ['w h q v x', 'whole, half, quarter, eighth, sixteenth, until changed; h. is dotted'],
+    ['w h q v x', ''],
     ['r  /', 'a rest; a whole bar of rest'],
     ['f+  b-  fn', 'sharp, flat, natural until the bar line'],
     ["c'  c,  a^4", 'an octave up, down; finger 4 printed on A'],
@@ -13,6 +20,7 @@ const ROWS: [string, string][] = [
 
 /** The shorthand on one card. */
 export function Grammar() {
+    const words = useSession().data?.studio.words ?? 'us';
     return (
         <details className="sheet" style={{ padding: '0.6rem 0.9rem' }}>
             <summary style={{ cursor: 'pointer', fontWeight: 700 }}>The shorthand</summary>
@@ -31,7 +39,7 @@ export function Grammar() {
                             >
                                 {typed}
                             </th>
-                            <td>{means}</td>
+                            <td>{means || `${LENGTHS[words]}, until changed; h. is dotted`}</td>
                         </tr>
                     ))}
                 </tbody>
