@@ -16,6 +16,9 @@ final class WeekPlanner
     /** @var array<string, PlanTask> */
     private array $tasks = [];
 
+    /** @var array<string, true> ids that something waits for */
+    private array $waitedFor = [];
+
     /** @var array<string, int> half minutes left, by date */
     private array $room = [];
 
@@ -38,6 +41,7 @@ final class WeekPlanner
         foreach ($tasks as $task) {
             $this->tasks[$task->id] = $task;
             $this->placed[$task->id] = [];
+            $this->waitedFor += array_fill_keys($task->waitsFor, true);
         }
     }
 
@@ -146,8 +150,8 @@ final class WeekPlanner
         }
         $first = $this->placed[$task->id][0] ?? null;
         if ($first !== null) {
-            // Work keeps the day of its first meeting: what waits for it was placed by it.
-            return $date > $first || ! $task->kind->isWork();
+            // What is met first, or waited for, keeps the day of its first meeting; the rest of the week hangs on it.
+            return $date > $first || ! ($task->isNew || $task->waitsFor !== [] || isset($this->waitedFor[$task->id]));
         }
         if ($task->isNew && $this->met[$date] >= $this->mostNew) {
             return false;

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Counting\Counts;
+use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Fingering\FingerSearch;
+use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\EqualBars;
+use Nasturtium\Core\Pattern\LineLetters;
+use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Practice\PlanDay;
+use Nasturtium\Core\Practice\PlanTask;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\WeekPlanner;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Piece;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/*
+ * What holds for every valid page, on a hundred made by seeded chance.
+ */
+
+/** Rhythms that fill a bar, by meter: a length and how many of them. */
+const RHYTHMS = [
+    '4/4' => [['w'], ['h', 'h'], ['q', 'q', 'h'], ['q', 'q', 'q', 'q'], ['h.', 'q'], ['q.', 'v', 'h'], ['v', 'v', 'q', 'h']],
+    '3/4' => [['h.'], ['h', 'q'], ['q', 'q', 'q'], ['q', 'v', 'v', 'q'], ['q.', 'v', 'q']],
+    '2/4' => [['h'], ['q', 'q'], ['v', 'v', 'q'], ['q.', 'v']],
+    '6/8' => [['h.'], ['q.', 'q.'], ['q', 'v', 'q.'], ['v', 'v', 'v', 'q.']],
+];
+
+function random_line(Randomizer $chance, string $meter, int $bars, string $position): string
+{
+    $line = $position;
+    for ($bar = 0; $bar < $bars; $bar++) {
+        if ($chance->getInt(1, 8) === 1) {
+            $line .= ' /';
+
+            continue;
+        }
+        $rhythm = RHYTHMS[$meter][$chance->getInt(0, count(RHYTHMS[$meter]) - 1)];
+        foreach ($rhythm as $length) {
+            $tone = match ($chance->getInt(1, 12)) {
+                1 => 'r',
+                2 => '(13)',
+                3 => 'a',
+                4 => 'f+',
+                default => (string) $chance->getInt(1, 5),
+            };
+            $line .= " {$length}{$tone}";
+        }
+        $line .= ' |';
+    }
+
+    return $line;
+}
+
+function random_page(int $seed): Piece
+{
+    $chance = new Randomizer(new Mt19937($seed));
+    $meter = array_keys(RHYTHMS)[$chance->getInt(0, 3)];
+    $key = ['C', 'G', 'F', 'D', 'A minor'][$chance->getInt(0, 4)];
+    $text = "time: {$meter}\nkey: {$key}\ntempo: {$chance->getInt(60, 140)}\n";
+    foreach (range(1, $chance->getInt(1, 4)) as $line) {
+        $bars = $chance->getInt(2, 5);
+        $text .= 'R: '.random_line($chance, $meter, $bars, $line === 1 ? '@c4' : '')."\n";
+        $text .= 'L: '.random_line($chance, $meter, $bars, $line === 1 ? '@5=c3' : '')."\n";
+    }
+    $read = Shorthand::read($text);
+    expect($read->errors)->toBe([], $text);
+
+    return $read->piece ?? throw new LogicException('a page of rests');
+}
+
+dataset('pages', fn (): array => array_map(fn (int $seed): array => [$seed], range(1, 100)));
+
+test('every page: counts, fingers, chunks, play order and letters hold together', function (int $seed): void {
+    $piece = random_page($seed);
+
+    // The counts of a bar add up to its meter: every beat is said once by each hand.
+    $counts = Counts::of($piece);
+    foreach ($piece->measures as $measure) {
+        foreach (Hand::cases() as $hand) {
+            $said = preg_match_all('/\d+/', $counts->text($measure, $hand));
+            expect($said)->toBe($measure->meter->count, "bar {$measure->number} {$hand->value}");
+        }
+    }
+
+    // Every struck note has a finger from 1 to 5, rising along the hand.
+    foreach (Hand::cases() as $hand) {
+        $fingers = FingerSearch::for($piece, $hand)->fingers;
+        foreach ($piece->hand($hand) as $event) {
+            if ($event->isStruck()) {
+                $own = $fingers[$event->id];
+                $sorted = $own;
+                $hand === Hand::Right ? sort($sorted) : rsort($sorted);
+                expect($own)->toBe($sorted)->and(min($own))->toBeGreaterThanOrEqual(1)->and(max($own))->toBeLessThanOrEqual(5);
+            }
+        }
+    }
+
+    // Line chunks cover every bar in which something sounds, directly or as equals.
+    $chunks = new Chunks($piece);
+    $served = [];
+    foreach ($chunks->of(ChunkKind::Line) as $chunk) {
+        foreach ($chunk->serves as $place) {
+            $served[$place->measure] = true;
+        }
+    }
+    foreach ($piece->lines() as $line) {
+        $sounds = array_filter(range($line->from, $line->to), fn (int $i): bool => $piece->measures[$i]->firstSounding() !== null);
+        expect(isset($served[$piece->measures[$line->from]->number]))->toBe($sounds !== []);
+    }
+
+    // Groups of equal bars never overlap.
+    foreach ([EqualBars::both($piece), ...array_values(EqualBars::of($piece, Hand::Right)), ...array_values(EqualBars::of($piece, Hand::Left))] as $groups) {
+        $all = array_merge([], ...$groups);
+        expect(array_unique($all))->toHaveCount(count($all));
+    }
+
+    // One letter a line, from A on; without repeats, what is played is what is written.
+    expect(LineLetters::of($piece))->toHaveCount(count($piece->lines()))
+        ->and(LineLetters::of($piece)[0])->toBe('A')
+        ->and(PlayOrder::of($piece))->toBe(array_keys($piece->measures));
+})->with('pages');
+
+test('every page: written out and read in again, it is the same file', function (int $seed): void {
+    $piece = random_page($seed);
+    if (! $piece->plays(Hand::Right) && ! $piece->plays(Hand::Left)) {
+        $this->markTestSkipped('a page of rests');
+    }
+    $xml = MusicXmlWriter::write($piece);
+    expect(MusicXmlWriter::write(MusicXmlReader::read($xml)->piece))->toBe($xml);
+})->with('pages');
+
+test('every page: what sounds lies within its length, in time', function (int $seed): void {
+    $piece = random_page($seed);
+    $playback = Playback::whole($piece);
+    foreach ($playback->sounds as $sound) {
+        expect($sound['at']->compare(Fraction::zero()))->toBeGreaterThanOrEqual(0)
+            ->and($sound['at']->plus($sound['beats'])->compare($playback->beats))->toBeLessThanOrEqual(0)
+            ->and($sound['keys'])->not->toBe([]);
+    }
+    expect($playback->bars)->toHaveCount(count($piece->measures));
+})->with('pages');
+
+test('every week: the proposal breaks no rule and loses no task', function (int $seed): void {
+    $chance = new Randomizer(new Mt19937($seed));
+    $days = [];
+    foreach (range(1, $chance->getInt(1, 7)) as $day) {
+        $days[] = new PlanDay("2031-05-0{$day}", 2 * $chance->getInt(5, 30));
+    }
+    $kinds = TaskKind::cases();
+    $tasks = [];
+    foreach (range(1, $chance->getInt(1, 14)) as $number) {
+        $waits = $number > 2 && $chance->getInt(1, 3) === 1 ? ['t'.($number - 1)] : [];
+        $tasks[] = new PlanTask(
+            "t{$number}",
+            $kinds[$chance->getInt(0, count($kinds) - 1)],
+            $chance->getInt(2, 16),
+            $waits,
+            $chance->getInt(0, 1) === 1,
+            $chance->getInt(1, 5) === 1,
+            $chance->getInt(0, 60),
+        );
+    }
+    $mostNew = $chance->getInt(1, 3);
+    $plan = WeekPlanner::propose($days, $tasks, $mostNew);
+    $dates = array_fill_keys(array_column($tasks, 'id'), []);
+    foreach ($plan->days as $date => $ids) {
+        foreach ($ids as $id) {
+            $dates[$id][] = $date;
+        }
+    }
+    expect(WeekPlanner::broken($days, $tasks, $dates, $mostNew))->toBe([]);
+    foreach ($dates as $id => $on) {
+        expect($on === [])->toBe(isset($plan->left[$id]), "{$id} is placed or left with a reason");
+    }
+})->with('pages');
