@@ -47,3 +47,22 @@ function each_event(array $report, string $field, string $hand = 'R'): array
         array_filter($report['events'], static fn (array $event): bool => $event['hand'] === $hand),
     ));
 }
+
+/** @return list<string> `place pitches | staff | fingers | move | counts` of a hand */
+function worked_out(array $report, string $hand): array
+{
+    $rows = [];
+    foreach ($report['events'] as $event) {
+        if ($event['hand'] === $hand) {
+            $rows[] = implode(' | ', [
+                $event['place'].' '.(implode('+', $event['pitches']) ?: 'rest'),
+                implode('+', $event['staff']) ?: '-',
+                implode('+', $event['fingers']) ?: '-',
+                $event['move'] ?? '-',
+                implode(' ', $event['counts']),
+            ]);
+        }
+    }
+
+    return $rows;
+}

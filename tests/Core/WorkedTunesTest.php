@@ -9,25 +9,6 @@ use Nasturtium\Core\Report\Settings;
  * Whole tunes, worked out by hand from the handbook: every note with its place, staff place, finger, move and counts.
  */
 
-/** @return list<string> `place pitches | staff | fingers | move | counts` of a hand */
-function worked_out(array $report, string $hand): array
-{
-    $rows = [];
-    foreach ($report['events'] as $event) {
-        if ($event['hand'] === $hand) {
-            $rows[] = implode(' | ', [
-                $event['place'].' '.(implode('+', $event['pitches']) ?: 'rest'),
-                implode('+', $event['staff']) ?: '-',
-                implode('+', $event['fingers']) ?: '-',
-                $event['move'] ?? '-',
-                implode(' ', $event['counts']),
-            ]);
-        }
-    }
-
-    return $rows;
-}
-
 describe('hands that take turns', function (): void {
     beforeEach(function (): void {
         $this->report = broken_down(<<<'TUNE'

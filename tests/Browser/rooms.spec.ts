@@ -1,0 +1,188 @@
+import { execFileSync } from 'node:child_process';
+import { engraved, expect, listen, signIn, test } from './studio';
+
+test('a book and its pages are added, changed and removed', async ({ page }) => {
+    await signIn(page);
+    await page.keyboard.press('3');
+    await expect(page.getByRole('heading', { name: 'Books' })).toBeVisible();
+    await page.keyboard.press('a');
+    await page.getByLabel('Title').fill('Gravel and Moss');
+    await page.getByLabel('Level').fill('Trial');
+    await page.getByRole('button', { name: 'Save' }).click();
+    const book = page.getByRole('region', { name: 'Gravel and Moss' });
+    await expect(book).toContainText('No pages yet');
+    await book.getByRole('button', { name: 'Add a page' }).click();
+    await page.getByLabel('What is new on it').fill('slurs');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(book).toContainText('Page 1: slurs');
+    await book.getByRole('button', { name: 'Add a page' }).click();
+    await page.getByLabel('Page number').fill('1');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('alert')).toContainText('has a page 1 already');
+    await page.keyboard.press('Escape');
+    await book.getByRole('button', { name: 'More for Gravel and Moss' }).click();
+    await page.getByRole('menuitem', { name: 'Remove' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click();
+    await expect(book).toBeHidden();
+});
+
+test('a student is changed, a link opens and closes, and the student is erased', async ({ page, browser }) => {
+    await signIn(page);
+    await page.keyboard.press('2');
+    await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+    await page.keyboard.press('a');
+    await page.getByLabel('First name').fill('Bruno');
+    await page.getByLabel('Initial').fill('Q');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.getByRole('link', { name: 'Bruno Q.' }).click();
+    await expect(page.getByText('No page is open yet')).toBeVisible();
+    await page.keyboard.press('e');
+    await page.getByLabel('First name').fill('Benno');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('heading', { name: 'Benno Q.' })).toBeVisible();
+
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    const link = ((await page.locator('code').textContent()) ?? '').replace(/^https?:\/\/[^/]+/, '');
+    const family = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    const home = await family.newPage();
+    const errors: string[] = [];
+    listen(home, errors);
+    await home.goto(link);
+    await expect(home.getByText('No week has been sent yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Withdraw' }).click();
+    await expect(page.getByText('withdrawn')).toBeVisible();
+    await home.reload();
+    await expect(home.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
+    expect(errors).toEqual([]);
+    await family.close();
+
+    await page.getByRole('button', { name: 'Erase' }).click();
+    await page.getByRole('button', { name: 'Erase everything' }).click();
+    await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Benno Q.' })).toBeHidden();
+});
+
+test('a finding lights its notes, a bar tells what is in it, and a student’s reading is shown', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/books');
+    await page.getByRole('link', { name: 'Lantern Path' }).click();
+    await engraved(page);
+    const findings = page.getByRole('complementary');
+    await expect(findings).toContainText('Both hands in one clef');
+    await page.keyboard.press('n');
+    await findings.getByRole('button', { name: /^B4/ }).click();
+    await expect(page.locator('g.note[data-lit]')).toHaveCount(6);
+    await findings.getByRole('button', { name: /^B4/ }).click();
+    await expect(page.locator('g.note[data-lit]')).toHaveCount(0);
+    await page.locator('.score-bar').nth(1).click();
+    await expect(page.getByRole('region', { name: 'Bar 2' })).toContainText('D5');
+    await page.getByRole('combobox', { name: 'For which student' }).click();
+    await page.getByRole('option', { name: 'Ada R.' }).click();
+    await expect(findings).toContainText('treble line 1 is E');
+    await page.setViewportSize({ width: 1024, height: 768 });
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+});
+
+test('the notes light as they sound', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/books');
+    await page.getByRole('link', { name: 'The Gate' }).click();
+    await engraved(page);
+    await page.getByText('Count in', { exact: true }).last().click();
+    await page.getByRole('button', { name: 'Play', exact: true }).click();
+    await expect(page.locator('g.note[data-lit]').first()).toBeAttached({ timeout: 15_000 });
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.locator('g.note[data-lit]')).toHaveCount(0);
+});
+
+test('a card is dragged to another day', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Plan of Jonas W.' }).click();
+    await page.getByRole('button', { name: 'Add (a)' }).click();
+    await page.getByLabel('Title').fill('Listen to the ferry');
+    await page.getByLabel('Minutes').fill('1');
+    await page.getByRole('checkbox').first().check();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    const card = page.locator('[data-task]').filter({ hasText: 'Listen to the ferry' });
+    await expect(card).toHaveCount(1);
+    const from = await card.locator('xpath=ancestor::section').getAttribute('data-date');
+    const other = page.locator(`[data-date][data-free="no"]:not([data-date="${from}"])`).last();
+    await card.dragTo(other);
+    await expect(other).toContainText('Listen to the ferry');
+    await page.keyboard.press('u');
+    await expect(other).not.toContainText('Listen to the ferry');
+    await card.dblclick();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remove from the week' }).click();
+    await expect(card).toHaveCount(0);
+});
+
+test('a slip is noted by touch on a bar, and taken back', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Lesson of Theo B.' }).click();
+    await expect(page.getByRole('button', { name: /Finish/ })).toBeVisible();
+    await page.keyboard.press('j');
+    await engraved(page);
+    await page.locator('.score-bar').nth(2).click();
+    await page.getByRole('button', { name: /long leap missed/ }).click();
+    const slip = page.getByText('bar 3: long leap missed');
+    await expect(slip).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(slip).toBeHidden();
+    await page.keyboard.press('s');
+    const stop = page.getByRole('button', { name: /: stop$/ }).nth(1);
+    await expect(stop).toHaveAttribute('aria-pressed', 'true');
+    await page.keyboard.press('c');
+    await expect(stop).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('what was typed before can be begun again', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/books');
+    await page.getByRole('link', { name: 'Add a piece to page 4' }).click();
+    const typed = page.getByRole('textbox', { name: 'The piece in shorthand' });
+    await typed.fill('R: @c4 w1\nL: w');
+    await expect(page.getByText('The music grows here')).toBeHidden();
+    await page.reload();
+    await expect(page.getByText('This is what you had typed before.')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin again' }).click();
+    await expect(typed).toHaveValue(/^title: /);
+    await typed.fill('R: @c4 w1 w? 3');
+    const mistake = page.getByRole('button', { name: /Line 1, column 12/ });
+    await mistake.click();
+    expect(await typed.evaluate((area: HTMLTextAreaElement) => [area.selectionStart, area.selectionEnd])).toEqual([
+        11, 12,
+    ]);
+    await expect(page.getByRole('button', { name: /^Save/ })).toBeDisabled();
+});
+
+test('a tick is taken back on the phone', async ({ browser }) => {
+    const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+    const home = await phone.newPage();
+    await home.goto(told.match(/\/home\/\w+/)?.[0] ?? '');
+    await expect(home.getByRole('heading', { name: 'Hello Mina' })).toBeVisible();
+    const open = home.getByRole('button', { name: /min$/ });
+    test.skip((await open.count()) === 0, 'nothing is open today in the demo');
+    const count = await open.count();
+    await open.last().tap();
+    await home.getByRole('button', { name: 'Done' }).tap();
+    await expect(open).toHaveCount(count - 1);
+    await home.getByRole('button', { name: /done$/ }).last().tap();
+    await home.getByRole('button', { name: 'Take the tick back' }).tap();
+    await home.getByRole('button', { name: '← Today' }).tap();
+    await expect(open).toHaveCount(count);
+    await phone.close();
+});
+
+test('the night is kept, and signing out closes the rooms', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Night' }).click();
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
+    await page.getByRole('button', { name: 'Day' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByLabel('E-mail')).toBeVisible();
+    await page.goto('/books');
+    await expect(page.getByLabel('E-mail')).toBeVisible();
+});
