@@ -100,7 +100,7 @@ final readonly class Grip
         $span = max(1, $keys[$count - 1] - $keys[0]);
         $fingers = [];
         foreach ($keys as $i => $key) {
-            $ideal = 1 + intdiv(4 * ($key - $keys[0]) + intdiv($span, 2), $span);
+            $ideal = 1 + intdiv(4 * ($key - $keys[0]), $span);
             $fingers[] = $count > 5 ? null : max($i + 1, min(6 - $count + $i, $ideal, 5));
         }
 

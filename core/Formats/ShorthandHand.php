@@ -89,6 +89,11 @@ final class ShorthandHand
         }
         if ($sign === '|:') {
             $this->repeatNext = true;
+            $this->ending = [];
+        }
+        // A first ending goes on to its repeat sign; a later one has none, and ends with its bar.
+        if ($sign === '|' && ($this->ending[0] ?? 1) > 1) {
+            $this->ending = [];
         }
         if ($sign === '|' && $this->bars === []) {
             // The other hand's pickup: this hand waits.
