@@ -66,3 +66,18 @@ function worked_out(array $report, string $hand): array
 
     return $rows;
 }
+
+/** @return array<string, mixed> the report of a tune of the demo books */
+function demo_report(string $title, ?Settings $settings = null): array
+{
+    foreach (require __DIR__.'/../database/demo/books.php' as $book) {
+        foreach ($book['pages'] as [, , $tunes]) {
+            foreach ($tunes as $tune) {
+                if (str_contains($tune, "title: {$title}\n")) {
+                    return broken_down($tune, $settings);
+                }
+            }
+        }
+    }
+    throw new LogicException("there is no tune '{$title}'");
+}

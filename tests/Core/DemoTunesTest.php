@@ -362,21 +362,6 @@ const DEMO_TUNES = [
     ],
 ];
 
-/** @return array<string, mixed> the report of a tune of the demo books */
-function demo_report(string $title): array
-{
-    foreach (require __DIR__.'/../../database/demo/books.php' as $book) {
-        foreach ($book['pages'] as [, , $tunes]) {
-            foreach ($tunes as $tune) {
-                if (str_contains($tune, "title: {$title}\n")) {
-                    return broken_down($tune);
-                }
-            }
-        }
-    }
-    throw new LogicException("there is no tune '{$title}'");
-}
-
 dataset('demo tunes', fn (): array => array_map(fn (string $title): array => [$title], array_keys(DEMO_TUNES)));
 
 test('every note of a tune', function (string $title): void {
