@@ -50,7 +50,7 @@ for (const scheme of ['light', 'dark'] as const) {
             'the lesson': async () => {
                 await page.goto('/');
                 await page.getByRole('button', { name: 'Lesson of Ada R.' }).click();
-                await expect(page.getByRole('button', { name: /Finish/ })).toBeVisible();
+                await expect(page.getByRole('button', { name: /Finish, and see/ })).toBeVisible();
                 await page.keyboard.press('j');
             },
         };

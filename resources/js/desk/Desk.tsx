@@ -22,6 +22,8 @@ export function Desk() {
     const breakdown = useQuery({
         queryKey: ['breakdown', id, student],
         queryFn: () => ask<Breakdown>('GET', `/pieces/${id}/breakdown${student === null ? '' : `?student=${student}`}`),
+        // Another student's reading of the same page takes its place; the lens stays.
+        placeholderData: (before) => (before?.piece.id === id ? before : undefined),
     });
     const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
     if (breakdown.isPending) return <Waiting what="Reading the page…" />;

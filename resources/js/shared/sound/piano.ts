@@ -44,18 +44,21 @@ export async function play(plan: Schedule, listener: Listener, loop: boolean): P
         transport.schedule((time) => tick.triggerAttackRelease(accent ? 'C6' : 'G5', 0.03, time), at);
     }
     const sounding = new Map<string, 'yes' | 'left'>();
+    let stopped = false;
+    // What was drawn ahead may still come when the music has been stopped.
+    const show = () => listener.lit(new Map(stopped ? [] : sounding));
     for (const strike of plan.strikes) {
         transport.schedule((time) => {
             const names = strike.keys.map((key) => Tone.Frequency(key, 'midi').toNote());
             keys.triggerAttackRelease(names, strike.seconds * 0.96, time, 0.75);
             draw.schedule(() => {
                 sounding.set(strike.id, strike.hand === 'L' ? 'left' : 'yes');
-                listener.lit(new Map(sounding));
+                show();
             }, time);
             draw.schedule(
                 () => {
                     sounding.delete(strike.id);
-                    listener.lit(new Map(sounding));
+                    show();
                 },
                 time + strike.seconds * 0.98,
             );
@@ -65,6 +68,7 @@ export async function play(plan: Schedule, listener: Listener, loop: boolean): P
     transport.loopStart = 0;
     transport.loopEnd = plan.end;
     const stop = () => {
+        stopped = true;
         transport.stop();
         transport.cancel();
         draw.cancel();
