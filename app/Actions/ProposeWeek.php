@@ -53,7 +53,7 @@ final class ProposeWeek
     private function fill(Week $week, Student $student): void
     {
         $learnings = Learning::query()->where('student_id', $student->id)->where('state', '!=', 'resting')
-            ->with(['piece', 'stages.bars', 'stages.waitsFor'])->withCount('stages')->orderBy('opened_on')->orderBy('id')->get();
+            ->with(['piece', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
         $current = $learnings->where('state', 'current');
         $newest = $current->last();
         $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);

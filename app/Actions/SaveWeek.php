@@ -92,8 +92,6 @@ final class SaveWeek
         if (! isset($measures[$first], $measures[$last]) || $last < $first) {
             throw ValidationException::withMessages(['tasks' => "'{$task->title}': the piece has no such bars; it has ".count($measures).'.']);
         }
-        $end = $measures[$last];
-        $lastBeat = $end->meter->beats($end->length)->ceil() - 1;
         TaskBars::query()->create([
             'studio_id' => $task->studio_id,
             'task_id' => $task->id,
@@ -101,7 +99,7 @@ final class SaveWeek
             'first' => $first,
             'last' => $last,
             'from_place' => (string) $measures[$first]->place(Fraction::zero()),
-            'to_place' => (string) $end->place(Fraction::of(max(0, $lastBeat), $end->meter->unit)),
+            'to_place' => (string) $measures[$last]->lastBeat(),
         ]);
     }
 

@@ -178,14 +178,7 @@ final class Chunks
         $last = $this->piece->measures[$to];
         $start = $first->place(Fraction::zero());
 
-        return new Chunk($kind, $from, $to, $start, self::lastBeat($last), PlayOrder::beats($this->piece, ...range($from, $to)), [$start]);
-    }
-
-    private static function lastBeat(Measure $measure): Place
-    {
-        $end = $measure->meter->beats($measure->offset->plus($measure->length));
-
-        return new Place($measure->number, Fraction::of(max(0, $end->ceil() - 1)));
+        return new Chunk($kind, $from, $to, $start, $last->lastBeat(), PlayOrder::beats($this->piece, ...range($from, $to)), [$start]);
     }
 
     /** @return array{string, Chunk} its key and itself */

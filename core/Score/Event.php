@@ -68,12 +68,6 @@ final readonly class Event
         return ($this->notes[0] ?? throw new InvalidScore("a rest has no pitch (event {$this->id})"))->pitch;
     }
 
-    /** @throws InvalidScore when it is a rest */
-    public function highest(): Pitch
-    {
-        return ($this->notes[count($this->notes) - 1] ?? throw new InvalidScore("a rest has no pitch (event {$this->id})"))->pitch;
-    }
-
     public function has(Mark $mark): bool
     {
         return in_array($mark, $this->marks, true);

@@ -88,11 +88,6 @@ final readonly class Fraction implements \Stringable
         return $this->numerator === 0;
     }
 
-    public function isWhole(): bool
-    {
-        return $this->denominator === 1;
-    }
-
     /** The greatest whole number not above this one. */
     public function floor(): int
     {

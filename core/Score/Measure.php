@@ -66,8 +66,11 @@ final readonly class Measure
         return new Place($this->number, $this->meter->beats($this->offset->plus($onset)));
     }
 
-    public function isFull(): bool
+    /** The last beat that is counted in it. */
+    public function lastBeat(): Place
     {
-        return $this->length->equals($this->meter->measure());
+        $end = $this->meter->beats($this->offset->plus($this->length));
+
+        return new Place($this->number, Fraction::of(max(0, $end->ceil() - 1)));
     }
 }

@@ -58,11 +58,6 @@ final class PieceBuilder
         $this->drafts[count($this->drafts) - 1]['endings'] = $passes;
     }
 
-    public function newLine(): void
-    {
-        $this->drafts[count($this->drafts) - 1]['newLine'] = true;
-    }
-
     public function count(): int
     {
         return count($this->drafts);
