@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
@@ -15,7 +15,7 @@ uses(TestCase::class, RefreshDatabase::class)->in('Feature');
 /** A small tune, typed in the shorthand; the test fails when it cannot be read whole. */
 function tune(string $shorthand): Piece
 {
-    $read = Shorthand::read($shorthand);
+    $read = ShorthandReader::read($shorthand);
     expect($read->errors)->toBe([]);
 
     return $read->piece ?? throw new LogicException('the tune is empty');

@@ -8,10 +8,10 @@ use App\Models\Page;
 use App\Models\Piece;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
-use Nasturtium\Core\Formats\ShorthandError;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandError;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Piece as Score;
@@ -45,7 +45,7 @@ final class StorePiece
 
     private function read(string $shorthand): Score
     {
-        $read = Shorthand::read($shorthand);
+        $read = ShorthandReader::read($shorthand);
         if ($read->errors !== []) {
             throw ValidationException::withMessages(['shorthand' => array_map(
                 static fn (ShorthandError $error): string => "Line {$error->line}, column {$error->column}: {$error->text}",

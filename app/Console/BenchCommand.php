@@ -12,9 +12,9 @@ use GuzzleHttp\Cookie\CookieJar;
 use Illuminate\Console\Command;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Support\Facades\Http;
-use Nasturtium\Core\Formats\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Piece as Score;
 
@@ -77,7 +77,7 @@ final class BenchCommand extends Command
 
         // The shorthand has a limit of its own, so the longest tune is the shorter one ten times over.
         if ($bars <= 160) {
-            return Shorthand::read($text)->piece ?? throw new \LogicException('the tune cannot be read');
+            return ShorthandReader::read($text)->piece ?? throw new \LogicException('the tune cannot be read');
         }
         $part = MusicXmlWriter::write($this->tune(160));
         $from = (int) strpos($part, '<measure');

@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Actions\BreakDown;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Score\Piece as Score;
 
 /**

@@ -6,12 +6,30 @@ namespace Nasturtium\Core\Counting;
 
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Piece;
 
-/** The measures as they are played, repeats and endings followed (handbook 2). */
-final readonly class PlayOrder
+/** The measures as they are played: repeats, endings and jumps followed (handbook 2). */
+final class PlayOrder
 {
     private const LONGEST = 100_000;
+
+    /** @var list<int> */
+    private array $order = [];
+
+    /** Where the repeat that is open begins, and which time it is played. */
+    private int $start = 0;
+
+    private int $pass = 1;
+
+    /** The jump that was taken last; after one, repeats are played once, with their last ending. */
+    private ?Navigation $jump = null;
+
+    /** @var array<string, true> the ways that were taken, each once, by measure and sign */
+    private array $taken = [];
+
+    private function __construct(private readonly Piece $piece) {}
 
     /**
      * @return list<int> indices of measures
@@ -20,34 +38,14 @@ final readonly class PlayOrder
      */
     public static function of(Piece $piece): array
     {
-        $measures = $piece->measures;
-        $order = [];
-        $start = 0;
-        $pass = 1;
-        for ($i = 0; $i < count($measures); $i++) {
-            $measure = $measures[$i];
-            if ($measure->repeatStart && $i !== $start) {
-                [$start, $pass] = [$i, 1];
-            }
-            if ($measure->endings === [] || in_array($pass, $measure->endings, true)) {
-                $order[] = $i;
-                if ($measure->repeatEnd && $pass < self::passes($piece, $i)) {
-                    $pass++;
-                    $i = $start - 1;
-
-                    continue;
-                }
-                $endingOver = $measure->endings !== [] && ($measures[$i + 1] ?? null)?->endings !== $measure->endings;
-                if ($measure->repeatEnd || $endingOver) {
-                    [$start, $pass] = [$i + 1, 1];
-                }
-            }
-            if (count($order) > self::LONGEST) {
+        $order = new self($piece);
+        for ($at = 0; $at !== null; $at = $order->after($at)) {
+            if (count($order->order) > self::LONGEST) {
                 throw new InvalidScore('the repeats make the piece longer than '.self::LONGEST.' bars');
             }
         }
 
-        return $order;
+        return $order->order;
     }
 
     /** Beats of the given measures, each in its own time signature. */
@@ -62,18 +60,95 @@ final readonly class PlayOrder
         return $beats;
     }
 
-    /** How often a repeat that ends here is played: twice, or once for each ending. */
-    private static function passes(Piece $piece, int $at): int
+    /** The same in the beat that the piece begins with and its tempo counts, whatever the bars are in. */
+    public static function tempoBeats(Piece $piece, int ...$indices): Fraction
     {
-        if ($piece->measures[$at]->endings === []) {
-            return 2;
+        $whole = Fraction::zero();
+        foreach ($indices as $index) {
+            $whole = $whole->plus($piece->measures[$index]->length);
         }
-        $most = 1;
-        for ($i = $at; ($piece->measures[$i]->endings ?? []) !== []; $i++) {
-            $most = max($most, ...$piece->measures[$i]->endings);
-            if ($i + 1 >= count($piece->measures)) {
-                break;
+
+        return $piece->meter()->beats($whole);
+    }
+
+    /** Plays the measure unless it belongs to another ending, and says which one comes after it. */
+    private function after(int $at): ?int
+    {
+        $measure = $this->piece->measures[$at] ?? null;
+        if ($measure === null) {
+            return null;
+        }
+        if ($measure->repeatStart && $at !== $this->start) {
+            [$this->start, $this->pass] = [$at, 1];
+        }
+        if ($measure->endings !== [] && ! in_array($this->jump === null ? $this->pass : $this->passes($at), $measure->endings, true)) {
+            return $at + 1;
+        }
+        $this->order[] = $at;
+        if ($this->jump === null && $measure->repeatEnd && $this->pass < $this->passes($at)) {
+            $this->pass++;
+
+            return $this->start;
+        }
+        $next = $this->leaving($measure);
+        if ($next === false) {
+            return null;
+        }
+        if ($next !== null) {
+            return $next;
+        }
+        $endingOver = $measure->endings !== [] && ($this->piece->measures[$at + 1] ?? null)?->endings !== $measure->endings;
+        if ($measure->repeatEnd || $endingOver) {
+            [$this->start, $this->pass] = [$at + 1, 1];
+        }
+
+        return $at + 1;
+    }
+
+    /** @return int|false|null where the player is sent from the end of this measure; false to stop, null to go on */
+    private function leaving(Measure $measure): int|false|null
+    {
+        if ($this->jump?->endsAtFine() === true && $measure->has(Navigation::Fine)) {
+            return false;
+        }
+        foreach ($measure->navigation as $sign) {
+            $name = "{$measure->index} {$sign->value}";
+            $to = match (true) {
+                $sign->isDaCapo() => 0,
+                $sign->isDalSegno() => $this->find(Navigation::Segno),
+                $sign === Navigation::ToCoda && $this->jump?->leavesForCoda() === true => $this->find(Navigation::Coda),
+                default => null,
+            };
+            if ($to !== null && ! isset($this->taken[$name])) {
+                $this->taken[$name] = true;
+                $this->jump = $sign->isJump() ? $sign : $this->jump;
+                [$this->start, $this->pass] = [$to, 1];
+
+                return $to;
             }
+        }
+
+        return null;
+    }
+
+    private function find(Navigation $sign): ?int
+    {
+        foreach ($this->piece->measures as $i => $measure) {
+            if ($measure->has($sign)) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** How often the repeat is played that this measure ends, or has an ending of: as often as it says, or once for each ending. */
+    private function passes(int $at): int
+    {
+        $measures = $this->piece->measures;
+        $most = $measures[$at]->endings === [] ? $measures[$at]->times : 1;
+        for ($i = $at; isset($measures[$i]) && $measures[$i]->endings !== []; $i++) {
+            $most = max($most, ...$measures[$i]->endings);
         }
 
         return $most;

@@ -73,11 +73,9 @@ final class Stages
             StageKind::HandsTogether => $this->everTogether,
             StageKind::HandOver => ! $this->everTogether && $this->chunks['']->of(ChunkKind::HandOver) !== [],
             StageKind::JoinLines => count($this->piece->lines()) > 1,
-            StageKind::Articulation => $this->any(static fn (Event $event): bool => $event->dynamic !== null || array_diff(
-                array_column($event->marks, 'value'),
-                [Mark::Fermata->value],
-            ) !== []),
-            StageKind::Words => $this->any(static fn (Event $event): bool => $event->lyric !== null),
+            StageKind::Articulation => $this->hasLoudness() || $this->any(static fn (Event $event): bool => $event->ink->slurs !== []
+                || array_filter($event->ink->marks, static fn (Mark $mark): bool => $mark->isArticulation()) !== []),
+            StageKind::Words => $this->any(static fn (Event $event): bool => $event->ink->lyrics !== []),
             default => true,
         };
     }
@@ -87,6 +85,19 @@ final class Stages
         foreach ($piece->measures as $measure) {
             if (HandsTogether::in($measure)->play === 'together') {
                 return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function hasLoudness(): bool
+    {
+        foreach ($this->piece->measures as $measure) {
+            foreach ($measure->signs as $sign) {
+                if ($sign->kind->isLoudness()) {
+                    return true;
+                }
             }
         }
 

@@ -52,7 +52,7 @@ final readonly class Bars
     private static function describe(Measure $measure, Hand $hand, \Closure $say): string
     {
         $said = '';
-        foreach ($measure->of($hand) as $event) {
+        foreach ($measure->inTime($hand) as $event) {
             if (! $event->isRest()) {
                 $said .= "{$event->onset}:{$event->duration->whole}:{$say($event)} ";
             }

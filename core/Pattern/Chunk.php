@@ -13,7 +13,7 @@ final readonly class Chunk
     /**
      * @param  int  $first  index of its first measure
      * @param  int  $last  index of its last measure
-     * @param  Fraction  $beats  that it lasts, as played
+     * @param  Fraction  $beats  that it lasts, as played, of the kind that the piece begins with
      * @param  list<Place>  $serves  where else the same music stands, its own place first
      */
     public function __construct(

@@ -141,7 +141,7 @@ final class Chunks
             $last,
             $range->from,
             $range->to,
-            PlayOrder::beats($this->piece, ...PlayOrder::of($this->piece)),
+            PlayOrder::tempoBeats($this->piece, ...PlayOrder::of($this->piece)),
             [$range->from],
         );
     }
@@ -178,7 +178,7 @@ final class Chunks
         $last = $this->piece->measures[$to];
         $start = $first->place(Fraction::zero());
 
-        return new Chunk($kind, $from, $to, $start, $last->lastBeat(), PlayOrder::beats($this->piece, ...range($from, $to)), [$start]);
+        return new Chunk($kind, $from, $to, $start, $last->lastBeat(), PlayOrder::tempoBeats($this->piece, ...range($from, $to)), [$start]);
     }
 
     /** @return array{string, Chunk} its key and itself */
@@ -198,10 +198,10 @@ final class Chunks
                 }
             }
         }
-        $beats = PlayOrder::beats($this->piece, ...range($from, $to))
-            ->plus(Fraction::of($beat + 1)->minus($next->meter->beats($next->offset)));
+        $over = Fraction::of($beat + 1, $next->meter->unit)->minus($next->offset);
+        $length = PlayOrder::tempoBeats($this->piece, ...range($from, $to))->plus($this->piece->meter()->beats($over));
 
-        return [$this->key($from, $to) === '' ? '' : $key, new Chunk($kind, $from, $to + 1, $start, new Place($next->number, Fraction::of($beat)), $beats, [$start])];
+        return [$this->key($from, $to) === '' ? '' : $key, new Chunk($kind, $from, $to + 1, $start, new Place($next->number, Fraction::of($beat)), $length, [$start])];
     }
 
     /**

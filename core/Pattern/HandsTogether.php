@@ -36,7 +36,7 @@ final readonly class HandsTogether
     /** @return list<Event> */
     private static function sounding(Measure $measure, Hand $hand): array
     {
-        return array_values(array_filter($measure->of($hand), static fn (Event $event): bool => ! $event->isRest()));
+        return array_values(array_filter($measure->inTime($hand), static fn (Event $event): bool => ! $event->isRest()));
     }
 
     /**

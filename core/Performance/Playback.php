@@ -8,32 +8,32 @@ use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
-use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
-use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 
-/** What sounds when, in beats from the first note, with the count-in before it. Tempo is the player's. */
+/** What sounds when, in beats from the first note, with the count-in before it. A beat is that of the piece's first time signature; tempo is the player's. */
 final readonly class Playback
 {
     /**
      * @param  CountIn  $countIn  said before the first note
-     * @param  int  $accent  beats in a bar; the metronome's accent falls on the first
-     * @param  Fraction  $enters  the beat of the bar the music starts on, from 0
-     * @param  Fraction  $beats  that it lasts
-     * @param  list<array{id: string, hand: Hand, at: Fraction, beats: Fraction, keys: list<int>}>  $sounds  keys as MIDI numbers
-     * @param  list<array{measure: int, at: Fraction}>  $bars  when each measure begins
+     * @param  Fraction  $countBeats  how long each of its counts is
+     * @param  Fraction  $countGap  from its last count to the first note; less than a count when the music enters between two
+     * @param  Fraction  $beats  that the music lasts
+     * @param  list<Sound>  $sounds  in the order of the page
+     * @param  list<Click>  $clicks  of the metronome, one for each beat that is counted
+     * @param  list<array{measure: int, index: int, at: Fraction}>  $bars  when each measure begins, by number and index
      */
     private function __construct(
         public CountIn $countIn,
-        public int $accent,
-        public Fraction $enters,
+        public Fraction $countBeats,
+        public Fraction $countGap,
         public Fraction $beats,
         public array $sounds,
+        public array $clicks,
         public array $bars,
     ) {}
 
-    /** The whole piece, repeats followed. */
+    /** The whole piece, repeats and jumps followed. */
     public static function whole(Piece $piece): self
     {
         return self::measures($piece, PlayOrder::of($piece));
@@ -52,52 +52,81 @@ final readonly class Playback
     private static function measures(Piece $piece, array $indices): self
     {
         $first = $piece->measures[$indices[0] ?? 0];
+        $meter = $piece->meter();
         $at = Fraction::zero();
         $sounds = [];
+        $clicks = [];
         $bars = [];
         /** @var array<string, int> $ringing which sound a tied key belongs to */
         $ringing = [];
         foreach ($indices as $index) {
             $measure = $piece->measures[$index];
-            $bars[] = ['measure' => $measure->number, 'at' => $at];
+            $bars[] = ['measure' => $measure->number, 'index' => $index, 'at' => $meter->beats($at)];
             foreach ($measure->events() as $event) {
-                self::event($measure, $event, $at, $sounds, $ringing);
+                self::event($piece, $event, $at->plus($event->onset), $sounds, $ringing);
             }
-            $at = $at->plus($measure->meter->beats($measure->length));
+            array_push($clicks, ...self::clicks($piece, $measure, $at));
+            $at = $at->plus($measure->length);
         }
+        $counted = Fraction::of(1, $first->meter->unit);
+        $part = $first->meter->beats($first->offset)->part();
 
         return new self(
             CountIn::for($first->meter, $first->pickup ? $first->length : Fraction::zero()),
-            $first->meter->count,
-            $first->meter->beats($first->offset),
-            $at,
+            $meter->beats($counted),
+            $meter->beats($counted->times($part->isZero() ? Fraction::of(1) : $part)),
+            $meter->beats($at),
             $sounds,
+            $clicks,
             $bars,
         );
     }
 
     /**
-     * @param  list<array{id: string, hand: Hand, at: Fraction, beats: Fraction, keys: list<int>}>  $sounds
+     * @param  list<Sound>  $sounds
      * @param  array<string, int>  $ringing
      */
-    private static function event(Measure $measure, Event $event, Fraction $barAt, array &$sounds, array &$ringing): void
+    private static function event(Piece $piece, Event $event, Fraction $at, array &$sounds, array &$ringing): void
     {
-        $hand = $event->hand->value;
-        $at = $barAt->plus($measure->meter->beats($event->onset));
-        $beats = $measure->meter->beats($event->duration->whole);
-        if ($event->isHeld() && isset($ringing[$hand], $sounds[$ringing[$hand]])) {
-            $held = $sounds[$ringing[$hand]];
-            $held['beats'] = $at->plus($beats)->minus($held['at']);
-            $sounds[$ringing[$hand]] = $held;
+        $beats = $piece->meter()->beats($event->duration->whole);
+        $starts = $piece->meter()->beats($at);
+        $struck = [];
+        $rings = [];
+        foreach ($event->notes as $note) {
+            $key = $note->pitch->midi();
+            $name = "{$event->hand->value} {$key}";
+            $from = $ringing[$name] ?? null;
+            $before = $from === null ? null : $sounds[$from] ?? null;
+            if ($note->tieStop && $from !== null && $before !== null && $before->at->plus($before->held($key))->equals($starts)) {
+                $sounds[$from] = $before->until($starts->plus($beats), $key);
+                $rings[$name] = $from;
+            } else {
+                $struck[] = $key;
+            }
+        }
+        if ($struck !== []) {
+            $sounds[] = new Sound($event->id, $event->hand, $starts, $beats, $struck);
+        }
+        foreach ($event->notes as $note) {
+            $name = "{$event->hand->value} {$note->pitch->midi()}";
+            unset($ringing[$name]);
+            if ($note->tieStart) {
+                $ringing[$name] = $rings[$name] ?? count($sounds) - 1;
+            }
+        }
+    }
 
-            return;
+    /** @return list<Click> */
+    private static function clicks(Piece $piece, Measure $measure, Fraction $at): array
+    {
+        $clicks = [];
+        $from = $measure->meter->beats($measure->offset);
+        $to = $measure->meter->beats($measure->offset->plus($measure->length));
+        for ($beat = $from->ceil(); Fraction::of($beat)->compare($to) < 0; $beat++) {
+            $whole = $at->plus(Fraction::of($beat, $measure->meter->unit))->minus($measure->offset);
+            $clicks[] = new Click($piece->meter()->beats($whole), $beat % $measure->meter->count === 0);
         }
-        unset($ringing[$hand]);
-        if ($event->isRest()) {
-            return;
-        }
-        $keys = array_map(static fn (Note $note): int => $note->pitch->midi(), $event->notes);
-        $sounds[] = ['id' => $event->id, 'hand' => $event->hand, 'at' => $at, 'beats' => $beats, 'keys' => $keys];
-        $ringing[$hand] = count($sounds) - 1;
+
+        return $clicks;
     }
 }

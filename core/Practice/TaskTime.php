@@ -49,7 +49,7 @@ final readonly class TaskTime
         foreach ($ranges as [$first, $last]) {
             $measure = $piece->measures[$first] ?? throw new InvalidScore("the piece has no measure at {$first}");
             $countIn = CountIn::for($measure->meter, $measure->pickup ? $measure->length : Fraction::zero());
-            $parts[] = [PlayOrder::beats($piece, ...range($first, min($last, count($piece->measures) - 1))), count($countIn->counts)];
+            $parts[] = [PlayOrder::tempoBeats($piece, ...range($first, min($last, count($piece->measures) - 1))), count($countIn->counts)];
         }
 
         return self::playing($repetitions, $parts, $tempo);

@@ -18,7 +18,7 @@ final readonly class Inventory
             foreach ($measure->events() as $event) {
                 foreach ($event->notes as $note) {
                     $at = "{$event->clef->value} {$note->pitch->name()}";
-                    $found[$at] ??= [$event->clef, $note->pitch, $measure->place($event->onset), []];
+                    $found[$at] ??= [$event->clef, $note->pitch, $measure->place($event->onset), [], StaffPlace::of($note->pitch, $event->clef, $event->ottava)];
                     $found[$at][3][] = $event->id;
                     if (self::earlier($measure->place($event->onset), $found[$at][2])) {
                         $found[$at][2] = $measure->place($event->onset);
@@ -29,7 +29,7 @@ final readonly class Inventory
         usort($found, static fn (array $a, array $b): int => [$b[0]->value, $a[1]->midi()] <=> [$a[0]->value, $b[1]->midi()]);
 
         return array_map(static function (array $entry) use ($school, $landmarks, $known): InventoryNote {
-            [$clef, $pitch, $first, $events] = $entry;
+            [$clef, $pitch, $first, $events, $staff] = $entry;
             $landmark = $landmarks->nearest($pitch, $clef);
 
             return new InventoryNote(
@@ -39,7 +39,7 @@ final readonly class Inventory
                 $first,
                 $events,
                 $known->status($pitch, $clef),
-                StaffPlace::of($pitch, $clef),
+                $staff,
                 Route::to($pitch, $clef, $school, $landmarks),
                 KeyPlace::of($pitch),
                 $landmark,

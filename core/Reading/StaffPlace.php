@@ -12,10 +12,10 @@ final readonly class StaffPlace
 {
     private const TOP_LINE = 8;
 
-    /** `line 2`, `space 3`, `space above`, `ledger 1 below`, `space above ledger 1`. */
-    public static function of(Pitch $pitch, Clef $clef): string
+    /** `line 2`, `space 3`, `space above`, `ledger 1 below`, `space above ledger 1`. An ottava line moves the written note, not the sound. */
+    public static function of(Pitch $pitch, Clef $clef, int $ottava = 0): string
     {
-        $place = $pitch->diatonic() - $clef->bottomLine();
+        $place = $pitch->diatonic() - 7 * $ottava - $clef->bottomLine();
         if ($place >= 0 && $place <= self::TOP_LINE) {
             return $place % 2 === 0 ? 'line '.(intdiv($place, 2) + 1) : 'space '.(intdiv($place, 2) + 1);
         }

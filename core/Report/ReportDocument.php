@@ -38,6 +38,7 @@ final readonly class ReportDocument
                 'place' => (string) $check->place,
                 'hand' => $check->hand?->value,
                 'text' => $check->text,
+                'events' => $check->events,
             ], $breakdown->checks),
             'play_order' => array_map(static fn (int $index): int => $breakdown->piece->measures[$index]->number, $breakdown->playOrder),
             'beats' => $document->beats(),
@@ -76,6 +77,7 @@ final readonly class ReportDocument
             'tempo_words' => $piece->tempoWords,
             'tempo' => $piece->tempo,
             'tempo_from' => $piece->tempoFrom,
+            'notation' => $piece->notation->value,
         ];
     }
 
@@ -96,11 +98,12 @@ final readonly class ReportDocument
         $piece = $this->breakdown->piece;
         $do = $piece->key()->fixed ? null : $this->lowestKey($hand);
         $events = [];
-        $last = null;
+        $lasts = [];
         foreach ($piece->measures as $measure) {
-            foreach ($measure->of($hand) as $event) {
+            foreach ($measure->inTime($hand) as $event) {
+                $last = $lasts[$event->voice] ?? null;
                 $steps = $event->isRest() || $last === null ? null : $event->lowest()->diatonic() - $last->diatonic();
-                $last = $event->isRest() ? $last : $event->lowest();
+                $lasts[$event->voice] = $event->isRest() ? $last : $event->lowest();
                 $pitches = array_map(static fn (Note $note): string => $note->pitch->name(), $event->notes);
                 $events[] = [
                     'id' => $event->id,
@@ -110,7 +113,8 @@ final readonly class ReportDocument
                     'beats' => (string) $event->duration->inBeatsOf($measure->meter),
                     'kind' => $event->kind()->value,
                     'pitches' => $pitches,
-                    'staff' => array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef), $event->notes),
+                    'voice' => $event->voice,
+                    'staff' => array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef, $event->ottava), $event->notes),
                     'fingers' => $this->breakdown->fingers[$hand->value]->fingers[$event->id] ?? [],
                     'finger_from' => $this->fingerFrom($event),
                     'move' => $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps)),
@@ -150,7 +154,7 @@ final readonly class ReportDocument
             }
         }
 
-        return 'worked out';
+        return isset($this->breakdown->fingers[$event->hand->value]->fingers[$event->id]) ? 'worked out' : null;
     }
 
     /** @return list<array{measure: int, hand: string, text: string}> */

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Score;
 /** An exact length in whole notes: 1/4 is a quarter note, 3/8 a dotted quarter. */
 final readonly class Duration
 {
-    private const VALUES = ['whole' => 1, 'half' => 2, 'quarter' => 4, 'eighth' => 8, '16th' => 16, '32nd' => 32];
+    private const VALUES = ['whole' => 1, 'half' => 2, 'quarter' => 4, 'eighth' => 8, '16th' => 16, '32nd' => 32, '64th' => 64];
 
     private function __construct(public Fraction $whole) {}
 

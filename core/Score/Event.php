@@ -14,7 +14,9 @@ final readonly class Event
      * @param  int  $measure  index in the piece's measures
      * @param  Fraction  $onset  whole notes from the start of the measure
      * @param  list<Note>  $notes  lowest first; none is a rest
-     * @param  list<Mark>  $marks
+     * @param  int  $voice  1 is the hand's main voice
+     * @param  bool  $crossed  it stands on the other hand's staff
+     * @param  int  $ottava  octaves it sounds above where it is written
      */
     public function __construct(
         public string $id,
@@ -24,9 +26,10 @@ final readonly class Event
         public Fraction $onset,
         public Duration $duration,
         public array $notes = [],
-        public array $marks = [],
-        public ?string $lyric = null,
-        public ?string $dynamic = null,
+        public Ink $ink = new Ink(),
+        public int $voice = 1,
+        public bool $crossed = false,
+        public int $ottava = 0,
     ) {
         $this->end = $onset->plus($duration->whole);
     }
@@ -70,6 +73,20 @@ final readonly class Event
 
     public function has(Mark $mark): bool
     {
-        return in_array($mark, $this->marks, true);
+        return in_array($mark, $this->ink->marks, true);
+    }
+
+    /** The hand whose own staff it is written on. */
+    public function staff(): Hand
+    {
+        return $this->crossed ? $this->hand->other() : $this->hand;
+    }
+
+    /** The length as it is written, before a tuplet squeezes it. */
+    public function writtenLength(): Duration
+    {
+        return $this->ink->tuplet === null
+            ? $this->duration
+            : Duration::ofWhole($this->duration->whole->dividedBy($this->ink->tuplet->ratio()));
     }
 }

@@ -14,6 +14,11 @@ enum Hand: string
         return $this === self::Right ? 'right hand' : 'left hand';
     }
 
+    public function other(): self
+    {
+        return $this === self::Right ? self::Left : self::Right;
+    }
+
     /** Numbers run up with the pitch in the right hand and down in the left. */
     public function direction(): int
     {

@@ -24,9 +24,12 @@ final readonly class Key
         }
     }
 
-    /** @throws InvalidScore when it does not read like `G`, `Bb`, `Am` or `E minor` */
+    /** @throws InvalidScore when it does not read like `G`, `Bb`, `Am`, `E minor` or `none` */
     public static function parse(string $text): self
     {
+        if (trim($text) === 'none') {
+            return new self(fixed: false);
+        }
         if (preg_match('/^\s*([A-Ga-g])(#|b)?\s*(m|min|minor|major)?\s*$/', $text, $found) !== 1) {
             throw new InvalidScore("'{$text}' is not a key; write it like G, Bb or E minor");
         }
@@ -52,6 +55,21 @@ final readonly class Key
     public function doStep(): int
     {
         return (4 * $this->fifths % 7 + 7) % 7;
+    }
+
+    /** As it is typed: `G`, `E minor`, or `none` where the page names no key. */
+    public function typed(): string
+    {
+        return match (true) {
+            ! $this->fixed => 'none',
+            $this->minor => $this->name(),
+            default => self::TONICS[$this->fifths + 7],
+        };
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->fifths === $other->fifths && $this->minor === $other->minor;
     }
 
     /** `G major`, `E minor`. */

@@ -13,10 +13,17 @@ final readonly class Measure
     /**
      * @param  int  $number  as printed; a pickup is 0
      * @param  Fraction  $length  what is written, in whole notes
-     * @param  list<Event>  $right
+     * @param  list<Event>  $right  the main voice, without a gap
      * @param  list<Event>  $left
      * @param  list<int>  $endings  the passes this measure is played in; none means all
      * @param  bool  $newLine  it is the first of a printed line
+     * @param  int  $times  how often the repeat that ends here is played
+     * @param  list<Event>  $inner  further voices of either hand, by hand, voice and time
+     * @param  array{R: Clef, L: Clef}  $clefs  in force at its start, by the hand whose staff it is
+     * @param  list<Change>  $changes  clefs and keys inside it, in time
+     * @param  list<Sign>  $signs  in time
+     * @param  list<Navigation>  $navigation
+     * @param  string  $barStyle  of its right bar line, as MusicXML names it, when it is neither plain nor a repeat
      */
     public function __construct(
         public int $index,
@@ -31,20 +38,63 @@ final readonly class Measure
         public bool $repeatEnd = false,
         public array $endings = [],
         public bool $newLine = false,
+        public int $times = 2,
+        public array $inner = [],
+        public array $clefs = ['R' => Clef::Treble, 'L' => Clef::Bass],
+        public array $changes = [],
+        public array $signs = [],
+        public array $navigation = [],
+        public string $barStyle = '',
     ) {
         $this->offset = $pickup ? $meter->measure()->minus($length) : Fraction::zero();
     }
 
-    /** @return list<Event> */
+    /** @return list<Event> the main voice of a hand */
     public function of(Hand $hand): array
     {
         return $hand === Hand::Right ? $this->right : $this->left;
     }
 
-    /** @return list<Event> the right hand's, then the left hand's */
+    /** @return list<Event> all voices: the right hand's main voice, the left hand's, then the further ones */
     public function events(): array
     {
-        return [...$this->right, ...$this->left];
+        return $this->inner === [] ? [...$this->right, ...$this->left] : [...$this->right, ...$this->left, ...$this->inner];
+    }
+
+    /** @return array<int, list<Event>> a hand's voices by their number, the main one first */
+    public function voices(Hand $hand): array
+    {
+        $voices = [1 => $this->of($hand)];
+        foreach ($this->inner as $event) {
+            if ($event->hand === $hand) {
+                $voices[$event->voice][] = $event;
+            }
+        }
+
+        return $voices;
+    }
+
+    /** @return list<Event> all voices of a hand, or of both, by their moment */
+    public function inTime(?Hand $hand = null): array
+    {
+        if ($hand !== null && $this->inner === []) {
+            return $this->of($hand);
+        }
+        $events = array_filter($this->events(), static fn (Event $event): bool => $hand === null || $event->hand === $hand);
+        usort($events, static fn (Event $a, Event $b): int => $a->onset->compare($b->onset));
+
+        return $events;
+    }
+
+    /** A repeat sign, a double bar or the end of the piece may stand after it though the bar goes on. */
+    public function isDivided(): bool
+    {
+        return $this->repeatEnd || $this->barStyle !== '' || $this->has(Navigation::Fine);
+    }
+
+    public function has(Navigation $sign): bool
+    {
+        return in_array($sign, $this->navigation, true);
     }
 
     /** The first event that sounds in either hand, tied ones too. */

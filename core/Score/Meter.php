@@ -9,22 +9,43 @@ final readonly class Meter
 {
     private const UNITS = [1, 2, 4, 8, 16, 32];
 
-    /** @throws InvalidScore when there are no beats, over 32 of them, or the unit is no note value */
-    public function __construct(public int $count, public int $unit)
+    /**
+     * @param  string  $symbol  `common` or `cut` when a sign is printed in place of the numbers
+     * @param  list<int>  $groups  the beats as printed, such as 3+2; none when it is one number
+     *
+     * @throws InvalidScore when there are no beats, over 32 of them, or the unit is no note value
+     */
+    public function __construct(public int $count, public int $unit, public string $symbol = '', public array $groups = [])
     {
         if ($count < 1 || $count > 32 || ! in_array($unit, self::UNITS, true)) {
             throw new InvalidScore("{$count}/{$unit} is not a time signature");
         }
     }
 
-    /** @throws InvalidScore when it does not read `3/4` */
+    /** @throws InvalidScore when it does not read `3/4`, `3+2/8`, or `C` and `C|` for the two signs */
     public static function parse(string $text): self
     {
-        if (preg_match('~^\s*(\d{1,2})\s*/\s*(\d{1,2})\s*$~', $text, $found) !== 1) {
+        $sign = ['C' => [4, 4, 'common'], 'C|' => [2, 2, 'cut']][trim($text)] ?? null;
+        if ($sign !== null) {
+            return new self(...$sign);
+        }
+        if (preg_match('~^\s*(\d{1,2}(?:\s*\+\s*\d{1,2})*)\s*/\s*(\d{1,2})\s*$~', $text, $found) !== 1) {
             throw new InvalidScore("'{$text}' is not a time signature; write it like 3/4");
         }
+        $groups = array_map(intval(...), explode('+', $found[1]));
 
-        return new self((int) $found[1], (int) $found[2]);
+        return new self((int) array_sum($groups), (int) $found[2], '', count($groups) > 1 ? $groups : []);
+    }
+
+    /** As it is printed and typed: `3/4`, `3+2/8`, `C`. */
+    public function printed(): string
+    {
+        return match (true) {
+            $this->symbol === 'common' => 'C',
+            $this->symbol === 'cut' => 'C|',
+            $this->groups !== [] => implode('+', $this->groups)."/{$this->unit}",
+            default => (string) $this,
+        };
     }
 
     /** A full measure, in whole notes. */
@@ -48,6 +69,12 @@ final readonly class Meter
     public function equals(self $other): bool
     {
         return $this->count === $other->count && $this->unit === $other->unit;
+    }
+
+    /** Equal, and printed the same way. */
+    public function looksLike(self $other): bool
+    {
+        return $this->equals($other) && $this->symbol === $other->symbol && $this->groups === $other->groups;
     }
 
     public function __toString(): string

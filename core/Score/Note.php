@@ -7,11 +7,15 @@ namespace Nasturtium\Core\Score;
 /** One written note head. */
 final readonly class Note
 {
-    /** @param int|null $finger as printed on the page; 1 is the thumb */
+    /**
+     * @param  int|null  $finger  as printed on the page; 1 is the thumb
+     * @param  bool  $courtesy  its accidental is printed though no rule asks for it
+     */
     public function __construct(
         public Pitch $pitch,
         public ?int $finger = null,
         public bool $tieStart = false,
         public bool $tieStop = false,
+        public bool $courtesy = false,
     ) {}
 }

@@ -7,10 +7,15 @@ namespace Nasturtium\Core\Score;
 /** A piece on the grand staff, as the student's page has it. */
 final readonly class Piece
 {
+    /** The goal, in quarter notes a minute. */
+    public ?int $tempo;
+
+    /** Where the printed range starts, in quarter notes a minute. */
+    public ?int $tempoFrom;
+
     /**
      * @param  list<Measure>  $measures
-     * @param  int|null  $tempo  the goal, in quarter notes a minute
-     * @param  int|null  $tempoFrom  where the printed range starts, in quarter notes a minute
+     * @param  array<string, string>  $credits  what else is printed at the head or foot: lyricist, arranger, rights
      *
      * @throws InvalidScore when it has no measure
      */
@@ -19,18 +24,21 @@ final readonly class Piece
         public array $measures,
         public ?string $composer = null,
         public ?string $tempoWords = null,
-        public ?int $tempo = null,
-        public ?int $tempoFrom = null,
+        public ?Metronome $metronome = null,
+        public Notation $notation = Notation::Staff,
+        public array $credits = [],
     ) {
         if ($measures === []) {
             throw new InvalidScore('a piece has at least one measure');
         }
+        $this->tempo = $metronome?->quarters();
+        $this->tempoFrom = $metronome?->quartersFrom();
     }
 
     /** The same music with no tempo printed, for practice at another. */
     public function withoutTempo(): self
     {
-        return new self($this->title, $this->measures, $this->composer);
+        return new self($this->title, $this->measures, $this->composer, notation: $this->notation);
     }
 
     public function meter(): Meter
@@ -77,7 +85,7 @@ final readonly class Piece
         return $lines;
     }
 
-    /** @return list<Event> one hand's, through the piece as written */
+    /** @return list<Event> one hand's main voice, through the piece as written */
     public function hand(Hand $hand): array
     {
         $events = [];

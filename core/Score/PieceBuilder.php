@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
-/** Puts measures together as a page is read: lengths, numbers, the pickup, ids. */
+/** Puts measures together as a page is read: lengths, numbers, the pickup, clefs, voices, ids. */
 final class PieceBuilder
 {
-    /** @var list<array{number: int|null, implicit: bool, meter: Meter, key: Key, events: array<string, list<array{Clef, Fraction, Duration, list<Note>, list<Mark>, string|null, string|null}>>, repeatStart: bool, repeatEnd: bool, endings: list<int>, newLine: bool}> */
+    /** @var list<MeasureDraft> */
     private array $drafts = [];
 
     public string $title = '';
@@ -16,46 +16,35 @@ final class PieceBuilder
 
     public ?string $tempoWords = null;
 
-    public ?int $tempo = null;
+    public ?Metronome $metronome = null;
 
-    public ?int $tempoFrom = null;
+    public Notation $notation = Notation::Staff;
+
+    /** @var array<string, string> */
+    public array $credits = [];
+
+    /** @var array<string, int> what each event was read from, by its id; once the piece is built */
+    public array $tokens = [];
+
+    /** @var array{R: Clef, L: Clef} by the hand whose staff it is, as the measures are put together */
+    private array $clefs = ['R' => Clef::Treble, 'L' => Clef::Bass];
+
+    /** @var list<Hand>|null */
+    private ?array $playing = null;
+
+    /** @var array{R: int, L: int} octaves of the ottava line in force, likewise */
+    private array $ottavas = ['R' => 0, 'L' => 0];
 
     /** @param int|null $number as printed, where the source says it */
-    public function measure(Meter $meter, Key $key, ?int $number = null, bool $implicit = false, bool $newLine = false): void
+    public function measure(Meter $meter, Key $key, ?int $number = null, bool $implicit = false, bool $newLine = false): MeasureDraft
     {
-        $this->drafts[] = [
-            'number' => $number, 'implicit' => $implicit, 'meter' => $meter, 'key' => $key,
-            'events' => ['R' => [], 'L' => []],
-            'repeatStart' => false, 'repeatEnd' => false, 'endings' => [], 'newLine' => $newLine,
-        ];
+        return $this->drafts[] = new MeasureDraft($meter, $key, $number, $implicit, $newLine);
     }
 
-    /**
-     * Adds to the measure begun last.
-     *
-     * @param  list<Note>  $notes
-     * @param  list<Mark>  $marks
-     */
-    public function event(Hand $hand, Clef $clef, Fraction $onset, Duration $duration, array $notes, array $marks = [], ?string $lyric = null, ?string $dynamic = null): void
+    /** @return list<MeasureDraft> */
+    public function drafts(): array
     {
-        usort($notes, static fn (Note $a, Note $b): int => $a->pitch->midi() <=> $b->pitch->midi());
-        $this->drafts[count($this->drafts) - 1]['events'][$hand->value][] = [$clef, $onset, $duration, $notes, $marks, $lyric, $dynamic];
-    }
-
-    public function repeatStart(): void
-    {
-        $this->drafts[count($this->drafts) - 1]['repeatStart'] = true;
-    }
-
-    public function repeatEnd(): void
-    {
-        $this->drafts[count($this->drafts) - 1]['repeatEnd'] = true;
-    }
-
-    /** @param list<int> $passes */
-    public function endings(array $passes): void
-    {
-        $this->drafts[count($this->drafts) - 1]['endings'] = $passes;
+        return $this->drafts;
     }
 
     public function count(): int
@@ -66,45 +55,190 @@ final class PieceBuilder
     /** @throws InvalidScore when there is no measure */
     public function piece(): Piece
     {
-        $lengths = array_map($this->length(...), $this->drafts);
+        $lengths = array_map(static fn (MeasureDraft $draft): Fraction => $draft->length(), $this->drafts);
         $pickup = $this->startsWithPickup($lengths);
         $numbers = $this->numbers($pickup);
         $measures = [];
         foreach ($this->drafts as $index => $draft) {
-            $measures[] = new Measure(
-                $index,
-                $numbers[$index],
-                $draft['meter'],
-                $draft['key'],
-                $lengths[$index],
-                $this->events($draft, Hand::Right, $index, $numbers[$index]),
-                $this->events($draft, Hand::Left, $index, $numbers[$index]),
-                $pickup && $index === 0,
-                $draft['repeatStart'],
-                $draft['repeatEnd'],
-                $draft['endings'],
-                $draft['newLine'],
-            );
+            $this->restWherePlaying($draft, $lengths[$index]);
+            $measures[] = $this->built($draft, $index, $numbers[$index], $lengths[$index], $pickup && $index === 0);
         }
 
-        return new Piece($this->title, $measures, $this->composer, $this->tempoWords, $this->tempo, $this->tempoFrom);
+        return new Piece($this->title, $measures, $this->composer, $this->tempoWords, $this->metronome, $this->notation, $this->credits);
+    }
+
+    /** A hand that plays elsewhere rests in a measure in which nothing is written for it. */
+    private function restWherePlaying(MeasureDraft $draft, Fraction $length): void
+    {
+        $this->playing ??= $this->playing();
+        foreach ($this->playing as $hand) {
+            if (array_filter($draft->events, static fn (DraftEvent $event): bool => $event->hand === $hand) === []) {
+                $full = $draft->meter->measure();
+                $draft->events[] = DraftEvent::rest($hand, '1', Fraction::zero(), $length->compare($full) > 0 ? $full : $length);
+            }
+        }
+    }
+
+    /** @return list<Hand> the hands for which anything is written */
+    private function playing(): array
+    {
+        $found = [];
+        foreach ($this->drafts as $draft) {
+            foreach ($draft->events as $event) {
+                $found[$event->hand->value] = $event->hand;
+            }
+        }
+        ksort($found);
+
+        return array_values($found);
+    }
+
+    private function built(MeasureDraft $draft, int $index, int $number, Fraction $length, bool $pickup): Measure
+    {
+        $changes = $this->changes($draft, $index, $length);
+        $clefs = $this->clefs;
+        $ottavas = $this->ottavas($draft);
+        $byVoice = [];
+        foreach (Hand::cases() as $hand) {
+            foreach ($draft->voices($hand) as $lane => $events) {
+                $voice = $lane + 1;
+                foreach ($events as $i => $event) {
+                    $staff = ($event->crossed ? $hand->other() : $hand)->value;
+                    $id = $hand->value.$number.($lane === 0 ? '' : "v{$voice}").'-'.($i + 1);
+                    if ($event->token !== null) {
+                        $this->tokens[$id] = $event->token;
+                    }
+                    $byVoice[$lane === 0 ? $hand->value : 'inner'][] = new Event(
+                        $id,
+                        $hand,
+                        self::clefAt($clefs[$staff], $changes, $staff, $event->onset),
+                        $index,
+                        $event->onset,
+                        $event->duration,
+                        self::lowestFirst($event->notes),
+                        $event->ink,
+                        $voice,
+                        $event->crossed,
+                        self::ottavaAt($ottavas[$staff], $event->onset),
+                    );
+                }
+            }
+        }
+        foreach ($changes as $change) {
+            if ($change->staff !== null && $change->to instanceof Clef) {
+                $this->clefs[$change->staff->value] = $change->to;
+            }
+        }
+        $signs = $draft->signs;
+        usort($signs, static fn (Sign $a, Sign $b): int => $a->onset->compare($b->onset));
+
+        return new Measure(
+            $index,
+            $number,
+            $draft->meter,
+            $draft->key,
+            $length,
+            $byVoice['R'] ?? [],
+            $byVoice['L'] ?? [],
+            $pickup,
+            $draft->repeatStart,
+            $draft->repeatEnd,
+            $draft->endings,
+            $draft->newLine,
+            $draft->times,
+            $byVoice['inner'] ?? [],
+            $clefs,
+            $changes,
+            $signs,
+            $draft->navigation,
+            $draft->barStyle,
+        );
     }
 
     /**
-     * What is written in the fuller hand; an empty measure has its full length.
+     * Clefs at the start of the measure come into force; those inside it are changes; one at its end is the next measure's.
      *
-     * @param  array{meter: Meter, events: array<string, list<array{Clef, Fraction, Duration, list<Note>, list<Mark>, string|null, string|null}>>}  $draft
+     * @return list<Change>
      */
-    private function length(array $draft): Fraction
+    private function changes(MeasureDraft $draft, int $index, Fraction $length): array
     {
-        $length = Fraction::zero();
-        foreach ($draft['events'] as $events) {
-            foreach ($events as [, $onset, $duration]) {
-                $length = $length->max($onset->plus($duration->whole));
+        $changes = [];
+        $next = $this->drafts[$index + 1] ?? null;
+        foreach ($draft->clefs as [$onset, $staff, $clef]) {
+            if ($onset->isZero()) {
+                $this->clefs[$staff->value] = $clef;
+            } elseif ($onset->compare($length) < 0) {
+                $changes[] = new Change($onset, $staff, $clef);
+            } elseif ($next !== null) {
+                array_unshift($next->clefs, [Fraction::zero(), $staff, $clef]);
+            }
+        }
+        foreach ($draft->keys as [$onset, $key]) {
+            $changes[] = new Change($onset, null, $key);
+        }
+        usort($changes, static fn (Change $a, Change $b): int => $a->onset->compare($b->onset));
+
+        return $changes;
+    }
+
+    /** @param list<Change> $changes */
+    private static function clefAt(Clef $clef, array $changes, string $staff, Fraction $onset): Clef
+    {
+        foreach ($changes as $change) {
+            if ($change->staff?->value === $staff && $change->to instanceof Clef && $change->onset->compare($onset) <= 0) {
+                $clef = $change->to;
             }
         }
 
-        return $length->isZero() ? $draft['meter']->measure() : $length;
+        return $clef;
+    }
+
+    /** @return array{R: list<array{Fraction, int}>, L: list<array{Fraction, int}>} octaves from a moment on, by staff */
+    private function ottavas(MeasureDraft $draft): array
+    {
+        $found = [
+            'R' => [[Fraction::zero(), $this->ottavas['R']]],
+            'L' => [[Fraction::zero(), $this->ottavas['L']]],
+        ];
+        foreach ($draft->signs as $sign) {
+            $octaves = $sign->text === '15' ? 2 : 1;
+            $octaves = match ($sign->kind) {
+                SignKind::OttavaAbove => $octaves,
+                SignKind::OttavaBelow => -$octaves,
+                SignKind::OttavaEnd => 0,
+                default => null,
+            };
+            if ($octaves !== null) {
+                $found[$sign->staff->value][] = [$sign->onset, $octaves];
+                $this->ottavas[$sign->staff->value] = $octaves;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param list<array{Fraction, int}> $ottavas */
+    private static function ottavaAt(array $ottavas, Fraction $onset): int
+    {
+        $octaves = 0;
+        foreach ($ottavas as [$from, $value]) {
+            if ($from->compare($onset) <= 0) {
+                $octaves = $value;
+            }
+        }
+
+        return $octaves;
+    }
+
+    /**
+     * @param  list<Note>  $notes
+     * @return list<Note>
+     */
+    private static function lowestFirst(array $notes): array
+    {
+        usort($notes, static fn (Note $a, Note $b): int => $a->pitch->midi() <=> $b->pitch->midi());
+
+        return $notes;
     }
 
     /**
@@ -118,20 +252,20 @@ final class PieceBuilder
             return false;
         }
         $first = $this->drafts[0];
-        $full = $first['meter']->measure();
+        $full = $first->meter->measure();
         if ($lengths[0]->compare($full) >= 0) {
             return false;
         }
         $together = $lengths[0]->plus($lengths[count($lengths) - 1]);
 
-        return $first['implicit'] || $first['number'] === 0 || $together->equals($full);
+        return $first->implicit || $first->number === 0 || $together->equals($full);
     }
 
     /** @return list<int> */
     private function numbers(bool $pickup): array
     {
-        $printed = array_column($this->drafts, 'number');
-        $rising = count($printed) === count($this->drafts);
+        $printed = array_map(static fn (MeasureDraft $draft): ?int => $draft->number, $this->drafts);
+        $rising = true;
         foreach ($printed as $i => $number) {
             $rising = $rising && $number !== null && ($i === 0 || $number > $printed[$i - 1]);
         }
@@ -140,20 +274,5 @@ final class PieceBuilder
         }
 
         return range($pickup ? 0 : 1, count($this->drafts) - ($pickup ? 1 : 0));
-    }
-
-    /**
-     * @param  array{events: array<string, list<array{Clef, Fraction, Duration, list<Note>, list<Mark>, string|null, string|null}>>}  $draft
-     * @return list<Event>
-     */
-    private function events(array $draft, Hand $hand, int $index, int $number): array
-    {
-        $events = [];
-        foreach ($draft['events'][$hand->value] ?? [] as $i => [$clef, $onset, $duration, $notes, $marks, $lyric, $dynamic]) {
-            $id = "{$hand->value}{$number}-".($i + 1);
-            $events[] = new Event($id, $hand, $clef, $index, $onset, $duration, $notes, $marks, $lyric, $dynamic);
-        }
-
-        return $events;
     }
 }

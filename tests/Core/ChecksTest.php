@@ -15,7 +15,7 @@ test('what does not add up is said with its place', function (string $music, arr
     expect(checks_of($music))->toBe($checks);
 })->with([
     'nothing wrong' => ["R: @c4 w1 | w2\n", []],
-    'too short' => ["R: @c4 w1 | q2 3 | w1\n", ['bar_short 2.3 R', 'bar_short 2.3 L']],
+    'too short' => ["R: @c4 w1 | q2 3 | w1\n", ['bar_short 2.3 R']],
     'too long' => ["R: @c4 w1 | h.2 h3 | w1\n", ['bar_long 2.5 R']],
     'pickup and last bar' => ["R: @c4 q1 | w2 | w3\n", ['pickup_last 2.1']],
     'pickup and last bar make one' => ["R: @c4 q1 | w2 | h.3\n", []],

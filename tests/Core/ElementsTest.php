@@ -3,10 +3,9 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Beams;
-use Nasturtium\Core\Formats\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\PrintedAccidentals;
+use Nasturtium\Core\Formats\MusicXml\Beams;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
@@ -17,6 +16,9 @@ use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
+use Nasturtium\Core\Score\PrintedAccidentals;
+use Nasturtium\Core\Score\SignKind;
+use Nasturtium\Core\Score\SlurEnd;
 
 /*
  * MusicXML element by element: what is read of it, and what is written.
@@ -64,17 +66,26 @@ test('an accidental is read from alter', function (string $alter, string $name):
     ['1.0', 'B#4'],
 ]);
 
-test('articulations, fermata and slurs are marks of their note', function (string $notations, Mark $mark): void {
+test('articulations, ornaments and fermata are marks of their note', function (string $notations, Mark $mark): void {
     $event = right_of(c4("<notations>{$notations}</notations>"))[0];
-    expect($event->has($mark))->toBeTrue()->and($event->marks)->toHaveCount(1);
+    expect($event->has($mark))->toBeTrue()->and($event->ink->marks)->toHaveCount(1);
 })->with([
     ['<articulations><staccato/></articulations>', Mark::Staccato],
     ['<articulations><tenuto/></articulations>', Mark::Tenuto],
     ['<articulations><accent/></articulations>', Mark::Accent],
     ['<fermata/>', Mark::Fermata],
-    ['<slur type="start" number="1"/>', Mark::SlurStart],
-    ['<slur type="stop" number="1"/>', Mark::SlurStop],
+    ['<articulations><strong-accent/></articulations>', Mark::Marcato],
+    ['<articulations><breath-mark/></articulations>', Mark::Breath],
+    ['<ornaments><trill-mark/></ornaments>', Mark::Trill],
+    ['<ornaments><inverted-mordent/></ornaments>', Mark::InvertedMordent],
+    ['<arpeggiate/>', Mark::Arpeggio],
 ]);
+
+test('a slur bears a number at both ends', function (): void {
+    $events = right_of(c4('<notations><slur type="start" number="2"/></notations>', 8).c4('<notations><slur type="stop" number="2"/></notations>', 8));
+    expect(array_map(fn (Event $event): array => array_map(fn (SlurEnd $end): array => [$end->number, $end->starts], $event->ink->slurs), $events))
+        ->toBe([[[2, true]], [[2, false]]]);
+});
 
 test('fingers are read, the first of a substitution', function (string $text, ?int $finger): void {
     $event = right_of(c4("<notations><technical><fingering>{$text}</fingering></technical></notations>"))[0];
@@ -99,16 +110,17 @@ test('lyrics are read with their hyphens', function (): void {
         c4('<lyric><syllabic>begin</syllabic><text>gar</text></lyric>', 8)
         .c4('<lyric><syllabic>end</syllabic><text>den</text></lyric>', 8),
     );
-    expect(array_column($events, 'lyric'))->toBe(['gar-', 'den']);
+    expect(array_map(fn (Event $event): string => $event->ink->lyrics[0]->printed(), $events))->toBe(['gar-', 'den']);
 });
 
-test('a dynamic waits for the next note of its staff', function (): void {
-    $events = right_of(
-        '<direction><direction-type><dynamics><mf/></dynamics></direction-type></direction>'
-        .'<note><rest/><duration>8</duration></note>'
+test('a dynamic stands at its moment, on its staff', function (): void {
+    $measure = one_bar(
+        '<note><rest/><duration>8</duration></note>'
+        .'<direction placement="below"><direction-type><dynamics><mf/></dynamics></direction-type></direction>'
         .c4('', 8),
-    );
-    expect(array_column($events, 'dynamic'))->toBe([null, 'mf']);
+    )->measures[0];
+    expect([$measure->signs[0]->kind, $measure->signs[0]->text, (string) $measure->signs[0]->onset, $measure->signs[0]->staff])
+        ->toBe([SignKind::Dynamic, 'mf', '1/2', Hand::Right]);
 });
 
 test('tempo comes from the metronome, in quarters, or from the sound', function (string $direction, ?int $tempo, ?int $from): void {
@@ -223,7 +235,8 @@ test('accidentals are printed where the page needs them', function (): void {
 });
 
 test('short notes of a beat share a beam', function (string $tune, array $beams): void {
-    expect(Beams::of(tune($tune)->measures[0], Hand::Right))->toBe($beams);
+    $measure = tune($tune)->measures[0];
+    expect(array_map(fn (array $levels): string => implode(' ', $levels), Beams::of($measure, $measure->right)))->toBe($beams);
 })->with([
     'pairs in 4/4' => ["R: @c4 v12 q3 v12 v3r\n", [
         'R1-1' => 'begin',
@@ -232,6 +245,28 @@ test('short notes of a beat share a beam', function (string $tune, array $beams)
         'R1-5' => 'end',
     ]],
     'threes in 6/8' => ["time: 6/8\nR: @c4 v123 q.4\n", [
+        'R1-1' => 'begin',
+        'R1-2' => 'continue',
+        'R1-3' => 'end',
+    ]],
+    'sixteenths have two' => ["R: @c4 x1234 v1 x23 h.4\n", [
+        'R1-1' => 'begin begin',
+        'R1-2' => 'continue continue',
+        'R1-3' => 'continue continue',
+        'R1-4' => 'end end',
+        'R1-5' => 'begin',
+        'R1-6' => 'continue begin',
+        'R1-7' => 'end end',
+    ]],
+    'a lone sixteenth has a hook' => ["R: @c4 v.1 x2 h.3\n", [
+        'R1-1' => 'begin',
+        'R1-2' => 'end backward hook',
+    ]],
+    'a rest divides a beam' => ["R: @c4 x1 r 2 3 h.4\n", [
+        'R1-3' => 'begin begin',
+        'R1-4' => 'end end',
+    ]],
+    'triplets by their written length' => ["R: @c4 {v123} h.4\n", [
         'R1-1' => 'begin',
         'R1-2' => 'continue',
         'R1-3' => 'end',
@@ -250,23 +285,6 @@ test('a bar is written as it is notated', function (): void {
         ->toContain("<note id=\"R1-3.1\">\n    <chord/>")
         ->toContain('<fingering>3</fingering>')
         ->toContain('<bar-style>light-heavy</bar-style>');
-});
-
-test('marks, words and dynamics go out as they came in', function (): void {
-    $piece = one_bar(
-        '<direction><direction-type><dynamics><pp/></dynamics></direction-type></direction>'
-        .c4('<notations><slur type="start"/><articulations><staccato/></articulations></notations><lyric><syllabic>single</syllabic><text>low</text></lyric>', 8)
-        .c4('<notations><slur type="stop"/><fermata/></notations>', 8),
-    );
-    $again = MusicXmlReader::read(MusicXmlWriter::write($piece))->piece;
-    $written = fn (Piece $of): array => array_map(
-        fn (Event $event): array => [array_column($event->marks, 'value'), $event->lyric, $event->dynamic],
-        $of->measures[0]->right,
-    );
-    expect($written($again))->toBe([
-        [['slur-start', 'staccato'], 'low', 'pp'],
-        [['slur-stop', 'fermata'], null, null],
-    ]);
 });
 
 test('a piece can be written without its tempo', function (): void {

@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Hand;
 
 /** A score around the given measures, with a prolog of its own. */
 function musicxml(string $measures, string $prolog = '<?xml version="1.0" encoding="UTF-8"?>'): string
@@ -27,6 +29,14 @@ function xml_note(string $pitch, int $duration, string $more = '', int $staff = 
     $octave = substr($pitch, -1);
 
     return "<note><pitch><step>{$pitch[0]}</step><octave>{$octave}</octave></pitch><duration>{$duration}</duration><voice>{$staff}</voice><staff>{$staff}</staff>{$more}</note>";
+}
+
+/** Two parts of one staff each, as some programs write the two hands. */
+function two_parts(): string
+{
+    return '<score-partwise version="4.0"><part-list><score-part id="P1"><part-name>Right</part-name></score-part><score-part id="P2"><part-name>Left</part-name></score-part></part-list>'
+        .'<part id="P1"><measure number="1"><attributes><divisions>2</divisions><clef><sign>G</sign><line>2</line></clef></attributes>'.xml_note('G4', 8).'</measure></part>'
+        .'<part id="P2"><measure number="1"><attributes><divisions>2</divisions><clef><sign>F</sign><line>4</line></clef></attributes>'.xml_note('C3', 8).'</measure></part></score-partwise>';
 }
 
 const GRAND = '<attributes><divisions>2</divisions><key><fifths>0</fifths></key><time><beats>3</beats><beat-type>4</beat-type></time><staves>2</staves>'
@@ -85,14 +95,13 @@ test('chords, backup in any order, changing divisions and a clef change are read
 
 test('what is not read is listed with its bar', function (): void {
     $report = read_report(musicxml(
-        '<measure number="1">'.GRAND.'<note><grace/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice></note>'.xml_note('C4', 6)
-        .'<backup><duration>6</duration></backup><note><pitch><step>A</step><octave>4</octave></pitch><duration>6</duration><voice>7</voice><staff>1</staff></note>'
-        .'<direction><direction-type><words>Slowly</words></direction-type></direction></measure>'
-        .'<measure number="2">'.xml_note('C4', 6).'<direction><sound dacapo="yes"/><direction-type><wedge type="crescendo"/></direction-type></direction></measure>',
+        '<measure number="1">'.GRAND.'<harmony><root><root-step>C</root-step></root></harmony>'
+        .'<direction><direction-type><words>Slowly</words></direction-type></direction>'.xml_note('C4', 6, '<notations><glissando type="start"/></notations>').'</measure>'
+        .'<measure number="2"><note><unpitched/><duration>2</duration><voice>1</voice></note>'.xml_note('C4', 4).'<figured-bass/></measure>',
     ));
     expect(array_column($report['checks'], 'text'))->toBe([
-        'Bar 1: grace note is not read.', "Bar 1: second voice '7' is not read.", 'Bar 2: wedge is not read.', 'Bar 2: D.C. is not read.',
-    ])->and($report['piece']['tempo_words'])->toBe('Slowly')->and(each_event($report, 'pitches'))->toBe([['C4'], ['C4']]);
+        'Bar 1: chord symbol is not read.', 'Bar 1: glissando is not read.', 'Bar 2: unpitched note is not read.', 'Bar 2: figured bass is not read.',
+    ])->and($report['piece']['tempo_words'])->toBe('Slowly')->and(each_event($report, 'pitches'))->toBe([['C4'], [], ['C4']]);
 });
 
 test('a first bar that the last one completes is a pickup, whatever its number', function (): void {
@@ -114,6 +123,24 @@ test('a page written and read again is the same page', function (string $shortha
     "time: 6/8\nR: @c4 q.1 v123 | h.5\nL: @5=c3 h.5 | q5 v1 q.3\n",
 ]);
 
+test('of several parts the named one is read, and the others are named', function (): void {
+    $score = MusicXmlReader::read(two_parts(), 'P2');
+    expect($score->piece->plays(Hand::Left))->toBeTrue()
+        ->and($score->piece->plays(Hand::Right))->toBeFalse()
+        ->and(array_column($score->notRead, 'text'))->toBe(["Bar 1: the part 'Right' is left out."])
+        ->and(array_map(fn (ScorePart $part): array => [$part->id, $part->name, $part->staves, $part->notes], MusicXmlReader::parts(two_parts())))
+        ->toBe([['P1', 'Right', 1, 1], ['P2', 'Left', 1, 1]])
+        ->and(fn () => MusicXmlReader::read(two_parts(), 'P9'))->toThrow(BadInput::class, "no part 'P9'");
+});
+
+test('a timewise file is the same page', function (): void {
+    $note = fn (string $pitch): string => xml_note($pitch, 6);
+    $partwise = musicxml('<measure number="1">'.GRAND.$note('C4').'</measure><measure number="2">'.$note('D4').'</measure>');
+    $timewise = '<score-timewise version="4.0"><work><work-title>Porch Light</work-title></work><part-list><score-part id="P1"><part-name>Piano</part-name></score-part></part-list>'
+        .'<measure number="1"><part id="P1">'.GRAND.$note('C4').'</part></measure><measure number="2"><part id="P1">'.$note('D4').'</part></measure></score-timewise>';
+    expect(MusicXmlWriter::write(MusicXmlReader::read($timewise)->piece))->toBe(MusicXmlWriter::write(MusicXmlReader::read($partwise)->piece));
+});
+
 test('a compressed score is read', function (): void {
     $mxl = zipped(['META-INF/container.xml' => CONTAINER, 'score.xml' => musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>')]);
     expect(MusicXmlReader::read($mxl)->piece->title)->toBe('Porch Light');
@@ -130,7 +157,6 @@ test('bad input is refused with its place and what to do', function (Closure $by
     'empty' => [fn () => "  \n", 'empty'],
     'not XML' => [fn () => 'just some words', 'Line 1: this is not MusicXML'],
     'another document' => [fn () => '<html><body/></html>', 'begins with <html>'],
-    'timewise' => [fn () => '<score-timewise/>', 'partwise'],
     'cut short' => [fn () => substr(musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>'), 0, -40), 'cut short or damaged in bar 1'],
     'external entity' => [fn () => musicxml('', "<?xml version=\"1.0\"?>\n<!DOCTYPE score-partwise [<!ENTITY x SYSTEM \"file:///etc/passwd\">]>"), 'Line 2: the file declares entities'],
     'nested entities' => [fn () => musicxml('', '<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "bbbb"><!ENTITY c "&b;&b;&b;">]>'), 'declares entities'],
@@ -140,7 +166,7 @@ test('bad input is refused with its place and what to do', function (Closure $by
     'archive cut short' => [fn () => substr(zipped(['META-INF/container.xml' => CONTAINER]), 0, 40), 'cut short or damaged'],
     'no part' => [fn () => '<score-partwise/>', 'nothing to play'],
     'no notes' => [fn () => musicxml('<measure number="1">'.GRAND.'<note><rest/><duration>6</duration></note></measure>'), 'nothing to play'],
-    'several parts' => [fn () => str_replace('</part>', '</part><part id="P2"/>', musicxml('')), '2 parts'],
+    'several parts' => [fn () => two_parts(), "2 parts: P1 (Right), P2 (Left). Choose the student's."],
     'no pitch' => [fn () => musicxml('<measure number="7">'.GRAND.'<note><pitch><step>H</step><octave>4</octave></pitch><duration>2</duration></note></measure>'), 'Bar 7 (line 5)'],
     'a negative duration' => [fn () => musicxml('<measure number="1">'.GRAND.xml_note('C4', -2).'</measure>'), "the duration '-2'"],
     'no divisions' => [fn () => musicxml('<measure number="1"><attributes><divisions>0</divisions></attributes></measure>'), 'divisions'],

@@ -5,9 +5,9 @@ declare(strict_types=1);
 use Nasturtium\Core\Counting\Counts;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Fingering\FingerSearch;
-use Nasturtium\Core\Formats\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\EqualBars;
@@ -72,7 +72,7 @@ function random_page(int $seed): Piece
         $text .= 'R: '.random_line($chance, $meter, $bars, $line === 1 ? '@c4' : '')."\n";
         $text .= 'L: '.random_line($chance, $meter, $bars, $line === 1 ? '@5=c3' : '')."\n";
     }
-    $read = Shorthand::read($text);
+    $read = ShorthandReader::read($text);
     expect($read->errors)->toBe([], $text);
 
     return $read->piece ?? throw new LogicException('a page of rests');
@@ -143,9 +143,9 @@ test('every page: what sounds lies within its length, in time', function (int $s
     $piece = random_page($seed);
     $playback = Playback::whole($piece);
     foreach ($playback->sounds as $sound) {
-        expect($sound['at']->compare(Fraction::zero()))->toBeGreaterThanOrEqual(0)
-            ->and($sound['at']->plus($sound['beats'])->compare($playback->beats))->toBeLessThanOrEqual(0)
-            ->and($sound['keys'])->not->toBe([]);
+        expect($sound->at->compare(Fraction::zero()))->toBeGreaterThanOrEqual(0)
+            ->and($sound->at->plus($sound->beats)->compare($playback->beats))->toBeLessThanOrEqual(0)
+            ->and($sound->keys)->not->toBe([]);
     }
     expect($playback->bars)->toHaveCount(count($piece->measures));
 })->with('pages');

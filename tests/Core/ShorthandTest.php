@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Note;
 
@@ -70,7 +70,7 @@ test('headings set the page', function (): void {
 });
 
 test('an error points at its token and says what would be right', function (string $text, int $line, int $column, int $length, string $says): void {
-    $errors = Shorthand::read($text)->errors;
+    $errors = ShorthandReader::read($text)->errors;
     expect($errors)->toHaveCount(1)
         ->and([$errors[0]->line, $errors[0]->column, $errors[0]->length])->toBe([$line, $column, $length])
         ->and($errors[0]->text)->toContain($says);
@@ -92,11 +92,11 @@ test('an error points at its token and says what would be right', function (stri
 ]);
 
 test('the music that can be read is there in spite of an error', function (): void {
-    $read = Shorthand::read("R: @c4 q1 ? 2 3\n");
+    $read = ShorthandReader::read("R: @c4 q1 ? 2 3\n");
     expect($read->errors)->toHaveCount(1)->and($read->piece?->measures[0]->right)->toHaveCount(3);
 });
 
 test('nothing typed is no piece and no error', function (): void {
-    $read = Shorthand::read("title: Later\n\n; nothing yet\n");
+    $read = ShorthandReader::read("title: Later\n\n; nothing yet\n");
     expect($read->piece)->toBeNull()->and($read->errors)->toBe([]);
 });

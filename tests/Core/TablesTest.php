@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Counting\CountWords;
-use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Path\Effort;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\Petal;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 
 /** @return array{int, string, string} exit code, output, errors */
 function breakdown_command(string ...$arguments): array
@@ -16,7 +16,7 @@ function breakdown_command(string ...$arguments): array
 
 test('one JSON document, nothing else, with every field', function (): void {
     $file = tempnam(sys_get_temp_dir(), 'page').'.musicxml';
-    file_put_contents($file, MusicXmlWriter::write(Shorthand::read("title: One\nR: @c4 q1 2 h3\nL: @5=c3 w5\n")->piece));
+    file_put_contents($file, MusicXmlWriter::write(ShorthandReader::read("title: One\nR: @c4 q1 2 h3\nL: @5=c3 w5\n")->piece));
     [$code, $out, $err] = breakdown_command($file, '--path=sound', '--school=phrase', '--known=C4');
     $report = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
     expect($code)->toBe(0)->and($err)->toBe('')
@@ -37,7 +37,7 @@ test('bad input is one line on standard error and exit 1', function (array $argu
 
 test('an option that is none is named', function (): void {
     $file = tempnam(sys_get_temp_dir(), 'page').'.xml';
-    file_put_contents($file, MusicXmlWriter::write(Shorthand::read("R: @c4 w1\n")->piece));
+    file_put_contents($file, MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1\n")->piece));
     expect(breakdown_command($file, '--school=guess')[2])->toContain("--school is 'guess'")
         ->and(breakdown_command($file, '--known=H9')[2])->toContain("'H9' is not a note name");
     unlink($file);

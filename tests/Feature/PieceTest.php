@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Models\Piece;
 use Illuminate\Http\UploadedFile;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Tests\Fixtures;
 
 test('a book and its pages are added, changed and removed', function (): void {
@@ -45,7 +45,7 @@ test('a typed piece is stored, one with an error is not', function (): void {
 test('a MusicXML file is stored; a bad one is refused with its place and leaves nothing', function (): void {
     $own = new Fixtures();
     $this->actingAs($own->teacher);
-    $xml = MusicXmlWriter::write(Shorthand::read("title: From a File\nR: @c4 w1\nL: @5=c3 w5\n")->piece);
+    $xml = MusicXmlWriter::write(ShorthandReader::read("title: From a File\nR: @c4 w1\nL: @5=c3 w5\n")->piece);
     $send = fn (string $bytes) => $this->post("/api/pages/{$own->page->id}/pieces", ['label' => '', 'file' => UploadedFile::fake()->createWithContent('page.musicxml', $bytes)], ['Accept' => 'application/json']);
     $send($xml)->assertOk()->assertJson(['title' => 'From a File', 'shorthand' => null]);
     $send(substr($xml, 0, 900))->assertUnprocessable()->assertJsonPath('errors.file.0', fn (string $text): bool => str_contains($text, 'cut short'));
@@ -56,14 +56,14 @@ test('a MusicXML file is stored; a bad one is refused with its place and leaves 
 
 test('a bar with too many beats is stored with its check', function (): void {
     $own = new Fixtures();
-    $xml = str_replace('<duration>4</duration>', '<duration>5</duration>', MusicXmlWriter::write(Shorthand::read("R: @c4 w1 | w1\n")->piece));
+    $xml = str_replace('<duration>4</duration>', '<duration>5</duration>', MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1 | w1\n")->piece));
     $id = $this->actingAs($own->teacher)->post("/api/pages/{$own->page->id}/pieces", ['label' => '', 'file' => UploadedFile::fake()->createWithContent('p.xml', $xml)], ['Accept' => 'application/json'])->assertOk()->json('id');
     expect($this->getJson("/api/pieces/{$id}/breakdown")->json('report.checks.0'))->toMatchArray(['code' => 'bar_long', 'place' => '1.5', 'hand' => 'R']);
 });
 
 test('what a file holds and the page does not is kept with the piece', function (): void {
     $own = new Fixtures();
-    $xml = str_replace('<note id="R1-1">', '<note><grace/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice></note><note id="R1-1">', MusicXmlWriter::write(Shorthand::read("R: @c4 w1\n")->piece));
+    $xml = str_replace('<note id="R1-1">', '<note><grace/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice></note><note id="R1-1">', MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1\n")->piece));
     $this->actingAs($own->teacher)->post("/api/pages/{$own->page->id}/pieces", ['label' => '', 'file' => UploadedFile::fake()->createWithContent('p.xml', $xml)], ['Accept' => 'application/json'])
         ->assertOk()->assertJsonPath('notRead', ['Bar 1: grace note is not read.']);
 });

@@ -14,7 +14,7 @@ use App\Models\Piece;
 use App\Models\Student;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Nasturtium\Core\Formats\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Report\Settings;
 

@@ -19,7 +19,7 @@ use App\Models\TaskBars;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Nasturtium\Core\Formats\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Performance\Playback;
 
 /** What a child sees today; only weeks that were sent are seen. */

@@ -10,8 +10,8 @@ use App\Http\Resources\CheckResource;
 use App\Http\Resources\PreviewResource;
 use App\Http\Resources\ShorthandErrorResource;
 use Illuminate\Http\JsonResponse;
-use Nasturtium\Core\Formats\MusicXmlWriter;
-use Nasturtium\Core\Formats\Shorthand;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\PageChecks;
 
 /** The engraving that grows beside what is typed. */
@@ -20,7 +20,7 @@ final class ShorthandController
     #[Post('/shorthand', PreviewResource::class)]
     public function store(ShorthandRequest $request): JsonResponse
     {
-        $read = Shorthand::read($request->string('shorthand')->toString());
+        $read = ShorthandReader::read($request->string('shorthand')->toString());
 
         return new JsonResponse(new PreviewResource(
             $read->piece === null ? null : MusicXmlWriter::write($read->piece),

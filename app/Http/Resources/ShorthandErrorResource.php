@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use Nasturtium\Core\Formats\ShorthandError;
+use Nasturtium\Core\Formats\Shorthand\ShorthandError;
 use OpenApi\Attributes as OA;
 
 /** A token that cannot stand where it is; line and column count from 1. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Formats;
+namespace Nasturtium\Core\Formats\MusicXml;
 
 /** Small steps through a document tree, each linear in the number of children. */
 final readonly class Xml

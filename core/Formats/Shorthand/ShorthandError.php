@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Formats;
+namespace Nasturtium\Core\Formats\Shorthand;
 
 /** A token of the shorthand that cannot stand where it is. */
 final readonly class ShorthandError

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Formats;
+namespace Nasturtium\Core\Formats\MusicXml;
+
+use Nasturtium\Core\Formats\BadInput;
 
 /** Opens an uploaded score, plain or compressed. Everything in it is taken to be hostile. */
 final readonly class ScoreFile
@@ -53,10 +55,7 @@ final readonly class ScoreFile
             self::refuseBroken($xml, $error);
         }
         $root = $document->documentElement;
-        if ($root->localName === 'score-timewise') {
-            throw new BadInput('Line '.$root->getLineNo().': the file is written measure by measure (timewise). Export it as partwise MusicXML.');
-        }
-        if ($root->localName !== 'score-partwise') {
+        if (! in_array($root->localName, ['score-partwise', 'score-timewise'], true)) {
             throw new BadInput('Line '.$root->getLineNo().": this is not MusicXML; it begins with <{$root->localName}>. Export the piece as MusicXML and try again.");
         }
 

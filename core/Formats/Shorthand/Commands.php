@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Shorthand;
+
+use Nasturtium\Core\Formats\NavigationWords;
+use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Meter;
+use Nasturtium\Core\Score\Navigation;
+use Nasturtium\Core\Score\SignKind;
+
+/** What is said in square brackets or in quotes within a line of music. */
+final readonly class Commands
+{
+    /** @throws InvalidScore */
+    public static function bracket(string $command, Voice $voice): void
+    {
+        [$name, $value] = [...explode(' ', trim($command), 2), ''];
+        $value = trim($value);
+        $lower = strtolower($name);
+        $clef = Clef::tryFrom($lower);
+        $line = Names::LINES[$lower] ?? null;
+        $navigation = self::navigation($command);
+        match (true) {
+            $lower === 'time' => self::time($value, $voice),
+            $lower === 'key' => $voice->frame->setKey(...[...$voice->here(), Key::parse($value)]),
+            $lower === 'tempo' => self::tempo($value, $voice),
+            $lower === 'cross' => $voice->crossed = true,
+            $lower === 'back' => $voice->crossed = false,
+            $clef !== null => $voice->clef($clef),
+            $line !== null => self::line($line[0], $line[1], $voice),
+            $navigation !== null => $voice->navigate($navigation),
+            default => throw new InvalidScore("[{$command}] means nothing here. There are time, key, tempo, treble, bass, 8va, 8vb, loco, cross, back, pedal, lift, Segno, Coda, To Coda, Fine, D.C. and D.S."),
+        };
+    }
+
+    /** Dynamics and words; what sends the player elsewhere is known by its words. */
+    public static function quoted(string $words, Voice $voice): void
+    {
+        $side = in_array($words[0] ?? '', ['^', '_'], true) ? $words[0] : '';
+        $words = mb_substr(trim($side === '' ? $words : substr($words, 1)), 0, 200);
+        if ($words === '') {
+            throw new InvalidScore('There is nothing in the quotes. Dynamics and words stand there, such as "mf" or "rit."');
+        }
+        $navigation = $side === '' ? NavigationWords::in($words) : null;
+        if ($navigation !== null) {
+            $voice->navigate($navigation);
+
+            return;
+        }
+        $kind = Names::isDynamic($words) ? SignKind::Dynamic : SignKind::Words;
+        $voice->sign($kind, $words, $side === '' ? self::standsAbove($kind, $voice->hand) : $side === '^');
+    }
+
+    /** Dynamics stand below the staff, words above the right hand's and below the left's, unless ^ or _ says otherwise. */
+    public static function standsAbove(SignKind $kind, Hand $staff): bool
+    {
+        return $kind === SignKind::OttavaAbove || $kind === SignKind::Tempo || ($kind === SignKind::Words && $staff === Hand::Right);
+    }
+
+    private static function time(string $value, Voice $voice): void
+    {
+        [$bar, $onset] = $voice->here();
+        if (! $onset->isZero()) {
+            throw new InvalidScore('A time signature begins a bar: finish the bar before it, or put | first.');
+        }
+        $voice->frame->setMeter($bar, Meter::parse($value));
+    }
+
+    private static function tempo(string $value, Voice $voice): void
+    {
+        [$mark, $words] = Names::tempo($value);
+        if ($mark === null && $words === '') {
+            throw new InvalidScore('A tempo is a number, words, or both, such as [tempo 72 Slower].');
+        }
+        if ($words !== '') {
+            $voice->sign(SignKind::Words, $words, true);
+        }
+        if ($mark !== null) {
+            $voice->sign(SignKind::Tempo, '', true, $mark);
+        }
+    }
+
+    private static function line(SignKind $kind, string $size, Voice $voice): void
+    {
+        $octaves = $size === '15' ? 2 : 1;
+        $voice->tones->ottava = match ($kind) {
+            SignKind::OttavaAbove => $octaves,
+            SignKind::OttavaBelow => -$octaves,
+            SignKind::OttavaEnd => 0,
+            default => $voice->tones->ottava,
+        };
+        $voice->sign($kind, $size, self::standsAbove($kind, $voice->hand));
+    }
+
+    private static function navigation(string $command): ?Navigation
+    {
+        foreach (Navigation::cases() as $sign) {
+            if (strcasecmp($sign->value, trim($command)) === 0) {
+                return $sign;
+            }
+        }
+
+        return NavigationWords::in($command);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Shorthand;
+
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Meter;
+
+/** Time and key through the bars, which all voices share; the first line of a printed line may change them. */
+final class Frame
+{
+    /** @var non-empty-list<array{int, Meter}> from which bar on */
+    private array $meters;
+
+    /** @var non-empty-list<array{int, Fraction, Key}> from which bar and moment on */
+    private array $keys;
+
+    /** Whether the line that is read now is the first of its printed line. */
+    public bool $leading = true;
+
+    public function __construct(Meter $meter, Key $key)
+    {
+        $this->meters = [[0, $meter]];
+        $this->keys = [[0, Fraction::zero(), $key]];
+    }
+
+    public function meterAt(int $bar): Meter
+    {
+        for ($i = count($this->meters) - 1; $i > 0 && $this->meters[$i][0] > $bar; $i--);
+
+        return $this->meters[$i][1];
+    }
+
+    /** @throws InvalidScore in a line that only follows */
+    public function setMeter(int $bar, Meter $meter): void
+    {
+        if ($this->leading) {
+            $this->meters[] = [$bar, $meter];
+        } elseif (! $this->meterAt($bar)->looksLike($meter)) {
+            throw new InvalidScore("The time signature changes for both hands at once: say [time {$meter->printed()}] in the line above too.");
+        }
+    }
+
+    public function keyAt(int $bar, Fraction $onset): Key
+    {
+        for ($i = count($this->keys) - 1; $i > 0; $i--) {
+            [$from, $moment] = $this->keys[$i];
+            if ($from < $bar || ($from === $bar && $moment->compare($onset) <= 0)) {
+                break;
+            }
+        }
+
+        return $this->keys[$i][2];
+    }
+
+    /** @throws InvalidScore in a line that only follows */
+    public function setKey(int $bar, Fraction $onset, Key $key): void
+    {
+        if ($this->leading) {
+            $this->keys[] = [$bar, $onset, $key];
+        } elseif (! $this->keyAt($bar, $onset)->equals($key)) {
+            throw new InvalidScore("The key changes for both hands at once: say [key {$key->typed()}] in the line above too.");
+        }
+    }
+
+    /** @return list<array{Fraction, Key}> changes inside a bar */
+    public function keysInside(int $bar): array
+    {
+        $inside = [];
+        foreach ($this->keys as [$from, $onset, $key]) {
+            if ($from === $bar && ! $onset->isZero()) {
+                $inside[] = [$onset, $key];
+            }
+        }
+
+        return $inside;
+    }
+}
