@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
@@ -81,3 +82,60 @@ function demo_report(string $title, ?Settings $settings = null): array
     }
     throw new LogicException("there is no tune '{$title}'");
 }
+
+/** A score around the given measures, with a prolog of its own. */
+function musicxml(string $measures, string $prolog = '<?xml version="1.0" encoding="UTF-8"?>'): string
+{
+    return <<<XML
+    {$prolog}
+    <score-partwise version="4.0">
+      <work><work-title>Porch Light</work-title></work>
+      <part-list><score-part id="P1"><part-name>Piano</part-name></score-part></part-list>
+      <part id="P1">{$measures}</part>
+    </score-partwise>
+    XML;
+}
+
+function xml_note(string $pitch, int $duration, string $more = '', int $staff = 1): string
+{
+    $octave = substr($pitch, -1);
+
+    return "<note><pitch><step>{$pitch[0]}</step><octave>{$octave}</octave></pitch><duration>{$duration}</duration><voice>{$staff}</voice><staff>{$staff}</staff>{$more}</note>";
+}
+
+/** Two parts of one staff each, as some programs write the two hands. */
+function two_parts(): string
+{
+    return '<score-partwise version="4.0"><part-list><score-part id="P1"><part-name>Right</part-name></score-part><score-part id="P2"><part-name>Left</part-name></score-part></part-list>'
+        .'<part id="P1"><measure number="1"><attributes><divisions>2</divisions><clef><sign>G</sign><line>2</line></clef></attributes>'.xml_note('G4', 8).'</measure></part>'
+        .'<part id="P2"><measure number="1"><attributes><divisions>2</divisions><clef><sign>F</sign><line>4</line></clef></attributes>'.xml_note('C3', 8).'</measure></part></score-partwise>';
+}
+
+const GRAND = '<attributes><divisions>2</divisions><key><fifths>0</fifths></key><time><beats>3</beats><beat-type>4</beat-type></time><staves>2</staves>'
+    .'<clef number="1"><sign>G</sign><line>2</line></clef><clef number="2"><sign>F</sign><line>4</line></clef></attributes>';
+
+/** @return array<string, mixed> */
+function read_report(string $xml): array
+{
+    $score = MusicXmlReader::read($xml);
+
+    return ReportDocument::of(Breakdown::of($score->piece, new Settings(), $score->notRead));
+}
+
+/** @param array<string, string> $files */
+function zipped(array $files): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'mxl');
+    $zip = new ZipArchive();
+    $zip->open($path, ZipArchive::OVERWRITE);
+    foreach ($files as $name => $content) {
+        $zip->addFromString($name, $content);
+    }
+    $zip->close();
+    $bytes = (string) file_get_contents($path);
+    unlink($path);
+
+    return $bytes;
+}
+
+const CONTAINER = '<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>';

@@ -86,6 +86,28 @@ final readonly class Measure
         return $events;
     }
 
+    public function clefAtEnd(Hand $staff): Clef
+    {
+        $clef = $this->clefs[$staff->value];
+        foreach ($this->changes as $change) {
+            if ($change->staff === $staff && $change->to instanceof Clef) {
+                $clef = $change->to;
+            }
+        }
+
+        return $clef;
+    }
+
+    public function keyAtEnd(): Key
+    {
+        $key = $this->key;
+        foreach ($this->changes as $change) {
+            $key = $change->to instanceof Key ? $change->to : $key;
+        }
+
+        return $key;
+    }
+
     /** A repeat sign, a double bar or the end of the piece may stand after it though the bar goes on. */
     public function isDivided(): bool
     {

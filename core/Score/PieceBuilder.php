@@ -59,12 +59,43 @@ final class PieceBuilder
         $pickup = $this->startsWithPickup($lengths);
         $numbers = $this->numbers($pickup);
         $measures = [];
+        $this->settleSigns($lengths);
         foreach ($this->drafts as $index => $draft) {
             $this->restWherePlaying($draft, $lengths[$index]);
             $measures[] = $this->built($draft, $index, $numbers[$index], $lengths[$index], $pickup && $index === 0);
         }
 
         return new Piece($this->title, $measures, $this->composer, $this->tempoWords, $this->metronome, $this->notation, $this->credits);
+    }
+
+    /**
+     * The end of a measure and the start of the next are one moment: what ends there belongs to the first, what begins to the second.
+     *
+     * @param  list<Fraction>  $lengths
+     */
+    private function settleSigns(array $lengths): void
+    {
+        $moved = [];
+        foreach ($this->drafts as $index => $draft) {
+            $stay = [];
+            foreach ($draft->signs as $sign) {
+                $to = match (true) {
+                    $sign->kind->isEnd() && $sign->onset->isZero() && $index > 0 => $index - 1,
+                    ! $sign->kind->isEnd() && $sign->onset->compare($lengths[$index]) >= 0 && isset($this->drafts[$index + 1]) => $index + 1,
+                    default => $index,
+                };
+                if ($to === $index) {
+                    $stay[] = $sign;
+                } else {
+                    $moved[$to][] = $sign->at($to < $index ? $lengths[$to] : Fraction::zero());
+                }
+            }
+            $draft->signs = $stay;
+        }
+        foreach ($moved as $to => $signs) {
+            // What comes from the measure before stands first, what comes from the one after last; the moment sorts them.
+            $this->drafts[$to]->signs = [...$signs, ...$this->drafts[$to]->signs];
+        }
     }
 
     /** A hand that plays elsewhere rests in a measure in which nothing is written for it. */

@@ -21,4 +21,10 @@ final readonly class Sign
         public bool $above = false,
         public ?Metronome $metronome = null,
     ) {}
+
+    /** The same sign at another moment. */
+    public function at(Fraction $onset): self
+    {
+        return new self($this->kind, $this->staff, $onset, $this->text, $this->above, $this->metronome);
+    }
 }

@@ -38,11 +38,10 @@ final readonly class AttributesReading
                     break;
                 case 'key':
                     $key = $this->key($child);
-                    if ($key !== null && $onset->isZero()) {
-                        $state->key = $key;
-                    } elseif ($key !== null) {
+                    if ($key !== null && ! $onset->isZero()) {
                         $keys[] = [$onset, $key];
                     }
+                    $state->key = $key ?? $state->key;
                     break;
                 case 'time':
                     if ($onset->isZero()) {

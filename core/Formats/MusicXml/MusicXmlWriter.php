@@ -135,11 +135,11 @@ final class MusicXmlWriter
     private function attributes(Measure $measure): void
     {
         $before = $this->before;
-        $key = $before === null || ! self::keyAtEnd($before)->equals($measure->key);
+        $key = $before === null || ! $before->keyAtEnd()->equals($measure->key);
         $time = $before === null || ! $before->meter->looksLike($measure->meter);
         $clefs = [];
         foreach (Hand::cases() as $staff) {
-            if ($before === null || self::clefAtEnd($before, $staff) !== $measure->clefs[$staff->value]) {
+            if ($before === null || $before->clefAtEnd($staff) !== $measure->clefs[$staff->value]) {
                 $clefs[$staff->value] = $measure->clefs[$staff->value];
             }
         }
@@ -170,28 +170,6 @@ final class MusicXmlWriter
             }
         }
         $this->xml->close();
-    }
-
-    private static function clefAtEnd(Measure $measure, Hand $staff): Clef
-    {
-        $clef = $measure->clefs[$staff->value];
-        foreach ($measure->changes as $change) {
-            if ($change->staff === $staff && $change->to instanceof Clef) {
-                $clef = $change->to;
-            }
-        }
-
-        return $clef;
-    }
-
-    private static function keyAtEnd(Measure $measure): Key
-    {
-        $key = $measure->key;
-        foreach ($measure->changes as $change) {
-            $key = $change->to instanceof Key ? $change->to : $key;
-        }
-
-        return $key;
     }
 
     private function key(Key $key): void

@@ -14,7 +14,7 @@ final readonly class Token
     private const PATTERN = '/\G(?:
         (?<space>\s+)
         |(?<bar>:\||\|:|\|\|(?!:)|\|)(?:\*(?<times>[2-9]))?
-        |\[(?<command>[A-Za-z0-9][^\[\]|"]*)\]
+        |\[(?<command>[A-Za-z0-9](?:[^\[\]|"]|(?<=C)\|)*)\]
         |\[(?<ending>\d(?:,\d)*)
         |@(?:(?<finger>[1-5])=)?(?<position>[a-gA-G](?:\#|b)?\d)
         |(?<length>[whqvxy]\.{0,2})

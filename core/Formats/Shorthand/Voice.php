@@ -100,7 +100,7 @@ final class Voice
         }
         $last = $this->bars[count($this->bars) - 1];
         foreach ($this->next->signs as $sign) {
-            $last->signs[] = new Sign($sign->kind, $sign->staff, $last->written, $sign->text, $sign->above, $sign->metronome);
+            $last->signs[] = $sign->at($last->written);
         }
     }
 
