@@ -47,6 +47,29 @@ final readonly class Pitch
         return new self($diatonic - 7 * $octave, $octave, $alter);
     }
 
+    /** The name of a key of the keyboard: the key signature's own where it has one, else a natural, else sharps in sharp keys and flats in flat ones. */
+    public static function ofMidi(int $midi, Key $signature): self
+    {
+        $found = [];
+        foreach (self::SEMITONES as $step => $semitones) {
+            foreach ([-1, 0, 1] as $alter) {
+                $octaves = $midi - $alter - $semitones;
+                if ($octaves % 12 === 0) {
+                    $rank = match (true) {
+                        $signature->alters($step) === $alter => 0,
+                        $alter === 0 => 1,
+                        $alter > 0 === $signature->fifths >= 0 => 2,
+                        default => 3,
+                    };
+                    $found[$rank] = new self($step, intdiv($octaves, 12) - 1, $alter);
+                }
+            }
+        }
+        ksort($found);
+
+        return array_values($found)[0] ?? throw new InvalidScore("{$midi} is not a key");
+    }
+
     /** Letter names counted from C0: one staff place is one step of this. */
     public function diatonic(): int
     {

@@ -15,6 +15,7 @@ use Nasturtium\Core\Score\MeasureDraft;
 use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\PrintedAccidentals;
 use Nasturtium\Core\Score\Tuplet;
+use Nasturtium\Core\Score\TupletGroups;
 
 /** Reads one measure of a MusicXML part. */
 final class MeasureReader
@@ -272,7 +273,10 @@ final class MeasureReader
         }
         foreach ($byVoice as $notes) {
             usort($notes, static fn (ReadNote $a, ReadNote $b): int => $a->onset->compare($b->onset));
-            TupletGroups::close($notes);
+            $tuplets = TupletGroups::of(array_map(static fn (ReadNote $note): array => [$note->onset, $note->length->whole, $note->tuplet], $notes));
+            foreach ($notes as $i => $note) {
+                $note->tuplet = $tuplets[$i];
+            }
         }
         foreach ($this->notes as $note) {
             $home = $this->state->staves < 2 ? 1 : $this->homes->home($note->voice, $note->staff);

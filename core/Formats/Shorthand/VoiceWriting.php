@@ -22,7 +22,8 @@ final class VoiceWriting
 {
     public readonly ToneWriting $tones;
 
-    private string $length = 'q';
+    /** The length in force; the first is always said. */
+    private string $length = '';
 
     private bool $crossed = false;
 

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Midi\MidiFile;
+use Nasturtium\Core\Formats\Midi\MidiNote;
+use Nasturtium\Core\Formats\Midi\MidiReader;
+use Nasturtium\Core\Formats\Midi\MidiWriter;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Score\Check;
+
+/** @return list<string> notes of a file as `track key from+length`, in quarters */
+function midi_notes(string $bytes): array
+{
+    $file = MidiFile::read($bytes);
+
+    return array_map(fn (MidiNote $note): string => "{$note->track} {$note->key} ".($note->from / $file->ticks).'+'.(($note->to - $note->from) / $file->ticks), $file->notes);
+}
+
+/** The music lines of what a MIDI file becomes. */
+function typed_from(string $bytes, Grid $grid = Grid::Eighths): string
+{
+    return (string) preg_replace('/^(?![RL]:).*\n/m', '', ShorthandWriter::write(MidiReader::read($bytes, $grid)->piece)->text);
+}
+
+/**
+ * A file of format 0 with the given keys.
+ *
+ * @param  list<array{int, int, int}>  $notes  key, start and end in ticks of which 96 make a quarter
+ */
+function midi_of(array $notes, string $more = ''): string
+{
+    $events = [];
+    foreach ($notes as [$key, $from, $to]) {
+        $events[] = [$from, 1, pack('CCC', 0x90, $key, 80)];
+        $events[] = [$to, 0, pack('CCC', 0x80, $key, 0)];
+    }
+    usort($events, fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+    $track = $more;
+    $at = 0;
+    foreach ($events as [$tick, , $bytes]) {
+        $wait = $tick - $at;
+        $track .= ($wait > 127 ? chr(0x80 | ($wait >> 7)) : '').chr($wait & 0x7F).$bytes;
+        $at = $tick;
+    }
+    $track .= "\0\xFF\x2F\0";
+
+    return 'MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track;
+}
+
+test('a piece goes out with a track for each hand, repeats played', function (): void {
+    $bytes = MidiWriter::write(tune("title: Back Stairs\ntempo: 120\nR: @c4 q1 r h3 :|\nL: @5=c3 w5\n"));
+    expect(midi_notes($bytes))->toBe(['2 48 0+4', '1 60 0+1', '1 64 2+2', '2 48 4+4', '1 60 4+1', '1 64 6+2'])
+        ->and(substr($bytes, 0, 14))->toBe('MThd'.pack('Nnnn', 6, 1, 3, 480));
+    $file = MidiFile::read($bytes);
+    expect([$file->title, $file->tempo, (string) $file->meters[0][1]])->toBe(['Back Stairs', 120, '4/4']);
+});
+
+test('triplets and ties are exact in ticks', function (): void {
+    $bytes = MidiWriter::write(tune("R: @c4 {v123} h.5~ | h5 {q1 2 3}\n"));
+    $file = MidiFile::read($bytes);
+    expect(array_map(fn (MidiNote $note): array => [$note->key, $note->from, $note->to], $file->notes))->toBe([
+        [60, 0, 160], [62, 160, 320], [64, 320, 480], [67, 480, 2880], [60, 2880, 3200], [62, 3200, 3520], [64, 3520, 3840],
+    ]);
+});
+
+test('the count-in clicks before the music, less the pickup', function (): void {
+    $plain = MidiFile::read(MidiWriter::write(tune("R: @c4 q5 | w1 | h.1\n")));
+    $counted = MidiFile::read(MidiWriter::write(tune("R: @c4 q5 | w1 | h.1\n"), countIn: true));
+    expect($plain->notes[0]->from)->toBe(0)
+        ->and($counted->notes[0]->from)->toBe(3 * 480)
+        ->and($counted->notRead)->toBe(['percussion' => true]);
+});
+
+test('tempo and time changes stand where they are played', function (): void {
+    $file = MidiFile::read(MidiWriter::write(tune("R: @c4 w1 [time 3/4] h.2 [tempo 60] 3\n")));
+    expect(array_map(fn (array $meter): array => [$meter[0], (string) $meter[1]], $file->meters))->toBe([[0, '4/4'], [1920, '3/4']]);
+});
+
+test('what goes out comes in again', function (string $music): void {
+    expect(typed_from(MidiWriter::write(tune($music)), Grid::Sixteenths))->toBe($music);
+})->with([
+    "R: qc d e f | hg e\nL: wc | hc g,\n",
+    "R: ve f q.g vc' qe | h.g qr\nL: hc f, | wc\n",
+    "R: wf+ | h.g qa\nL: w(c e) | (d f)\n",
+    "R: hc d~ | wd~ | hd qe r\nL: / | wc | /\n",
+]);
+
+test('triplets come in on their own grid', function (): void {
+    expect(typed_from(MidiWriter::write(tune("R: @c4 {v123} q4 h5 | w1\n")), Grid::Triplets))->toBe("R: { vc d e } qf hg | wc,\n");
+});
+
+test('what was played freely is laid on the grid, and what is unsure is marked', function (): void {
+    // Four quarters of a beginner: early, late, short, and one between two eighths.
+    $read = MidiReader::read(midi_of([[60, 2, 80], [62, 100, 180], [64, 190, 230], [65, 310, 380], [48, 0, 300]]), Grid::Eighths);
+    expect(array_map(fn (Check $check): string => "{$check->code} {$check->place} {$check->hand?->value}", $read->notRead))
+        ->toContain('uncertain 1.4 R')
+        ->and(ShorthandWriter::write($read->piece)->text)->toContain("R: qc d ve r qf\nL: h.c qr\n");
+});
+
+test('hands are told apart by where they are, and a near one is marked', function (): void {
+    $read = MidiReader::read(midi_of([[72, 0, 90], [48, 0, 90], [60, 96, 180], [71, 192, 280], [47, 192, 280]]), Grid::Quarters);
+    expect(array_map(fn (Check $check): string => "{$check->place} {$check->text}", $read->notRead))
+        ->toBe(['1.2 Bar 1, right hand: look at this note again; it may belong to the other hand.']);
+});
+
+test('silence before the first note is no bar, half a bar of it a pickup', function (): void {
+    $piece = MidiReader::read(midi_of([[67, 7 * 96, 8 * 96], [60, 8 * 96, 12 * 96]]), Grid::Quarters)->piece;
+    expect((string) $piece->pickup()?->length)->toBe('1/4')->and($piece->measures)->toHaveCount(2);
+});
+
+test('notes are spelled in their key', function (): void {
+    $flats = "\0\xFF\x59\x02\xFD\x00";
+    expect(MidiReader::read(midi_of([[63, 0, 96], [61, 96, 192]], $flats))->piece->measures[0]->right[0]->lowest()->name())->toBe('Eb4')
+        ->and(MidiReader::read(midi_of([[63, 0, 96], [61, 96, 192]]))->piece->measures[0]->right[0]->lowest()->name())->toBe('D#4');
+});
+
+test('a damaged file is refused with its place', function (string $bytes, string $says): void {
+    expect(fn () => MidiReader::read($bytes))->toThrow(BadInput::class, $says);
+})->with([
+    'empty' => ['', 'Byte 0: the MIDI file is cut short'],
+    'something else' => ['RIFF'.str_repeat('x', 30), 'not a MIDI file'],
+    'cut short' => [substr(MidiWriter::write(tune("R: @c4 w1\n")), 0, -10), 'cut short in track 2'],
+    'film frames' => ['MThd'.pack('Nnnn', 6, 0, 1, 0xE728), 'film frames'],
+    'several songs' => ['MThd'.pack('Nnnn', 6, 2, 1, 96), 'format 2'],
+    'no notes' => ['MThd'.pack('Nnnn', 6, 0, 0, 96), 'nothing to play'],
+    'no status' => ['MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', 3)."\0\x40\x40", 'damaged in track 1'],
+    'too large' => [str_repeat('x', 2 * 1024 * 1024 + 1), 'over 2 MB'],
+]);
