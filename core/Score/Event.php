@@ -34,6 +34,19 @@ final readonly class Event
         $this->end = $onset->plus($duration->whole);
     }
 
+    /**
+     * The same event with other notes in the place of its own.
+     *
+     * @param  list<Note>  $notes
+     * @param  list<Grace>  $graces
+     */
+    public function withNotes(array $notes, array $graces): self
+    {
+        $ink = new Ink($this->ink->marks, $this->ink->slurs, $this->ink->lyrics, $graces, $this->ink->tuplet);
+
+        return new self($this->id, $this->hand, $this->clef, $this->measure, $this->onset, $this->duration, $notes, $ink, $this->voice, $this->crossed, $this->ottava);
+    }
+
     public function kind(): EventKind
     {
         return match (count($this->notes)) {

@@ -13,4 +13,9 @@ final readonly class Grace
      * @param  bool  $chord  it sounds with the grace note before it
      */
     public function __construct(public Pitch $pitch, public string $value = 'eighth', public bool $slashed = false, public ?int $finger = null, public bool $chord = false) {}
+
+    public function at(Pitch $pitch): self
+    {
+        return new self($pitch, $this->value, $this->slashed, $this->finger, $this->chord);
+    }
 }

@@ -49,6 +49,37 @@ final readonly class Measure
         $this->offset = $pickup ? $meter->measure()->minus($length) : Fraction::zero();
     }
 
+    /**
+     * The same measure in another key.
+     *
+     * @param  list<Change>  $changes
+     * @param  \Closure(Event): Event  $event  what becomes of each event
+     */
+    public function with(Key $key, array $changes, \Closure $event): self
+    {
+        return new self(
+            $this->index,
+            $this->number,
+            $this->meter,
+            $key,
+            $this->length,
+            array_map($event, $this->right),
+            array_map($event, $this->left),
+            $this->pickup,
+            $this->repeatStart,
+            $this->repeatEnd,
+            $this->endings,
+            $this->newLine,
+            $this->times,
+            array_map($event, $this->inner),
+            $this->clefs,
+            $changes,
+            $this->signs,
+            $this->navigation,
+            $this->barStyle,
+        );
+    }
+
     /** @return list<Event> the main voice of a hand */
     public function of(Hand $hand): array
     {

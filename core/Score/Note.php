@@ -18,4 +18,10 @@ final readonly class Note
         public bool $tieStop = false,
         public bool $courtesy = false,
     ) {}
+
+    /** The same note head on another pitch. */
+    public function at(Pitch $pitch): self
+    {
+        return new self($pitch, $this->finger, $this->tieStart, $this->tieStop, $this->courtesy);
+    }
 }

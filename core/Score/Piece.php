@@ -35,6 +35,12 @@ final readonly class Piece
         $this->tempoFrom = $metronome?->quartersFrom();
     }
 
+    /** @param list<Measure> $measures */
+    public function withMeasures(array $measures): self
+    {
+        return new self($this->title, $measures, $this->composer, $this->tempoWords, $this->metronome, $this->notation, $this->credits);
+    }
+
     /** The same music with no tempo printed, for practice at another. */
     public function withoutTempo(): self
     {

@@ -60,6 +60,7 @@ final class PieceBuilder
         $numbers = $this->numbers($pickup);
         $measures = [];
         $this->settleSigns($lengths);
+        $this->settleTempoWords();
         foreach ($this->drafts as $index => $draft) {
             $this->restWherePlaying($draft, $lengths[$index]);
             $measures[] = $this->built($draft, $index, $numbers[$index], $lengths[$index], $pickup && $index === 0);
@@ -95,6 +96,19 @@ final class PieceBuilder
         foreach ($moved as $to => $signs) {
             // What comes from the measure before stands first, what comes from the one after last; the moment sorts them.
             $this->drafts[$to]->signs = [...$signs, ...$this->drafts[$to]->signs];
+        }
+    }
+
+    /** The first words above the first note are its tempo, such as `Gently`, where nothing else is. */
+    private function settleTempoWords(): void
+    {
+        foreach ($this->drafts[0]->signs ?? [] as $i => $sign) {
+            if ($this->tempoWords === null && $sign->kind === SignKind::Words && $sign->staff === Hand::Right && $sign->above && $sign->onset->isZero()) {
+                $this->tempoWords = mb_substr($sign->text, 0, 120);
+                array_splice($this->drafts[0]->signs, $i, 1);
+
+                return;
+            }
         }
     }
 

@@ -22,6 +22,12 @@ final readonly class Sign
         public ?Metronome $metronome = null,
     ) {}
 
+    /** The same sign on another staff. */
+    public function on(Hand $staff): self
+    {
+        return new self($this->kind, $staff, $this->onset, $this->text, $this->above, $this->metronome);
+    }
+
     /** The same sign at another moment. */
     public function at(Fraction $onset): self
     {

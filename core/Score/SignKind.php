@@ -35,6 +35,12 @@ enum SignKind: string
         return in_array($this, [self::HairpinEnd, self::OttavaEnd, self::PedalEnd], true);
     }
 
+    /** Where it stands unless the page says otherwise: words and tempo above the upper staff, dynamics below. */
+    public function standsAbove(Hand $staff): bool
+    {
+        return $this === self::OttavaAbove || $this === self::Tempo || ($this === self::Words && $staff === Hand::Right);
+    }
+
     /** It says how loud. */
     public function isLoudness(): bool
     {

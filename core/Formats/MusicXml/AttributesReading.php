@@ -66,8 +66,11 @@ final readonly class AttributesReading
                         $state->notRead(Xml::word($child));
                     }
                     break;
-                case 'transpose':
-                    $state->notRead('transposing instrument');
+                case 'part-symbol':
+                case 'instruments':
+                    break;
+                default:
+                    $state->notRead(Xml::word($child));
             }
         }
     }

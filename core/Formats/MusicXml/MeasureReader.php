@@ -98,11 +98,10 @@ final class MeasureReader
                 case 'barline':
                     $this->barline($child);
                     break;
-                case 'harmony':
-                    $this->state->notRead('chord symbol');
+                case 'print':
                     break;
-                case 'figured-bass':
-                    $this->state->notRead('figured bass');
+                default:
+                    $this->state->notRead(Xml::word($child));
             }
         }
     }
@@ -236,8 +235,10 @@ final class MeasureReader
                 case 'coda':
                     $this->measure->navigate(Navigation::Coda);
                     break;
-                case 'fermata':
-                    $this->state->notRead('fermata on a bar line');
+                case 'bar-style':
+                    break;
+                default:
+                    $this->state->notRead(Xml::word($child).' on a bar line');
             }
         }
         if ($location === 'middle') {

@@ -113,26 +113,45 @@ final class MusicXmlReader
     private static function header(\DOMElement $root, FileState $state): void
     {
         $builder = $state->builder;
-        $builder->title = Xml::text($root, 'work', 'work-title') ?? Xml::text($root, 'movement-title') ?? self::credit($root) ?? 'Untitled';
+        $title = Xml::text($root, 'work', 'work-title') ?? Xml::text($root, 'movement-title') ?? self::credit($root) ?? 'Untitled';
+        $builder->title = mb_substr((string) preg_replace('/\s+/u', ' ', $title), 0, 120);
         $identification = Xml::one($root, 'identification');
         foreach ($identification === null ? [] : Xml::children($identification) as $child) {
             $type = $child->localName === 'creator' ? $child->getAttribute('type') : (string) $child->localName;
-            $text = mb_substr(trim($child->textContent), 0, 200);
+            $text = mb_substr(trim((string) preg_replace('/\s+/u', ' ', $child->textContent)), 0, 200);
             if ($text === '') {
                 continue;
             }
             if ($type === 'composer') {
-                $builder->composer = $text;
+                $builder->composer = mb_substr($text, 0, 120);
             } elseif (in_array($type, ['lyricist', 'arranger', 'rights'], true)) {
                 $builder->credits[$type] = $text;
             } elseif ($child->localName === 'creator') {
                 $state->notRead("{$type} '{$text}'");
             }
         }
+        self::credits($root, $state);
         foreach (Xml::all(Xml::one($identification, 'miscellaneous'), 'miscellaneous-field') as $field) {
             if ($field->getAttribute('name') === self::NOTATION_FIELD) {
                 $builder->notation = Notation::tryFrom(trim($field->textContent)) ?? $builder->notation;
             }
+        }
+    }
+
+    /** What else is printed on the page, and is not known from the head of the file. */
+    private static function credits(\DOMElement $root, FileState $state): void
+    {
+        $known = [$state->builder->title, $state->builder->composer, ...$state->builder->credits];
+        foreach (Xml::all($root, 'credit') as $credit) {
+            $words = mb_substr(trim(Xml::text($credit, 'credit-words') ?? ''), 0, 80);
+            if ($words !== '' && ! in_array($words, $known, true) && ! in_array(Xml::text($credit, 'credit-type'), ['page number', 'part name'], true)) {
+                $state->notRead("the printed text '{$words}'");
+            } elseif (Xml::one($credit, 'credit-image') !== null) {
+                $state->notRead('a picture');
+            }
+        }
+        if (Xml::one($root, 'defaults') !== null) {
+            $state->notRead('the layout of the print (page, margins, fonts)');
         }
     }
 

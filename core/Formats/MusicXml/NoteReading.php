@@ -17,6 +17,12 @@ use Nasturtium\Core\Score\Tuplet;
 /** What one MusicXML note element says of itself. */
 final class NoteReading
 {
+    /** Read by MeasureReader, or worked out anew by the engraver. */
+    private const ELSEWHERE = [
+        'grace', 'cue', 'chord', 'pitch', 'unpitched', 'rest', 'duration', 'voice', 'type', 'dot', 'staff', 'time-modification',
+        'stem', 'beam', 'instrument',
+    ];
+
     private const VALUES = ['whole', 'half', 'quarter', 'eighth', '16th', '32nd', '64th'];
 
     /** @var list<Mark> */
@@ -68,6 +74,11 @@ final class NoteReading
                 case 'notations':
                     foreach (Xml::children($child) as $notation) {
                         $this->notation($notation);
+                    }
+                    break;
+                default:
+                    if (! in_array($child->localName, self::ELSEWHERE, true)) {
+                        $notRead(Xml::word($child));
                     }
             }
         }

@@ -25,7 +25,7 @@ final readonly class SignReading
 
     public function direction(\DOMElement $element, Hand $staff, Fraction $onset): void
     {
-        $above = $element->getAttribute('placement') === 'above';
+        $above = ['above' => true, 'below' => false][$element->getAttribute('placement')] ?? null;
         foreach (Xml::all($element, 'direction-type') as $type) {
             foreach (Xml::children($type) as $child) {
                 $this->type($child, $staff, $onset, $above);
@@ -45,12 +45,12 @@ final readonly class SignReading
         NavigationWords::sound($element, $this->measure);
     }
 
-    public function dynamic(string $dynamic, Hand $staff, Fraction $onset, bool $above = false): void
+    public function dynamic(string $dynamic, Hand $staff, Fraction $onset, ?bool $above = null): void
     {
         $this->add(SignKind::Dynamic, $staff, $onset, $dynamic, $above);
     }
 
-    private function type(\DOMElement $element, Hand $staff, Fraction $onset, bool $above): void
+    private function type(\DOMElement $element, Hand $staff, Fraction $onset, ?bool $above): void
     {
         $kind = $element->getAttribute('type');
         switch ($element->localName) {
@@ -97,17 +97,17 @@ final readonly class SignReading
     }
 
     /** @param array<string, SignKind> $kinds by the type attribute */
-    private function line(array $kinds, \DOMElement $element, Hand $staff, Fraction $onset, string $text = '', bool $above = false): void
+    private function line(array $kinds, \DOMElement $element, Hand $staff, Fraction $onset, string $text = '', ?bool $above = null): void
     {
         $type = $element->getAttribute('type');
         if (isset($kinds[$type])) {
-            $this->add($kinds[$type], $staff, $onset, $text, $above && ! $kinds[$type]->isEnd());
+            $this->add($kinds[$type], $staff, $onset, $text, $kinds[$type]->isEnd() ? false : $above);
         } elseif ($type !== 'continue') {
             ($this->notRead)(Xml::word($element)." '{$type}'");
         }
     }
 
-    private function words(string $words, Hand $staff, Fraction $onset, bool $above): void
+    private function words(string $words, Hand $staff, Fraction $onset, ?bool $above): void
     {
         if ($words === '') {
             return;
@@ -115,8 +115,6 @@ final readonly class SignReading
         $navigation = NavigationWords::in($words);
         if ($navigation !== null) {
             $this->measure->navigate($navigation);
-        } elseif ($this->builder->count() === 1 && $onset->isZero() && $staff === Hand::Right && $this->builder->tempoWords === null) {
-            $this->builder->tempoWords = mb_substr($words, 0, 120);
         } else {
             $this->add(SignKind::Words, $staff, $onset, mb_substr($words, 0, 200), $above);
         }
@@ -145,8 +143,8 @@ final readonly class SignReading
         }
     }
 
-    private function add(SignKind $kind, Hand $staff, Fraction $onset, string $text = '', bool $above = false): void
+    private function add(SignKind $kind, Hand $staff, Fraction $onset, string $text = '', ?bool $above = null): void
     {
-        $this->measure->signs[] = new Sign($kind, $staff, $onset, $text, $above);
+        $this->measure->signs[] = new Sign($kind, $staff, $onset, $text, $above ?? $kind->standsAbove($staff));
     }
 }

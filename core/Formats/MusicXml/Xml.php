@@ -54,9 +54,9 @@ final readonly class Xml
         return $text === '' ? null : $text;
     }
 
-    /** An element's name as words: `octave-shift` is 'octave shift'. */
+    /** An element's name as words: `octave-shift` is 'octave shift', and `harmony` what a page calls it. */
     public static function word(\DOMElement $of): string
     {
-        return str_replace('-', ' ', (string) $of->localName);
+        return $of->localName === 'harmony' ? 'chord symbol' : str_replace('-', ' ', (string) $of->localName);
     }
 }

@@ -6,7 +6,6 @@ namespace Nasturtium\Core\Formats\Shorthand;
 
 use Nasturtium\Core\Formats\NavigationWords;
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
@@ -38,7 +37,7 @@ final readonly class Commands
         };
     }
 
-    /** Dynamics and words; what sends the player elsewhere is known by its words. */
+    /** Dynamics and words, on the side of the staff where they usually stand unless ^ or _ says otherwise; what sends the player elsewhere is known by its words. */
     public static function quoted(string $words, Voice $voice): void
     {
         $side = in_array($words[0] ?? '', ['^', '_'], true) ? $words[0] : '';
@@ -53,13 +52,7 @@ final readonly class Commands
             return;
         }
         $kind = Names::isDynamic($words) ? SignKind::Dynamic : SignKind::Words;
-        $voice->sign($kind, $words, $side === '' ? self::standsAbove($kind, $voice->hand) : $side === '^');
-    }
-
-    /** Dynamics stand below the staff, words above the right hand's and below the left's, unless ^ or _ says otherwise. */
-    public static function standsAbove(SignKind $kind, Hand $staff): bool
-    {
-        return $kind === SignKind::OttavaAbove || $kind === SignKind::Tempo || ($kind === SignKind::Words && $staff === Hand::Right);
+        $voice->sign($kind, $words, $side === '' ? $kind->standsAbove($voice->hand) : $side === '^');
     }
 
     private static function time(string $value, Voice $voice): void
@@ -94,7 +87,7 @@ final readonly class Commands
             SignKind::OttavaEnd => 0,
             default => $voice->tones->ottava,
         };
-        $voice->sign($kind, $size, self::standsAbove($kind, $voice->hand));
+        $voice->sign($kind, $size, $kind->standsAbove($voice->hand));
     }
 
     private static function navigation(string $command): ?Navigation

@@ -243,7 +243,7 @@ final class VoiceWriting
         if ($sign->kind === SignKind::OttavaAbove || $sign->kind === SignKind::OttavaBelow || $sign->kind === SignKind::OttavaEnd) {
             $this->tones->tones->ottava = ['8va' => 1, '8vb' => -1, '15ma' => 2, '15mb' => -2][(string) $this->line($sign)] ?? 0;
         }
-        $side = $sign->above === Commands::standsAbove($sign->kind, $this->hand) ? '' : ($sign->above ? '^' : '_');
+        $side = $sign->above === $sign->kind->standsAbove($this->hand) ? '' : ($sign->above ? '^' : '_');
         if (str_contains($sign->text, '"') || ($sign->kind === SignKind::Dynamic && ! Names::isDynamic($sign->text))) {
             ($this->unsaid)("'{$sign->text}'");
 
