@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\Zip;
 
-/** Opens an uploaded score, plain or compressed. Everything in it is taken to be hostile. */
+/** A score as it comes and goes, plain or compressed. Everything in what comes is taken to be hostile. */
 final readonly class ScoreFile
 {
     public const MAX_BYTES = 5 * 1024 * 1024;
@@ -17,6 +18,8 @@ final readonly class ScoreFile
     private const MAX_XML = 12 * 1024 * 1024;
 
     private const MAX_ENTRIES = 500;
+
+    private const CONTAINER = 'META-INF/container.xml';
 
     /**
      * @param  string  $bytes  of a .musicxml, .xml or .mxl file
@@ -85,56 +88,31 @@ final readonly class ScoreFile
 
     private static function unpack(string $bytes): string
     {
-        $path = (string) tempnam(sys_get_temp_dir(), 'score');
-        $zip = new \ZipArchive();
-        try {
-            file_put_contents($path, $bytes);
-            if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-                throw new BadInput('The compressed file is cut short or damaged. Export it again.');
-            }
-            $total = 0;
-            if ($zip->numFiles > self::MAX_ENTRIES) {
-                throw new BadInput('The compressed file holds too many files for one score.');
-            }
-            for ($i = 0; $i < $zip->numFiles; $i++) {
-                $total += $zip->statIndex($i)['size'] ?? 0;
-            }
-            if ($total > self::MAX_UNPACKED) {
-                throw new BadInput('The compressed file unpacks to more than 50 MB. Export this one piece alone.');
-            }
-
-            return self::entry($zip, self::rootFile($zip));
-        } finally {
-            if ($zip->filename !== '') {
-                $zip->close();
-            }
-            unlink($path);
-        }
+        return Zip::read($bytes, 'compressed file', self::MAX_ENTRIES, self::MAX_UNPACKED, static fn (Zip $zip): string => self::entry($zip, self::rootFile($zip)));
     }
 
-    private static function rootFile(\ZipArchive $zip): string
+    private static function rootFile(Zip $zip): string
     {
-        $container = self::entry($zip, 'META-INF/container.xml');
+        $container = self::entry($zip, self::CONTAINER);
         if (preg_match('/<rootfile\b[^>]*\bfull-path\s*=\s*["\']([^"\']+)["\']/', $container, $found) !== 1) {
-            throw new BadInput('META-INF/container.xml names no score. Export the file again.');
+            throw new BadInput(self::CONTAINER.' names no score. Export the file again.');
         }
 
         return html_entity_decode($found[1], ENT_QUOTES | ENT_XML1);
     }
 
-    private static function entry(\ZipArchive $zip, string $name): string
+    private static function entry(Zip $zip, string $name): string
     {
-        $stream = $zip->getStream($name);
-        if ($stream === false) {
-            throw new BadInput("The compressed file has no '{$name}' in it, so it is not a MusicXML archive. Export it again.");
-        }
-        // The archive's own figures may lie about the size, so the reading itself is bounded too.
-        $text = @stream_get_contents($stream, self::MAX_XML + 1);
-        fclose($stream);
-        if ($text === false) {
-            throw new BadInput("'{$name}' in the compressed file is damaged. Export it again.");
-        }
+        return $zip->entry($name, self::MAX_XML, "The compressed file has no '{$name}' in it, so it is not a MusicXML archive. Export it again.");
+    }
 
-        return $text;
+    /** A score as a compressed file (.mxl). */
+    public static function compressed(string $xml): string
+    {
+        return Zip::pack([
+            'mimetype' => 'application/vnd.recordare.musicxml',
+            self::CONTAINER => '<?xml version="1.0" encoding="UTF-8"?><container><rootfiles><rootfile full-path="score.musicxml" media-type="application/vnd.recordare.musicxml+xml"/></rootfiles></container>',
+            'score.musicxml' => $xml,
+        ]);
     }
 }

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Book;
+
+/** What a page of a book is (handbook 2). */
+enum PageKind: string
+{
+    case Pieces = 'pieces';
+    case Theory = 'theory';
+    case Listening = 'listening';
+    case Duet = 'duet';
+
+    private const WORDS = [
+        '' => self::Pieces, 'piece' => self::Pieces, 'exercise' => self::Pieces, 'exercises' => self::Pieces, 'song' => self::Pieces,
+        'listen' => self::Listening, 'duets' => self::Duet,
+    ];
+
+    /** As a teacher may write it. */
+    public static function of(string $word): ?self
+    {
+        $word = mb_strtolower(trim($word));
+
+        return self::tryFrom($word) ?? self::WORDS[$word] ?? null;
+    }
+
+    /** It has music of its own. */
+    public function hasPieces(): bool
+    {
+        return $this === self::Pieces || $this === self::Duet;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats;
+
+/** A zip archive in memory. What is read is taken to be hostile: entries and sizes are bounded, and no name is used as a path. */
+final readonly class Zip
+{
+    private function __construct(private \ZipArchive $zip) {}
+
+    /**
+     * @template T
+     *
+     * @param  string  $what  the archive is, for the messages: 'compressed file'
+     * @param  int  $most  bytes that all its files together may unpack to
+     * @param  \Closure(self): T  $read
+     * @return T
+     *
+     * @throws BadInput
+     */
+    public static function read(string $bytes, string $what, int $maxEntries, int $most, \Closure $read): mixed
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        $zip = new \ZipArchive();
+        try {
+            file_put_contents($path, $bytes);
+            if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
+                throw new BadInput("The {$what} is cut short or damaged. Export it again.");
+            }
+            if ($zip->numFiles > $maxEntries) {
+                throw new BadInput("The {$what} holds too many files.");
+            }
+            $total = 0;
+            for ($i = 0; $i < $zip->numFiles; $i++) {
+                $total += $zip->statIndex($i)['size'] ?? 0;
+            }
+            if ($total > $most) {
+                throw new BadInput("The {$what} unpacks to more than ".intdiv($most, 1024 * 1024).' MB. Export less at once.');
+            }
+
+            return $read(new self($zip));
+        } finally {
+            if ($zip->filename !== '') {
+                $zip->close();
+            }
+            unlink($path);
+        }
+    }
+
+    /** @param array<string, string> $files contents by name; the first stays uncompressed when it is named `mimetype` */
+    public static function pack(array $files): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        $zip = new \ZipArchive();
+        $zip->open($path, \ZipArchive::OVERWRITE);
+        foreach ($files as $name => $content) {
+            $zip->addFromString($name, $content);
+            $zip->setCompressionName($name, $name === 'mimetype' ? \ZipArchive::CM_STORE : \ZipArchive::CM_DEFLATE);
+        }
+        $zip->close();
+        $bytes = (string) file_get_contents($path);
+        unlink($path);
+
+        return $bytes;
+    }
+
+    /**
+     * @param  int  $most  bytes that are read at most; one more tells that there are more
+     *
+     * @throws BadInput
+     */
+    public function entry(string $name, int $most, string $missing): string
+    {
+        $stream = $this->zip->getStream($name);
+        if ($stream === false) {
+            throw new BadInput($missing);
+        }
+        // The archive's own figures may lie about the size, so the reading itself is bounded too.
+        $text = @stream_get_contents($stream, $most + 1);
+        fclose($stream);
+        if ($text === false) {
+            throw new BadInput("'{$name}' in the archive is damaged. Export it again.");
+        }
+
+        return $text;
+    }
+
+    public function has(string $name): bool
+    {
+        return $this->zip->locateName($name) !== false;
+    }
+}
