@@ -14,6 +14,8 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
+        // What is typed counts its lines and columns from where it begins.
+        $middleware->trimStrings(except: ['text', 'shorthand']);
         // One origin serves everything, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);
         // The home side proves itself with its own token, which no other site can send for it.

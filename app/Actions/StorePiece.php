@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Draft;
 use App\Models\Page;
 use App\Models\Piece;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\Shorthand\ShorthandError;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Check;
@@ -19,28 +20,31 @@ use Nasturtium\Core\Score\Piece as Score;
 /** Puts a piece on a page, from a file or from the shorthand. Nothing is stored when it cannot be read. */
 final class StorePiece
 {
-    /** @throws ValidationException under the name of the field it came in */
-    public function fromFile(Page $page, string $bytes, string $label): Piece
+    public function fromScore(Page $page, ReadScore $score, string $label): Piece
     {
-        try {
-            $score = MusicXmlReader::read($bytes);
-        } catch (BadInput $reason) {
-            throw ValidationException::withMessages(['file' => $reason->getMessage()]);
-        }
+        $piece = self::on($page)->fill([
+            'duet' => $score->duet === null ? null : MusicXmlWriter::write($score->duet),
+            'not_read' => implode("\n", array_map(static fn (Check $check): string => $check->text, $score->notRead)),
+        ]);
 
-        return $this->save(new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id]), $score->piece, $label, null, $score->notRead);
+        return $this->save($piece, $page, $score->piece, $label, null);
     }
 
-    /** @throws ValidationException */
+    /** @throws ValidationException under the name `shorthand` */
     public function fromShorthand(Page $page, string $shorthand, string $label): Piece
     {
-        return $this->save(new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id]), $this->read($shorthand), $label, $shorthand, []);
+        return $this->save(self::on($page)->fill(['not_read' => '']), $page, $this->read($shorthand), $label, $shorthand);
     }
 
     /** @throws ValidationException */
     public function retype(Piece $piece, string $shorthand, string $label): Piece
     {
-        return $this->save($piece, $this->read($shorthand), $label, $shorthand, []);
+        return $this->save($piece, $piece, $this->read($shorthand), $label, $shorthand);
+    }
+
+    private static function on(Page $page): Piece
+    {
+        return new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id, 'revision' => 0]);
     }
 
     private function read(string $shorthand): Score
@@ -56,20 +60,23 @@ final class StorePiece
         return $read->piece ?? throw ValidationException::withMessages(['shorthand' => 'There is no note yet. Begin a line with R or L.']);
     }
 
-    /** @param list<Check> $notRead */
-    private function save(Piece $piece, Score $score, string $label, ?string $shorthand, array $notRead): Piece
+    /** @param Page|Piece $draftOf whose draft has become this piece */
+    private function save(Piece $piece, Page|Piece $draftOf, Score $score, string $label, ?string $shorthand): Piece
     {
-        $piece->fill([
-            'label' => $label,
-            'title' => mb_substr($score->title, 0, 120),
-            'music' => MusicXmlWriter::write($score),
-            'shorthand' => $shorthand,
-            'measures' => count($score->measures),
-            'note_names' => implode(',', $this->noteNames($score)),
-            'not_read' => implode("\n", array_map(static fn (Check $check): string => $check->text, $notRead)),
-        ])->save();
+        return DB::transaction(function () use ($piece, $draftOf, $score, $label, $shorthand): Piece {
+            $piece->fill([
+                'label' => $label,
+                'title' => $score->title,
+                'music' => MusicXmlWriter::write($score),
+                'shorthand' => $shorthand,
+                'revision' => $piece->revision + 1,
+                'measures' => count($score->measures),
+                'note_names' => implode(',', $this->noteNames($score)),
+            ])->save();
+            Draft::query()->where(Draft::column($draftOf), $draftOf->id)->delete();
 
-        return $piece;
+            return $piece;
+        });
     }
 
     /** @return list<string> clef:pitch, each once */

@@ -16,7 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $studio_id
  * @property int $book_id
  * @property int $number
- * @property string $kind pieces, theory or listening
+ * @property string $title
+ * @property string $kind pieces, theory, listening or duet
  * @property string $introduces
  * @property-read Book $book
  * @property-read Collection<int, Piece> $pieces

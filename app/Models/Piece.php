@@ -20,7 +20,9 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property string $label
  * @property string $title
  * @property string $music
+ * @property ?string $duet the teacher's part
  * @property ?string $shorthand
+ * @property int $revision
  * @property int $measures
  * @property string $note_names
  * @property string $not_read

@@ -10,6 +10,9 @@ use Nasturtium\Core\Score\Piece;
 /** A piece as read, with what the reader met and did not understand. */
 final readonly class ReadScore
 {
-    /** @param list<Check> $notRead */
-    public function __construct(public Piece $piece, public array $notRead) {}
+    /**
+     * @param  list<Check>  $notRead
+     * @param  Piece|null  $duet  what the teacher plays with it
+     */
+    public function __construct(public Piece $piece, public array $notRead, public ?Piece $duet = null) {}
 }

@@ -61,6 +61,11 @@ final class PieceBuilder
         $measures = [];
         $this->settleSigns($lengths);
         $this->settleTempoWords();
+        $last = $this->drafts[count($this->drafts) - 1] ?? null;
+        if ($last !== null && $last->barStyle === 'light-heavy') {
+            // Every piece ends with one.
+            $last->barStyle = '';
+        }
         foreach ($this->drafts as $index => $draft) {
             $this->restWherePlaying($draft, $lengths[$index]);
             $measures[] = $this->built($draft, $index, $numbers[$index], $lengths[$index], $pickup && $index === 0);

@@ -5,10 +5,12 @@ declare(strict_types=1);
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\PartChoice;
 use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Hand;
 
 test('a grand staff is read hand by hand', function (): void {
@@ -67,13 +69,25 @@ test('a page written and read again is the same page', function (string $shortha
 ]);
 
 test('of several parts the named one is read, and the others are named', function (): void {
-    $score = MusicXmlReader::read(two_parts(), 'P2');
+    $score = MusicXmlReader::read(two_parts(), new PartChoice('P2'));
     expect($score->piece->plays(Hand::Left))->toBeTrue()
         ->and($score->piece->plays(Hand::Right))->toBeFalse()
         ->and(array_column($score->notRead, 'text'))->toBe(["Bar 1: the part 'Right' is left out."])
         ->and(array_map(fn (ScorePart $part): array => [$part->id, $part->name, $part->staves, $part->notes], MusicXmlReader::parts(two_parts())))
         ->toBe([['P1', 'Right', 1, 1], ['P2', 'Left', 1, 1]])
-        ->and(fn () => MusicXmlReader::read(two_parts(), 'P9'))->toThrow(BadInput::class, "no part 'P9'");
+        ->and(fn () => MusicXmlReader::read(two_parts(), new PartChoice('P9')))->toThrow(BadInput::class, "no part 'P9'");
+});
+
+test('two parts may be the two hands, or the student and the teacher', function (): void {
+    $hands = MusicXmlReader::read(two_parts(), new PartChoice('P1', left: 'P2'));
+    expect($hands->piece->measures[0]->right[0]->lowest()->name())->toBe('G4')
+        ->and($hands->piece->measures[0]->left[0]->lowest()->name())->toBe('C3')
+        ->and($hands->piece->measures[0]->left[0]->clef)->toBe(Clef::Bass)
+        ->and($hands->notRead)->toBe([]);
+    $duet = MusicXmlReader::read(two_parts(), new PartChoice('P1', duet: 'P2'));
+    expect($duet->piece->plays(Hand::Left))->toBeFalse()
+        ->and($duet->duet?->measures[0]->left[0]->lowest()->name())->toBe('C3')
+        ->and($duet->notRead)->toBe([]);
 });
 
 test('a timewise file is the same page', function (): void {

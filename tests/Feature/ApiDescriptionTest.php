@@ -97,6 +97,8 @@ test('answers have the fields and types of their schemas', function (string $pat
     ['/api/books', 'BookResource'],
     ['/api/pieces/{piece}', 'PieceResource'],
     ['/api/pieces/{piece}/breakdown', 'BreakdownResource'],
+    ['/api/pieces/{piece}/shorthand', 'PrintedResource'],
+    ['/api/pieces/{piece}/draft', 'DraftResource'],
     ['/api/weeks/{week}', 'WeekResource'],
     ['/api/lessons/{lesson}', 'LessonResource'],
     ['/api/home/day', 'HomeDayResource'],

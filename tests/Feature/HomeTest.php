@@ -25,8 +25,9 @@ test('today opens with the tasks of the day in their order', function (): void {
 
 test('the bars of a task come with what sounds and the count-in, without the tempo of the page', function (): void {
     $music = $this->getJson("/api/home/tasks/{$this->own->task('Tap and count')->id}", $this->family)->assertOk()->json();
-    expect($music['parts'][0]['playback'])->toMatchArray(['counts' => ['1', '2', '3', '4'], 'enter' => '1', 'accent' => 4, 'beats' => 16])
-        ->and($music['parts'][0]['playback']['sounds'][0])->toBe(['id' => 'R1-1', 'hand' => 'R', 'at' => 0, 'beats' => 1, 'keys' => [60]])
+    expect($music['parts'][0]['playback'])->toMatchArray(['counts' => ['1', '2', '3', '4'], 'enter' => '1', 'countBeats' => 1, 'countGap' => 1, 'beats' => 16])
+        ->and($music['parts'][0]['playback']['sounds'][0])->toBe(['id' => 'R1-1', 'hand' => 'R', 'at' => 0, 'keys' => [60], 'held' => [1]])
+        ->and($music['parts'][0]['playback']['clicks'][1])->toBe(['at' => 1, 'accent' => false])
         ->and($music['music'])->not->toContain('metronome');
     $this->getJson("/api/home/tasks/{$this->task->id}", $this->family)->assertOk()->assertJson(['music' => null, 'parts' => []]);
 });

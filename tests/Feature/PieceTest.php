@@ -63,9 +63,9 @@ test('a bar with too many beats is stored with its check', function (): void {
 
 test('what a file holds and the page does not is kept with the piece', function (): void {
     $own = new Fixtures();
-    $xml = str_replace('<note id="R1-1">', '<note><grace/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice></note><note id="R1-1">', MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1\n")->piece));
+    $xml = str_replace('<note id="R1-1">', '<harmony><root><root-step>C</root-step></root></harmony><note id="R1-1">', MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1\n")->piece));
     $this->actingAs($own->teacher)->post("/api/pages/{$own->page->id}/pieces", ['label' => '', 'file' => UploadedFile::fake()->createWithContent('p.xml', $xml)], ['Accept' => 'application/json'])
-        ->assertOk()->assertJsonPath('notRead', ['Bar 1: grace note is not read.']);
+        ->assertOk()->assertJsonPath('notRead', ['Bar 1: chord symbol is not read.']);
 });
 
 test('a corrected piece is broken down again only where nothing was begun', function (): void {

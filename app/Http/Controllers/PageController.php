@@ -41,6 +41,7 @@ final class PageController
     {
         $page->fill([
             'number' => $request->integer('number'),
+            'title' => $request->string('title')->toString(),
             'kind' => $request->string('kind')->toString(),
             'introduces' => $request->string('introduces')->toString(),
         ])->save();

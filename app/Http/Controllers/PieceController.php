@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\OpenPiece;
+use App\Actions\ReadFile;
 use App\Actions\StorePiece;
 use App\Api\Delete;
 use App\Api\Get;
@@ -12,22 +13,23 @@ use App\Api\Post;
 use App\Api\Put;
 use App\Http\Requests\PieceRequest;
 use App\Http\Resources\PieceResource;
+use App\Http\Resources\PrintedResource;
 use App\Models\Page;
 use App\Models\Piece;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Http\UploadedFile;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Formats\Shorthand\WrittenShorthand;
 
 /** The pieces of a page. */
 final class PieceController
 {
     #[Post('/pages/{page}/pieces', PieceResource::class)]
-    public function store(PieceRequest $request, Page $page, StorePiece $store): JsonResponse
+    public function store(PieceRequest $request, Page $page, StorePiece $store, ReadFile $read): JsonResponse
     {
-        $file = $request->file('file');
         $label = $request->string('label')->toString();
-        $piece = $file instanceof UploadedFile
-            ? $store->fromFile($page, (string) file_get_contents($file->getRealPath()), $label)
+        $piece = $request->hasFile('file')
+            ? $store->fromScore($page, $read($request->bytes(), $request->choice(), $request->grid()), $label)
             : $store->fromShorthand($page, $request->string('shorthand')->toString(), $label);
 
         return $this->answer($piece);
@@ -39,9 +41,22 @@ final class PieceController
         return $this->answer($piece);
     }
 
+    /** The piece as it is typed, or would be. */
+    #[Get('/pieces/{piece}/shorthand', PrintedResource::class)]
+    public function shorthand(Piece $piece): JsonResponse
+    {
+        return new JsonResponse(PrintedResource::of($piece->shorthand === null
+            ? ShorthandWriter::write($piece->score())
+            : new WrittenShorthand($piece->shorthand, [])));
+    }
+
+    /** Answers 409 with the piece that stands when it was saved elsewhere since. */
     #[Put('/pieces/{piece}', PieceResource::class)]
     public function update(PieceRequest $request, Piece $piece, StorePiece $store, OpenPiece $open): JsonResponse
     {
+        if ($request->filled('revision') && $request->integer('revision') !== $piece->revision) {
+            return $this->answer($piece, 409);
+        }
         $store->retype($piece, $request->string('shorthand')->toString(), $request->string('label')->toString());
         foreach ($piece->learnings()->with('piece')->get() as $learning) {
             $open->again($learning);
@@ -58,8 +73,8 @@ final class PieceController
         return new Response(status: 204);
     }
 
-    private function answer(Piece $piece): JsonResponse
+    private function answer(Piece $piece, int $status = 200): JsonResponse
     {
-        return new JsonResponse(PieceResource::of($piece->load('page.book')));
+        return new JsonResponse(PieceResource::of($piece->load('page.book')), $status);
     }
 }

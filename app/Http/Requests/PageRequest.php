@@ -8,6 +8,7 @@ use App\Models\Book;
 use App\Models\Page;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Formats\Book\PageKind;
 
 /** A page of a book. The policy stands on the route. */
 final class PageRequest extends FormRequest
@@ -17,7 +18,8 @@ final class PageRequest extends FormRequest
     {
         return [
             'number' => ['required', 'integer', 'between:1,999', Rule::unique('pages', 'number')->where('book_id', $this->bookId())->ignore($this->route('page'))],
-            'kind' => ['required', 'in:pieces,theory,listening'],
+            'title' => ['nullable', 'string', 'max:120'],
+            'kind' => ['required', Rule::enum(PageKind::class)],
             'introduces' => ['present', 'nullable', 'string', 'max:190'],
         ];
     }

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What has been typed so far. The policy stands on the route. */
-final class ShorthandRequest extends FormRequest
+class ShorthandRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

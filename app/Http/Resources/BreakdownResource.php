@@ -9,9 +9,9 @@ use OpenApi\Attributes as OA;
 
 /** The breakdown report of a piece (docs/breakdown.md), with its music. */
 #[OA\Schema]
-#[Shape('ReportPiece', ['title' => 'string', 'composer' => '?string', 'measures' => 'integer', 'pickup' => 'string', 'time' => 'string', 'key' => 'string', 'lines' => 'integer', 'tempo_words' => '?string', 'tempo' => '?integer', 'tempo_from' => '?integer'])]
-#[Shape('ReportCheck', ['code' => 'string', 'place' => 'string', 'hand' => '?string', 'text' => 'string'])]
-#[Shape('ReportEvent', ['id' => 'string', 'hand' => 'string', 'clef' => 'string', 'place' => 'string', 'beats' => 'string', 'kind' => 'string', 'pitches' => 'string[]', 'staff' => 'string[]', 'fingers' => '?integer[]', 'finger_from' => '?string', 'move' => '?string', 'interval' => '?integer', 'solfege' => '?string', 'counts' => 'string[]'])]
+#[Shape('ReportPiece', ['title' => 'string', 'composer' => '?string', 'measures' => 'integer', 'pickup' => 'string', 'time' => 'string', 'key' => 'string', 'lines' => 'integer', 'tempo_words' => '?string', 'tempo' => '?integer', 'tempo_from' => '?integer', 'notation' => 'string'])]
+#[Shape('ReportCheck', ['code' => 'string', 'place' => 'string', 'hand' => '?string', 'text' => 'string', 'events' => 'string[]'])]
+#[Shape('ReportEvent', ['id' => 'string', 'hand' => 'string', 'clef' => 'string', 'place' => 'string', 'beats' => 'string', 'kind' => 'string', 'pitches' => 'string[]', 'voice' => 'integer', 'staff' => 'string[]', 'fingers' => '?integer[]', 'finger_from' => '?string', 'move' => '?string', 'interval' => '?integer', 'solfege' => '?string', 'counts' => 'string[]'])]
 #[Shape('ReportCounting', ['measure' => 'integer', 'hand' => 'string', 'text' => 'string'])]
 #[Shape('ReportPosition', ['hand' => 'string', 'from' => 'string', 'to' => 'string', 'thumb' => 'string', 'low' => 'string', 'high' => 'string', 'name' => 'string'])]
 #[Shape('ReportShift', ['hand' => 'string', 'at' => 'string', 'keys' => 'integer'])]

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Api\ListOf;
+use Nasturtium\Core\Formats\Shorthand\ReadShorthand;
+use Nasturtium\Core\Formats\Shorthand\ShorthandFix;
 use Nasturtium\Core\Score\Check;
 use OpenApi\Attributes as OA;
 
@@ -11,6 +14,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class CheckResource
 {
+    /**
+     * @param  list<string>  $events  ids of the notes it speaks of
+     */
     public function __construct(
         #[OA\Property]
         public string $code,
@@ -20,10 +26,20 @@ final readonly class CheckResource
         public ?string $hand,
         #[OA\Property]
         public string $text,
+        #[ListOf('string')]
+        public array $events,
+        #[OA\Property]
+        public ?FixResource $fix,
     ) {}
 
-    public static function of(Check $check): self
+    public static function of(Check $check, ?FixResource $fix = null): self
     {
-        return new self($check->code, (string) $check->place, $check->hand?->value, $check->text);
+        return new self($check->code, (string) $check->place, $check->hand?->value, $check->text, $check->events, $fix);
+    }
+
+    /** With what mends it in the text it was read from, where that is certain. */
+    public static function typed(Check $check, ReadShorthand $read): self
+    {
+        return self::of($check, $check->fix === null ? null : FixResource::of($check->fix, ShorthandFix::edits($check->fix, $read)));
     }
 }

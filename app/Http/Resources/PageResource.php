@@ -21,7 +21,9 @@ final readonly class PageResource
         public int $id,
         #[OA\Property]
         public int $number,
-        #[OA\Property(enum: ['pieces', 'theory', 'listening'])]
+        #[OA\Property]
+        public string $title,
+        #[OA\Property(enum: ['pieces', 'theory', 'listening', 'duet'])]
         public string $kind,
         #[OA\Property]
         public string $introduces,
@@ -31,7 +33,7 @@ final readonly class PageResource
 
     public static function of(Page $page): self
     {
-        return new self($page->id, $page->number, $page->kind, $page->introduces, array_values($page->pieces->sortBy('label')->map(
+        return new self($page->id, $page->number, $page->title, $page->kind, $page->introduces, array_values($page->pieces->sortBy('label')->map(
             static fn (Piece $piece): PieceListResource => new PieceListResource($piece->id, $piece->label, $piece->title, $piece->measures),
         )->all()));
     }

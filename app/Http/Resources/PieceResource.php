@@ -34,6 +34,10 @@ final readonly class PieceResource
         public ?string $shorthand,
         #[OA\Property]
         public int $measures,
+        #[OA\Property]
+        public int $revision,
+        #[OA\Property]
+        public ?string $duet,
         #[ListOf('string')]
         public array $notRead,
     ) {}
@@ -50,6 +54,8 @@ final readonly class PieceResource
             $piece->music,
             $piece->shorthand,
             $piece->measures,
+            $piece->revision,
+            $piece->duet,
             $piece->not_read === '' ? [] : explode("\n", $piece->not_read),
         );
     }

@@ -14,7 +14,11 @@ final readonly class PlaybackResource
 {
     /**
      * @param  list<string>  $counts
+     * @param  float  $countBeats  how long each count is
+     * @param  float  $countGap  from the last count to the first note
      * @param  list<SoundResource>  $sounds
+     * @param  list<ClickResource>  $clicks
+     * @param  list<PlayedBarResource>  $bars
      */
     public function __construct(
         #[ListOf('string')]
@@ -22,13 +26,17 @@ final readonly class PlaybackResource
         #[OA\Property]
         public string $enter,
         #[OA\Property]
-        public int $accent,
+        public float $countBeats,
         #[OA\Property]
-        public float $enters,
+        public float $countGap,
         #[OA\Property]
         public float $beats,
         #[ListOf(SoundResource::class)]
         public array $sounds,
+        #[ListOf(ClickResource::class)]
+        public array $clicks,
+        #[ListOf(PlayedBarResource::class)]
+        public array $bars,
     ) {}
 
     public static function of(Playback $playback): self
@@ -36,16 +44,12 @@ final readonly class PlaybackResource
         return new self(
             $playback->countIn->counts,
             $playback->countIn->enter,
-            $playback->accent,
-            $playback->enters->toFloat(),
+            $playback->countBeats->toFloat(),
+            $playback->countGap->toFloat(),
             $playback->beats->toFloat(),
-            array_map(static fn (array $sound): SoundResource => new SoundResource(
-                $sound['id'],
-                $sound['hand']->value,
-                $sound['at']->toFloat(),
-                $sound['beats']->toFloat(),
-                $sound['keys'],
-            ), $playback->sounds),
+            array_map(SoundResource::of(...), $playback->sounds),
+            array_map(ClickResource::of(...), $playback->clicks),
+            array_map(static fn (array $bar): PlayedBarResource => new PlayedBarResource($bar['index'], $bar['at']->toFloat()), $playback->bars),
         );
     }
 }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Api\ListOf;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Shorthand\ReadShorthand;
+use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\PageChecks;
 use OpenApi\Attributes as OA;
 
 /** What has been typed so far, engraved and checked. */
@@ -14,6 +18,7 @@ final readonly class PreviewResource
     /**
      * @param  list<ShorthandErrorResource>  $errors
      * @param  list<CheckResource>  $checks
+     * @param  list<SpanResource>  $spans  where each event was typed
      */
     public function __construct(
         #[OA\Property]
@@ -24,5 +29,18 @@ final readonly class PreviewResource
         public array $errors,
         #[ListOf(CheckResource::class)]
         public array $checks,
+        #[ListOf(SpanResource::class)]
+        public array $spans,
     ) {}
+
+    public static function of(ReadShorthand $read): self
+    {
+        return new self(
+            $read->piece === null ? null : MusicXmlWriter::write($read->piece),
+            count($read->piece->measures ?? []),
+            array_map(ShorthandErrorResource::of(...), $read->errors),
+            $read->piece === null ? [] : array_map(static fn (Check $check): CheckResource => CheckResource::typed($check, $read), PageChecks::of($read->piece)),
+            array_map(SpanResource::of(...), array_keys($read->spans), $read->spans),
+        );
+    }
 }

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Api\ListOf;
+use Nasturtium\Core\Performance\Sound;
 use OpenApi\Attributes as OA;
 
-/** A note or chord to sound: `at` and `beats` in beats, keys as MIDI numbers. */
+/** A note or chord to sound: beats from the first note, keys as MIDI numbers. */
 #[OA\Schema]
 final readonly class SoundResource
 {
     /**
      * @param  list<int>  $keys
+     * @param  list<float>  $held  beats, for each key
      */
     public function __construct(
         #[OA\Property]
@@ -21,9 +23,20 @@ final readonly class SoundResource
         public string $hand,
         #[OA\Property]
         public float $at,
-        #[OA\Property]
-        public float $beats,
         #[ListOf('integer')]
         public array $keys,
+        #[ListOf('number')]
+        public array $held,
     ) {}
+
+    public static function of(Sound $sound): self
+    {
+        return new self(
+            $sound->id,
+            $sound->hand->value,
+            $sound->at->toFloat(),
+            $sound->keys,
+            array_map(static fn (int $key): float => $sound->held($key)->toFloat(), $sound->keys),
+        );
+    }
 }

@@ -14,6 +14,7 @@ use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Notation;
+use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
 use Nasturtium\Core\Score\Place;
 
@@ -29,43 +30,29 @@ final class MusicXmlReader
     public const NOTATION_FIELD = 'notation';
 
     /**
-     * @param  string|null  $part  the id of a part; without one, the only part, or the only one on two staves
+     * @param  PartChoice|null  $choice  without one, the only part, or the only one on two staves
      *
      * @throws BadInput
      */
-    public static function read(string $bytes, ?string $part = null): ReadScore
+    public static function read(string $bytes, ?PartChoice $choice = null): ReadScore
     {
         $root = ScoreFile::open($bytes);
         $parts = new ScoreParts($root);
         $all = $parts->all();
-        $chosen = self::choose($all, $part);
+        $choice = self::chosen($all, $choice);
         $state = new FileState(new PieceBuilder());
-        foreach ($all as $other) {
-            if ($other->id !== $chosen->id) {
-                $state->noted[] = [0, "Bar 1: the part '{$other->name}' is left out."];
+        foreach ($all as $part) {
+            if (! in_array($part->id, [$choice->student, $choice->left, $choice->duet], true)) {
+                $state->noted[] = [0, "Bar 1: the part '{$part->name}' is left out."];
             }
         }
         self::header($root, $state);
-        $piece = null;
-        try {
-            $homes = new VoiceHomes($parts->measures($chosen->id));
-            $state->staves = $homes->both ? 2 : 1;
-            foreach ($parts->measures($chosen->id) as [$measure, $content]) {
-                if ($state->builder->count() >= self::MAX_MEASURES) {
-                    throw new BadInput('The file has more than '.self::MAX_MEASURES.' bars. Export the page you need alone.');
-                }
-                $printed = $measure->getAttribute('number');
-                $state->bar = $printed === '' ? (string) ($state->builder->count() + 1) : mb_substr($printed, 0, 12);
-                MeasureReader::read($measure, $content, $state, $homes);
-            }
-            if ($state->builder->count() === 0) {
-                throw new BadInput('The part has no bars in it, so there is nothing to play.');
-            }
-            NavigationWords::settle($state->builder->drafts());
-            $piece = $state->builder->piece();
-        } catch (InvalidScore $reason) {
-            throw new BadInput("Bar {$state->bar}: {$reason->getMessage()}.", previous: $reason);
+        $state->onlyHand = $choice->left === null ? null : Hand::Right;
+        self::music($parts, $choice->student, $state);
+        if ($choice->left !== null) {
+            self::addLeft($parts, $choice->left, $state);
         }
+        $piece = self::built($state);
         if (! $piece->plays(Hand::Right) && ! $piece->plays(Hand::Left)) {
             throw new BadInput('There is nothing to play in the file: it has bars, but no notes.');
         }
@@ -73,7 +60,64 @@ final class MusicXmlReader
         return new ReadScore($piece, array_map(
             static fn (array $noted): Check => new Check('not_read', Place::start($piece->measures[$noted[0]]->number), null, $noted[1]),
             $state->noted,
-        ));
+        ), $choice->duet === null ? null : self::duet($root, $parts, $choice->duet));
+    }
+
+    /** @throws BadInput */
+    private static function music(ScoreParts $parts, string $id, FileState $state): void
+    {
+        $homes = new VoiceHomes($parts->measures($id));
+        $state->staves = $homes->both ? 2 : 1;
+        try {
+            foreach ($parts->measures($id) as [$measure, $content]) {
+                if ($state->builder->count() >= self::MAX_MEASURES) {
+                    throw new BadInput('The file has more than '.self::MAX_MEASURES.' bars. Export the page you need alone.');
+                }
+                $printed = $measure->getAttribute('number');
+                $state->bar = $printed === '' ? (string) ($state->builder->count() + 1) : mb_substr($printed, 0, 12);
+                MeasureReader::read($measure, $content, $state, $homes);
+            }
+        } catch (InvalidScore $reason) {
+            throw new BadInput("Bar {$state->bar}: {$reason->getMessage()}.", previous: $reason);
+        }
+    }
+
+    /** Some programs write the two hands as two parts of one staff each. */
+    private static function addLeft(ScoreParts $parts, string $id, FileState $state): void
+    {
+        $left = new FileState(new PieceBuilder());
+        $left->onlyHand = Hand::Left;
+        self::music($parts, $id, $left);
+        foreach ($left->builder->drafts() as $i => $measure) {
+            $beside = $state->builder->drafts()[$i] ?? $state->builder->measure($measure->meter, $measure->key, $measure->number, $measure->implicit, $measure->newLine);
+            array_push($beside->events, ...$measure->events);
+            array_push($beside->clefs, ...$measure->clefs);
+            array_push($beside->signs, ...$measure->signs);
+        }
+        array_push($state->noted, ...$left->noted);
+    }
+
+    /** @throws BadInput */
+    private static function built(FileState $state): Piece
+    {
+        if ($state->builder->count() === 0) {
+            throw new BadInput('The part has no bars in it, so there is nothing to play.');
+        }
+        NavigationWords::settle($state->builder->drafts());
+        try {
+            return $state->builder->piece();
+        } catch (InvalidScore $reason) {
+            throw new BadInput(ucfirst("{$reason->getMessage()}."), previous: $reason);
+        }
+    }
+
+    private static function duet(\DOMElement $root, ScoreParts $parts, string $id): Piece
+    {
+        $state = new FileState(new PieceBuilder());
+        self::header($root, $state);
+        self::music($parts, $id, $state);
+
+        return self::built($state);
     }
 
     /**
@@ -87,25 +131,25 @@ final class MusicXmlReader
     }
 
     /** @param list<ScorePart> $parts */
-    private static function choose(array $parts, ?string $id): ScorePart
+    private static function chosen(array $parts, ?PartChoice $choice): PartChoice
     {
         $names = implode(', ', array_map(static fn (ScorePart $part): string => "{$part->id} ({$part->name})", $parts));
+        $ids = array_map(static fn (ScorePart $part): string => $part->id, $parts);
         if ($parts === []) {
             throw new BadInput('The file has no part in it, so there is nothing to play.');
         }
-        if ($id !== null) {
-            foreach ($parts as $part) {
-                if ($part->id === $id) {
-                    return $part;
-                }
+        if ($choice !== null) {
+            foreach (array_diff(array_filter([$choice->student, $choice->left, $choice->duet], is_string(...)), $ids) as $missing) {
+                throw new BadInput("The file has no part '{$missing}'. Its parts are {$names}.");
             }
-            throw new BadInput("The file has no part '{$id}'. Its parts are {$names}.");
+
+            return $choice;
         }
         $grand = array_values(array_filter($parts, static fn (ScorePart $part): bool => $part->staves > 1));
 
         return match (true) {
-            count($parts) === 1 => $parts[0],
-            count($grand) === 1 => $grand[0],
+            count($parts) === 1 => new PartChoice($parts[0]->id),
+            count($grand) === 1 => new PartChoice($grand[0]->id),
             default => throw new BadInput('The file has '.count($parts)." parts: {$names}. Choose the student's."),
         };
     }

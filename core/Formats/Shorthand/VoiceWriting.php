@@ -27,6 +27,9 @@ final class VoiceWriting
 
     private bool $crossed = false;
 
+    /** Whether any finger was printed so far. */
+    private bool $fingered = false;
+
     private bool $slurred = false;
 
     /** @var array<int, int> alterations of the keys tied into the next event, by letter count */
@@ -158,9 +161,10 @@ final class VoiceWriting
             array_pop($this->fingers);
             $thumb = $this->tones->thumbFor($note->pitch, $note->finger);
             $next = $this->fingers[count($this->fingers) - 1][1] ?? null;
-            if ($i === 0 && $thumb !== $this->tones->tones->thumb && $thumb >= 4 && ($next === $thumb || ($next === null && $this->tones->tones->thumb === null))) {
+            if ($i === 0 && $thumb !== $this->tones->tones->thumb && $thumb >= 4 && ($next === $thumb || ($next === null && ! $this->fingered))) {
                 $said = $this->tones->position($thumb).' ';
             }
+            $this->fingered = true;
         }
 
         return $said;

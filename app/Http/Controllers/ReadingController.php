@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ReadFile;
+use App\Api\Post;
+use App\Http\Requests\ReadingRequest;
+use App\Http\Resources\ReadingResource;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+
+/** What a file holds, looked at before it is put on a page. */
+final class ReadingController
+{
+    #[Post('/readings', ReadingResource::class)]
+    public function store(ReadingRequest $request, ReadFile $read): JsonResponse
+    {
+        $bytes = $request->bytes();
+        $parts = $read->parts($bytes);
+        try {
+            return new JsonResponse(ReadingResource::of($read($bytes, $request->choice(), $request->grid()), $parts, $bytes));
+        } catch (ValidationException $reason) {
+            // With several parts and none chosen, what is in the file is the answer.
+            if (count($parts) < 2 || $request->choice() !== null) {
+                throw $reason;
+            }
+
+            return new JsonResponse(ReadingResource::undecided($parts));
+        }
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\MusicXml\PartChoice;
+
+/** A score as a file, and how it is to be read. The policy stands on the route. */
+class ReadingRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'file' => ['required', 'file', 'max:5120'],
+            'part' => ['nullable', 'string', 'max:60'],
+            'left' => ['nullable', 'string', 'max:60'],
+            'duet' => ['nullable', 'string', 'max:60'],
+            'grid' => ['nullable', Rule::enum(Grid::class)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'file.required' => 'Choose a file.',
+            'file.max' => 'The file is over 5 MB. A page of music is far smaller; export this one piece alone.',
+            'file.uploaded' => 'The file did not arrive whole; it may be over 5 MB. Export this one piece alone and try again.',
+        ];
+    }
+
+    public function bytes(): string
+    {
+        $file = $this->file('file');
+
+        return $file instanceof UploadedFile ? (string) file_get_contents($file->getRealPath()) : '';
+    }
+
+    /** @return PartChoice|null null to leave it to the reader */
+    public function choice(): ?PartChoice
+    {
+        $part = fn (string $name): ?string => $this->filled($name) ? $this->string($name)->toString() : null;
+        $student = $part('part');
+
+        return $student === null ? null : new PartChoice($student, $part('left'), $part('duet'));
+    }
+
+    public function grid(): Grid
+    {
+        return Grid::tryFrom($this->string('grid')->toString()) ?? Grid::Eighths;
+    }
+}

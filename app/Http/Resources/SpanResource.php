@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Nasturtium\Core\Formats\Shorthand\Span;
+use OpenApi\Attributes as OA;
+
+/** Where a note was typed: line and column from 1. */
+#[OA\Schema]
+final readonly class SpanResource
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public int $line,
+        #[OA\Property]
+        public int $column,
+        #[OA\Property]
+        public int $length,
+    ) {}
+
+    public static function of(string $id, Span $span): self
+    {
+        return new self($id, $span->line, $span->column, $span->length());
+    }
+}
