@@ -47,12 +47,14 @@ Route::prefix('api')->group(function (): void {
         Route::post('readings', [C\ReadingController::class, 'store'])->can('work', Models\Piece::class);
         Route::post('shorthand', [C\ShorthandController::class, 'store'])->can('work', Models\Piece::class);
         Route::post('shorthand/playback', [C\ShorthandController::class, 'playback'])->can('work', Models\Piece::class);
+        Route::post('shorthand/keys', [C\ShorthandController::class, 'keys'])->can('work', Models\Piece::class);
         Route::post('shorthand/changed', [C\ShorthandController::class, 'change'])->can('work', Models\Piece::class);
         Route::post('pages/{page}/pieces', [C\PieceController::class, 'store'])->can('own', 'page');
         Route::get('pieces/{piece}', [C\PieceController::class, 'show'])->can('own', 'piece');
         Route::put('pieces/{piece}', [C\PieceController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}', [C\PieceController::class, 'destroy'])->can('own', 'piece');
         Route::get('pieces/{piece}/shorthand', [C\PieceController::class, 'shorthand'])->can('own', 'piece');
+        Route::get('pieces/{piece}/playback', [C\PiecePlaybackController::class, 'show'])->can('own', 'piece');
         Route::get('pieces/{piece}/file', [C\PieceFileController::class, 'show'])->can('own', 'piece');
         Route::get('pieces/{piece}/draft', [C\PieceDraftController::class, 'show'])->can('own', 'piece');
         Route::put('pieces/{piece}/draft', [C\PieceDraftController::class, 'update'])->can('own', 'piece');

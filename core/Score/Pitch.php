@@ -11,6 +11,9 @@ final readonly class Pitch
 
     private const SEMITONES = [0, 2, 4, 5, 7, 9, 11];
 
+    /** Letters on the line of fifths, C at 0. */
+    private const FIFTHS = [0, 2, 4, -1, 1, 3, 5];
+
     private const LOWEST_KEY = 21;
 
     private const HIGHEST_KEY = 108;
@@ -47,27 +50,24 @@ final readonly class Pitch
         return new self($diatonic - 7 * $octave, $octave, $alter);
     }
 
-    /** The name of a key of the keyboard: the key signature's own where it has one, else a natural, else sharps in sharp keys and flats in flat ones. */
+    /** The name of a key of the keyboard that is nearest to a key signature on the line of fifths: Bb and F# in C major, the leading note of a minor key. */
     public static function ofMidi(int $midi, Key $signature): self
     {
-        $found = [];
+        $best = null;
+        $least = PHP_INT_MAX;
         foreach (self::SEMITONES as $step => $semitones) {
-            foreach ([-1, 0, 1] as $alter) {
+            foreach ([1, 0, -1] as $alter) {
                 $octaves = $midi - $alter - $semitones;
-                if ($octaves % 12 === 0) {
-                    $rank = match (true) {
-                        $signature->alters($step) === $alter => 0,
-                        $alter === 0 => 1,
-                        $alter > 0 === $signature->fifths >= 0 => 2,
-                        default => 3,
-                    };
-                    $found[$rank] = new self($step, intdiv($octaves, 12) - 1, $alter);
+                // F is one fifth below C, B five above; a sharp is seven fifths up. The middle of a key lies two above its tonic.
+                $away = abs(self::FIFTHS[$step] + 7 * $alter - $signature->fifths - 2);
+                if ($octaves % 12 === 0 && $away < $least) {
+                    $best = new self($step, intdiv($octaves, 12) - 1, $alter);
+                    $least = $away;
                 }
             }
         }
-        ksort($found);
 
-        return array_values($found)[0] ?? throw new InvalidScore("{$midi} is not a key");
+        return $best ?? throw new InvalidScore("{$midi} is not a key");
     }
 
     /** Letter names counted from C0: one staff place is one step of this. */

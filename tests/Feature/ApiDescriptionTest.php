@@ -99,6 +99,7 @@ test('answers have the fields and types of their schemas', function (string $pat
     ['/api/pieces/{piece}/breakdown', 'BreakdownResource'],
     ['/api/pieces/{piece}/shorthand', 'PrintedResource'],
     ['/api/pieces/{piece}/draft', 'DraftResource'],
+    ['/api/pieces/{piece}/playback', 'PlaybackResource'],
     ['/api/weeks/{week}', 'WeekResource'],
     ['/api/lessons/{lesson}', 'LessonResource'],
     ['/api/home/day', 'HomeDayResource'],

@@ -131,3 +131,17 @@ test('a piece that came as a file can be typed on', function (): void {
     $this->putJson("/api/pieces/{$id}", ['label' => 'B', 'shorthand' => $printed, 'revision' => 1])->assertOk();
     expect(Piece::query()->findOrFail($id)->music)->toBe($this->own->piece->music);
 });
+
+test('keys that are struck come as the token that means them', function (): void {
+    $this->postJson('/api/shorthand/keys', ['text' => "R: @c4 q1 \nL: @5=c3 ", 'keys' => [55, 48]])->assertOk()->assertExactJson(['token' => '(c g)']);
+    $this->postJson('/api/shorthand/keys', ['text' => 'title: ', 'keys' => [60]])->assertJsonPath('errors.text.0', fn (string $text): bool => str_starts_with($text, 'Put the cursor'));
+    $this->postJson('/api/shorthand/keys', ['text' => 'R: ', 'keys' => [200]])->assertJsonValidationErrors('keys.0');
+});
+
+test('a selection of bars is heard as it is written, from its own first beat', function (): void {
+    $this->getJson("/api/pieces/{$this->own->piece->id}/playback?first=1&last=2")->assertOk()
+        ->assertJsonPath('beats', 8)->assertJsonPath('bars', [['index' => 1, 'at' => 0], ['index' => 2, 'at' => 4]]);
+    $this->getJson("/api/pieces/{$this->own->piece->id}/playback")->assertJsonPath('beats', 16);
+    $this->getJson("/api/pieces/{$this->own->piece->id}/playback?first=2&last=1")->assertJsonValidationErrors('last');
+    $this->postJson('/api/shorthand/playback', ['shorthand' => "R: @c4 q1 | w2 | h.3\n", 'first' => 1, 'last' => 9])->assertOk()->assertJsonPath('counts', ['1', '2', '3', '4']);
+});

@@ -40,6 +40,26 @@ final class ShorthandReader
         return (new self())->page($text);
     }
 
+    /** The voice of the line that a text ends in, as far as it is typed; null when that is no line of music. */
+    public static function voiceAt(string $text): ?Voice
+    {
+        $reader = new self();
+        $lines = explode("\n", str_replace("\r", '', mb_substr($text, 0, self::MAX_CHARACTERS)));
+        foreach ($lines as $i => $line) {
+            $reader->sort($line, $i + 1);
+        }
+        foreach ($reader->lines[count($reader->lines) - 1]->voices ?? [] as $name => [, $number]) {
+            if ($number === count($lines)) {
+                $frame = new Frame($reader->headings->meter, $reader->headings->key);
+
+                // The bars that the line lacks are still to come.
+                return $reader->music($frame, stopAt: $name)[$name] ?? null;
+            }
+        }
+
+        return null;
+    }
+
     private function page(string $text): ReadShorthand
     {
         if (mb_strlen($text) > self::MAX_CHARACTERS) {
@@ -109,8 +129,11 @@ final class ShorthandReader
         }
     }
 
-    /** @return array<string, Voice> by name, as `R1` */
-    private function music(Frame $frame): array
+    /**
+     * @param  string|null  $stopAt  the voice of the last line that is still being typed
+     * @return array<string, Voice> by name, as `R1`
+     */
+    private function music(Frame $frame, ?string $stopAt = null): array
     {
         $voices = [];
         foreach ($this->lines as $line) {
@@ -119,7 +142,7 @@ final class ShorthandReader
             }
         }
         ksort($voices);
-        foreach ($this->lines as $line) {
+        foreach ($this->lines as $at => $line) {
             foreach ($voices as $voice) {
                 $voice->beginLine();
             }
@@ -129,9 +152,12 @@ final class ShorthandReader
                 if (isset($voices[$name])) {
                     // A second voice lies under the same hand.
                     $voices[$name]->tones->thumb ??= $main?->tones->thumb;
-                    $this->voice($voices[$name], $text, $number, $column);
+                    $this->voice($voices[$name], $text, $number, $column, $name !== $stopAt || $at < count($this->lines) - 1);
                     $frame->leading = false;
                 }
+            }
+            if ($stopAt !== null && $at === count($this->lines) - 1) {
+                break;
             }
             $this->sameBars($voices, $line);
             $this->words($voices, $line);
@@ -143,7 +169,8 @@ final class ShorthandReader
         return $voices;
     }
 
-    private function voice(Voice $voice, string $text, int $line, int $column): void
+    /** @param bool $ends the line is typed to its end */
+    private function voice(Voice $voice, string $text, int $line, int $column, bool $ends): void
     {
         foreach (Token::all($text, $line, $column) as $token) {
             try {
@@ -151,6 +178,9 @@ final class ShorthandReader
             } catch (InvalidScore $reason) {
                 $this->error($line, $token->at->column, $token->at->length(), $reason->getMessage());
             }
+        }
+        if (! $ends) {
+            return;
         }
         try {
             $voice->endLine();

@@ -17,9 +17,10 @@ final class ToneWriting
 
     public readonly Tones $tones;
 
-    public function __construct(private readonly Hand $hand)
+    /** @param Tones|null $tones where the hand is already; without them it begins */
+    public function __construct(private readonly Hand $hand, ?Tones $tones = null)
     {
-        $this->tones = new Tones($hand);
+        $this->tones = $tones ?? new Tones($hand);
     }
 
     /**

@@ -305,10 +305,7 @@ final class Voice
     {
         $this->current();
         $tieAll = str_contains($marks, '~');
-        $tied = [];
-        foreach ($this->tied as $note) {
-            $tied[$note->pitch->diatonic()] = $note->pitch->alter;
-        }
+        $tied = $this->tiedKeys();
         $notes = array_map(fn (array $token): Note => $this->tiedIn($this->tones->note($token[0], $this->key(), $this->crossed, $tied), $token[1] || $tieAll), $tokens);
         $broken = $this->tied !== [] && array_filter($notes, static fn (Note $note): bool => $note->tieStop) === [];
         $this->tied = [];
@@ -321,6 +318,17 @@ final class Voice
         $this->mark($event, $marks);
         $this->put($event);
         $this->tied = array_values(array_filter($notes, static fn (Note $note): bool => $note->tieStart));
+    }
+
+    /** @return array<int, int> alterations of the keys that are tied over to here, by letter count */
+    public function tiedKeys(): array
+    {
+        $tied = [];
+        foreach ($this->tied as $note) {
+            $tied[$note->pitch->diatonic()] = $note->pitch->alter;
+        }
+
+        return $tied;
     }
 
     private function tiedIn(Note $note, bool $tieStart): Note

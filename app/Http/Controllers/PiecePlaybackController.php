@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Api\Get;
+use App\Http\Requests\PiecePlaybackRequest;
+use App\Http\Resources\PlaybackResource;
+use App\Models\Piece;
+use Illuminate\Http\JsonResponse;
+
+/** What sounds when in a piece: all of it in play order, or some bars. */
+final class PiecePlaybackController
+{
+    #[Get('/pieces/{piece}/playback', PlaybackResource::class)]
+    public function show(PiecePlaybackRequest $request, Piece $piece): JsonResponse
+    {
+        return new JsonResponse(PlaybackResource::of($request->playback($piece->score())));
+    }
+}

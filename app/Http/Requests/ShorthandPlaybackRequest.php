@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** What is typed, to be heard. The policy stands on the route. */
+final class ShorthandPlaybackRequest extends ShorthandRequest
+{
+    use PlaysBars;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [...parent::rules(), ...$this->barRules()];
+    }
+}
