@@ -38,14 +38,14 @@ final class PageChecks
             }
             $final = $events[count($events) - 1];
             $end = $final->end;
-            $beats = $measure->meter->beats($end);
+            $beats = self::inWords($measure->meter->beats($end));
             if ($end->compare($full) > 0) {
                 $over = $measure->meter->beats($end->minus($full));
                 $drop = $final->isRest() && $final->onset->equals($full) ? Fix::dropRests([$final->id]) : null;
-                $this->add('bar_long', $measure->place($full), $hand, "Bar {$measure->number}, {$hand->word()}: {$beats} beats in {$measure->meter}, {$over} too many.", $final, $drop);
+                $this->add('bar_long', $measure->place($full), $hand, "Bar {$measure->number}, {$hand->word()}: {$beats} in {$measure->meter}, {$over} too many.", $final, $drop);
             } elseif ($end->compare($measure->pickup ? $measure->length : $this->expected($measure, $last)) < 0) {
                 $missing = $measure->meter->beats($full->minus($end));
-                $this->add('bar_short', $measure->place($end), $hand, "Bar {$measure->number}, {$hand->word()}: {$beats} beats in {$measure->meter}, {$missing} missing.", $final, $this->fill($measure, $hand, $end, $final));
+                $this->add('bar_short', $measure->place($end), $hand, "Bar {$measure->number}, {$hand->word()}: {$beats} in {$measure->meter}, {$missing} missing.", $final, $this->fill($measure, $hand, $end, $final));
             }
         }
     }
@@ -86,13 +86,13 @@ final class PageChecks
             return;
         }
         $beats = $pickup->meter->beats($pickup->length);
-        $end = $last->meter->beats($last->length);
+        $end = self::inWords($last->meter->beats($last->length));
         $over = $pickup->length->plus($last->length)->minus($last->meter->measure());
         $this->add(
             'pickup_last',
             $last->place(Fraction::zero()),
             null,
-            "The pickup has {$beats} and the last bar {$end} beats; together they should make one bar of {$last->meter}.",
+            "The pickup has {$beats} and the last bar {$end}; together they should make one bar of {$last->meter}.",
             null,
             $this->restsAtTheEnd($last, $over),
         );
@@ -123,6 +123,11 @@ final class PageChecks
                 }
             }
         }
+    }
+
+    private static function inWords(Fraction $beats): string
+    {
+        return $beats.($beats->compare(Fraction::of(1)) > 0 ? ' beats' : ' beat');
     }
 
     private function add(string $code, Place $place, ?Hand $hand, string $text, ?Event $event = null, ?Fix $fix = null): void

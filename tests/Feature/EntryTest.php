@@ -28,7 +28,7 @@ function sent_file(string $bytes, array $more = [], string $path = '/api/reading
 
 test('where each note was typed comes with the engraving, and a fix with its check', function (): void {
     $answer = $this->postJson('/api/shorthand', ['shorthand' => "\nR: @c4 q1 2 | w3\nL: @5=c3 w5 | 5\n"])->assertOk()->json();
-    expect($answer['spans'][1])->toBe(['id' => 'R1-2', 'line' => 2, 'column' => 11, 'length' => 1])
+    expect($answer['spans'][1])->toBe(['id' => 'R1-2', 'bar' => 0, 'line' => 2, 'column' => 11, 'length' => 1])
         ->and($answer['checks'][0])->toMatchArray(['code' => 'bar_short', 'place' => '1.3', 'hand' => 'R', 'events' => ['R1-2']])
         ->and($answer['checks'][0]['fix'])->toBe(['label' => 'Fill the bar with rest', 'edits' => [['line' => 2, 'column' => 12, 'length' => 0, 'insert' => ' hr q']]]);
 });

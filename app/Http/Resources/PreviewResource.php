@@ -33,6 +33,21 @@ final readonly class PreviewResource
         public array $spans,
     ) {}
 
+    /** @return list<SpanResource> */
+    private static function spans(ReadShorthand $read): array
+    {
+        $spans = [];
+        foreach ($read->piece->measures ?? [] as $measure) {
+            foreach ($measure->events() as $event) {
+                if (isset($read->spans[$event->id])) {
+                    $spans[] = SpanResource::of($event->id, $measure->index, $read->spans[$event->id]);
+                }
+            }
+        }
+
+        return $spans;
+    }
+
     public static function of(ReadShorthand $read): self
     {
         return new self(
@@ -40,7 +55,7 @@ final readonly class PreviewResource
             count($read->piece->measures ?? []),
             array_map(ShorthandErrorResource::of(...), $read->errors),
             $read->piece === null ? [] : array_map(static fn (Check $check): CheckResource => CheckResource::typed($check, $read), PageChecks::of($read->piece)),
-            array_map(SpanResource::of(...), array_keys($read->spans), $read->spans),
+            self::spans($read),
         );
     }
 }

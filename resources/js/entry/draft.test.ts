@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dropDraft, keepDraft, offsetOf, readDraft } from './draft';
+import { type Draft, dropDraft, keepDraft, readDraft, startFrom } from './draft';
 
 function store() {
     const kept = new Map<string, string>();
@@ -10,34 +10,67 @@ function store() {
     };
 }
 
-describe('a draft', () => {
-    it('is kept for its place until it is dropped', () => {
-        const browser = store();
-        keepDraft('page 3', { text: 'R: @c4 w1', label: 'A' }, browser);
-        expect(readDraft('page 3', browser)).toEqual({ text: 'R: @c4 w1', label: 'A' });
-        expect(readDraft('page 4', browser)).toBeNull();
-        dropDraft('page 3', browser);
-        expect(readDraft('page 3', browser)).toBeNull();
+const draft: Draft = { text: 'R: c', label: 'A', revision: 3, ahead: true };
+
+describe('what this browser keeps', () => {
+    it('comes back by its place, until it is dropped', () => {
+        const here = store();
+        keepDraft('page 3', draft, here);
+        expect(readDraft('page 3', here)).toEqual(draft);
+        expect(readDraft('page 4', here)).toBeNull();
+        dropDraft('page 3', here);
+        expect(readDraft('page 3', here)).toBeNull();
     });
 
-    it('is nothing when something else stands there', () => {
-        expect(readDraft('x', { getItem: () => '{broken' })).toBeNull();
-        expect(readDraft('x', { getItem: () => '"text"' })).toBeNull();
+    it('is taken for unsent when it was kept before the server kept any', () => {
+        const here = store();
+        here.setItem('nasturtium.draft.page 3', JSON.stringify({ text: 'R: c', label: '' }));
+        expect(readDraft('page 3', here)).toEqual({ text: 'R: c', label: '', revision: 0, ahead: true });
     });
 
-    it('is not lost on the screen when the browser refuses to keep it', () => {
-        const refuse = {
+    it('is nothing when something else wrote there, or nothing may be kept', () => {
+        const here = store();
+        here.setItem('nasturtium.draft.page 3', '{"text":');
+        expect(readDraft('page 3', here)).toBeNull();
+        const shut = {
             setItem: () => {
                 throw new Error('full');
             },
         };
-        expect(() => keepDraft('x', { text: 'R', label: '' }, refuse)).not.toThrow();
+        expect(() => keepDraft('page 3', draft, shut)).not.toThrow();
     });
 });
 
-describe('the place of an error', () => {
-    it('is found by line and column', () => {
-        expect(offsetOf('ab\ncde\nf', 2, 2)).toBe(4);
-        expect(offsetOf('ab', 9, 9)).toBe(2);
+describe('where a page begins', () => {
+    const saved = { text: 'R: w', label: '' };
+    const none = { text: '', label: '', revision: 0 };
+
+    it('is what is saved when nothing was typed since', () => {
+        expect(startFrom(saved, null, none)).toMatchObject({ text: 'R: w', from: 'saved', other: null });
+        expect(startFrom(saved, { ...draft, text: 'R: w', label: '' }, none)).toMatchObject({ from: 'saved' });
+    });
+
+    it('is what this browser has and the server has not', () => {
+        expect(startFrom(saved, draft, { text: 'R: b', label: 'A', revision: 3 })).toMatchObject({
+            text: 'R: c',
+            from: 'here',
+            other: null,
+        });
+    });
+
+    it('is what the server kept, from another device too', () => {
+        const server = { text: 'R: g', label: 'B', revision: 7 };
+        expect(startFrom(saved, { ...draft, ahead: false }, server)).toEqual({
+            ...server,
+            from: 'server',
+            other: null,
+        });
+        expect(startFrom(saved, null, server)).toMatchObject({ text: 'R: g', revision: 7 });
+    });
+
+    it('shows both where two windows went apart', () => {
+        const server = { text: 'R: g', label: 'A', revision: 4 };
+        expect(startFrom(saved, draft, server)).toMatchObject({ text: 'R: c', from: 'here', other: server });
+        expect(startFrom(saved, draft, { ...server, text: 'R: c' })).toMatchObject({ other: null });
     });
 });

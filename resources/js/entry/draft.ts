@@ -1,5 +1,14 @@
-/** What is being typed, kept in the browser until it is saved, so that a reload loses nothing. */
+/** What is being typed, as this browser keeps it: a reload loses nothing, and without a connection nothing is lost. */
 export interface Draft {
+    text: string;
+    label: string;
+    /** The revision of the server's draft that this window has seen; 0 for none. */
+    revision: number;
+    /** It holds something that the server does not have yet. */
+    ahead: boolean;
+}
+
+export interface Typed {
     text: string;
     label: string;
 }
@@ -10,7 +19,12 @@ export function readDraft(place: string, store: Pick<Storage, 'getItem'> = local
     try {
         const kept: unknown = JSON.parse(store.getItem(key(place)) ?? 'null');
         if (typeof kept === 'object' && kept !== null && 'text' in kept && 'label' in kept) {
-            return { text: String(kept.text), label: String(kept.label) };
+            return {
+                text: String(kept.text),
+                label: String(kept.label),
+                revision: 'revision' in kept ? Number(kept.revision) || 0 : 0,
+                ahead: 'ahead' in kept ? Boolean(kept.ahead) : true,
+            };
         }
     } catch {
         // Something else wrote here, or the browser keeps nothing: begin from what is saved.
@@ -30,9 +44,27 @@ export function dropDraft(place: string, store: Pick<Storage, 'removeItem'> = lo
     store.removeItem(key(place));
 }
 
-/** The offset of a line and column (both from 1) in a text. */
-export function offsetOf(text: string, line: number, column: number): number {
-    const lines = text.split('\n');
-    const before = lines.slice(0, line - 1).reduce((sum, one) => sum + one.length + 1, 0);
-    return Math.min(text.length, before + column - 1);
+export interface Start extends Typed {
+    revision: number;
+    /** Where it comes from. */
+    from: 'saved' | 'here' | 'server';
+    /** What another window has kept, where the two went apart. */
+    other: (Typed & { revision: number }) | null;
+}
+
+/** What to begin with, from what is saved, what this browser kept, and what the server kept. */
+export function startFrom(saved: Typed, here: Draft | null, server: Typed & { revision: number }): Start {
+    const same = (a: Typed, b: Typed) => a.text === b.text && a.label === b.label;
+    if (here?.ahead && !same(here, saved)) {
+        const apart = server.revision > here.revision && !same(here, server);
+        return {
+            text: here.text,
+            label: here.label,
+            revision: here.revision,
+            from: 'here',
+            other: apart ? server : null,
+        };
+    }
+    if (server.revision > 0 && !same(server, saved)) return { ...server, from: 'server', other: null };
+    return { ...saved, revision: server.revision, from: 'saved', other: null };
 }

@@ -14,6 +14,8 @@ export class ApiError extends Error {
         readonly status: number,
         message: string,
         readonly fields: Record<string, string[]> = {},
+        /** What the server sent, such as the row that stands in the way. */
+        readonly answer: unknown = null,
     ) {
         super(message);
     }
@@ -69,7 +71,7 @@ export async function ask<T>(
     if (!response.ok) {
         const told = answer as { message?: string; errors?: Record<string, string[]> } | null;
         const message = WORDS[response.status] ?? told?.message ?? 'The server could not do it. Try again in a moment.';
-        throw new ApiError(response.status, message, told?.errors ?? {});
+        throw new ApiError(response.status, message, told?.errors ?? {}, answer);
     }
     return answer as T;
 }

@@ -1,8 +1,9 @@
 import { useElementSize } from '@mantine/hooks';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Waiting } from '../Notes';
+import { Newest } from '../newest';
 import { engrave } from './engrave';
-import { type Places, readPlaces } from './places';
+import { noteAt, type Places, readPlaces } from './places';
 
 interface Props {
     music: string;
@@ -16,6 +17,10 @@ interface Props {
     range?: [number, number] | null;
     /** Ids of notes to light, and the colour of the hand. */
     lit?: ReadonlyMap<string, 'yes' | 'left'>;
+    /** Told of a note or rest that is clicked, by its id. */
+    onNote?: (id: string) => void;
+    /** Shown on the element once this music stands there. */
+    stamp?: string;
     /** Drawn over the music, told where everything stands. */
     overlay?: (places: Places) => ReactNode;
 }
@@ -32,11 +37,22 @@ export function Score({
     hideFingers = false,
     range = null,
     lit = NOTHING_LIT,
+    onNote,
+    stamp,
     overlay,
 }: Props) {
     const { ref: sizeRef, width } = useElementSize();
     const holder = useRef<HTMLDivElement>(null);
+    const [lane] = useState(() => new Newest(engrave));
+    const alive = useRef(true);
+    useEffect(() => {
+        alive.current = true;
+        return () => {
+            alive.current = false;
+        };
+    }, []);
     const [svg, setSvg] = useState<string | null>(null);
+    const [shown, setShown] = useState<string | undefined>(undefined);
     const [error, setError] = useState<string | null>(null);
     const [places, setPlaces] = useState<Places | null>(null);
     const [first, last] = range ?? [null, null];
@@ -44,23 +60,19 @@ export function Score({
 
     useEffect(() => {
         if (paper === 0) return;
-        let stale = false;
         const bars: [number, number] | null = first === null || last === null ? null : [first, last];
-        engrave({ music, width: paper, scale, lines, airy, range: bars }).then(
+        lane.give({ music, width: paper, scale, lines, airy, range: bars }).then(
             (drawn) => {
-                if (!stale) {
-                    setSvg(drawn);
-                    setError(null);
-                }
+                if (!alive.current || drawn === null) return;
+                setSvg(drawn);
+                setShown(stamp);
+                setError(null);
             },
             (reason: Error) => {
-                if (!stale) setError(reason.message);
+                if (alive.current) setError(reason.message);
             },
         );
-        return () => {
-            stale = true;
-        };
-    }, [music, paper, scale, lines, airy, first, last]);
+    }, [lane, music, paper, scale, lines, airy, first, last, stamp]);
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
     useEffect(() => {
@@ -76,12 +88,23 @@ export function Score({
     }, [lit, svg]);
 
     return (
-        <div ref={sizeRef} className="score" data-fingers={hideFingers ? 'hidden' : 'shown'}>
+        <div ref={sizeRef} className="score" data-fingers={hideFingers ? 'hidden' : 'shown'} data-stamp={shown}>
             {error !== null && <p role="alert">The music could not be engraved: {error}.</p>}
             {svg === null && error === null && <Waiting what="Engraving…" />}
             {svg !== null && (
-                // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
-                <div ref={holder} role="img" aria-label={title} dangerouslySetInnerHTML={{ __html: svg }} />
+                // biome-ignore lint/a11y/useKeyWithClickEvents: the text beside it is the way by keys
+                <div
+                    ref={holder}
+                    role="img"
+                    aria-label={title}
+                    // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
+                    dangerouslySetInnerHTML={{ __html: svg }}
+                    onClick={(event) => {
+                        const corner = event.currentTarget.getBoundingClientRect();
+                        const id = places && noteAt(places, event.clientX - corner.left, event.clientY - corner.top);
+                        if (id != null) onNote?.(id);
+                    }}
+                />
             )}
             {places !== null && overlay?.(places)}
         </div>

@@ -1,4 +1,5 @@
 import type { Engraved, Order } from './engraver.worker';
+import { engraveWithoutStaff, isWithoutStaff } from './preStaff';
 
 let worker: Worker | null = null;
 let next = 1;
@@ -18,8 +19,9 @@ function theWorker(): Worker {
     return worker;
 }
 
-/** Engraves music in the worker, which is loaded the first time it is needed. */
+/** Engraves music in the worker, which is loaded the first time it is needed; a page without a staff is drawn here. */
 export function engrave(order: Omit<Order, 'id'>): Promise<string> {
+    if (isWithoutStaff(order.music)) return Promise.resolve(engraveWithoutStaff(order));
     const id = next++;
     return new Promise((done, failed) => {
         waiting.set(id, { done, failed });

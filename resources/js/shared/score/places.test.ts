@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readPlaces } from './places';
+import { noteAt, readPlaces } from './places';
 
 /** A drawing of one measure with one staff of two lines and one note, as far as reading needs it. */
 function drawing() {
@@ -23,6 +23,16 @@ describe('where things stand in the drawing', () => {
         const { notes } = readPlaces(drawing());
         expect(notes.get('R1-1')).toEqual({ x: 50, y: 42, width: 8, height: 6 });
         expect(notes.get('R1-2')).toEqual({ x: 80, y: 40, width: 6, height: 12 });
+    });
+
+    it('tells the note that is nearest to a finger', () => {
+        const places = readPlaces(drawing());
+        expect(noteAt(places, 52, 44)).toBe('R1-1');
+        expect(noteAt(places, 60, 50)).toBe('R1-1');
+        expect(noteAt(places, 84, 60)).toBe('R1-2');
+        expect(noteAt(places, 10, 10)).toBeNull();
+        places.notes.set('R1-3.1', { x: 100, y: 40, width: 8, height: 6 });
+        expect(noteAt(places, 104, 43)).toBe('R1-3');
     });
 
     it('finds the lines of a staff without what hangs on them', () => {

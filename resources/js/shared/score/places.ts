@@ -52,3 +52,17 @@ export function readPlaces(drawn: HTMLElement): Places {
         ),
     };
 }
+
+/** How far from a note head a finger or a mouse may be. */
+const NEAR = 9;
+
+/** The id of the note or rest at a place of the drawing; the nearest where several are near. */
+export function noteAt(places: Places, x: number, y: number): string | null {
+    let found: string | null = null;
+    let least = NEAR;
+    for (const [id, box] of places.notes) {
+        const away = Math.max(box.x - x, x - box.x - box.width, box.y - y, y - box.y - box.height, 0);
+        if (away < least) [found, least] = [id, away];
+    }
+    return found?.replace(/\.\d+$/, '') ?? null;
+}

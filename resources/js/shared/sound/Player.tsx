@@ -1,19 +1,24 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Playback } from '../api';
+import { type Playback, wordsOf } from '../api';
 import { schedule, type Wish } from './beats';
 
 interface Props {
-    playback: Playback;
+    /** What sounds, or how to ask for it when it is wanted. */
+    playback: Playback | (() => Promise<Playback>);
     tempo: number;
     hand: string | null;
     /** Lights the notes as they sound. */
     onLit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
+    /** Which bars are played, in words; nothing for all. */
+    what?: string | undefined;
     large?: boolean;
 }
 
+type State = 'still' | 'loading' | 'playing' | 'silent';
+
 /** Play and stop, hands, tempo, count-in, metronome, loop. The sound is loaded when it is first played. */
-export function Player({ playback, tempo, hand, onLit, large = false }: Props) {
+export function Player({ playback, tempo, hand, onLit, what, large = false }: Props) {
     const [wish, setWish] = useState<Wish>({
         tempo,
         hands: hand === 'R' || hand === 'L' ? hand : 'both',
@@ -21,7 +26,8 @@ export function Player({ playback, tempo, hand, onLit, large = false }: Props) {
         metronome: true,
     });
     const [loop, setLoop] = useState(false);
-    const [state, setState] = useState<'still' | 'loading' | 'playing' | 'silent'>('still');
+    const [state, setState] = useState<State>('still');
+    const [trouble, setTrouble] = useState<unknown>(null);
     const stop = useRef<(() => void) | null>(null);
     const halt = () => {
         stop.current?.();
@@ -30,27 +36,40 @@ export function Player({ playback, tempo, hand, onLit, large = false }: Props) {
     useEffect(() => () => stop.current?.(), []);
 
     const toggle = async () => {
-        if (state === 'playing') {
+        if (state === 'playing' || state === 'silent') {
             halt();
             setState('still');
             return;
         }
         setState('loading');
+        setTrouble(null);
+        let plan: ReturnType<typeof schedule>;
         try {
-            const { play } = await import('./piano');
-            stop.current = await play(schedule(playback, wish), { lit: onLit, ended: () => setState('still') }, loop);
+            plan = schedule(typeof playback === 'function' ? await playback() : playback, wish);
+        } catch (error) {
+            setTrouble(error);
+            setState('still');
+            return;
+        }
+        const listener = { lit: onLit, ended: () => setState('still') };
+        const piano = await import('./piano');
+        try {
+            stop.current = await piano.play(plan, listener, loop);
             setState('playing');
         } catch {
+            stop.current = piano.playSilently(plan, listener, loop);
             setState('silent');
         }
     };
-    const tempoBy = (step: number) => setWish({ ...wish, tempo: Math.min(240, Math.max(30, wish.tempo + step)) });
+    const tempoBy = (step: number) => setWish({ ...wish, tempo: Math.min(400, Math.max(20, wish.tempo + step)) });
     const size = large ? 'lg' : 'sm';
+    const sounds = state === 'playing' || state === 'silent';
+    const known = typeof playback === 'function' ? null : playback;
     return (
         <fieldset style={{ border: 0, margin: 0, padding: 0 }} aria-label="Listen">
             <Group gap="sm" align="center">
-                <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={state === 'playing'}>
-                    {state === 'playing' ? 'Stop' : 'Play'}
+                <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={sounds}>
+                    {sounds ? 'Stop' : `Play${what === undefined ? '' : ` ${what}`}`}
                 </Button>
                 <SegmentedControl
                     size={large ? 'md' : 'xs'}
@@ -86,12 +105,21 @@ export function Player({ playback, tempo, hand, onLit, large = false }: Props) {
                 />
                 <Checkbox label="Loop" checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
             </Group>
-            {wish.countIn && playback.counts.length > 0 && (
+            {wish.countIn && known !== null && known.counts.length > 0 && (
                 <Text size="sm" className="faint" mt={4}>
-                    Count in {playback.counts.join(' ')}, then play on {playback.enter}.
+                    Count in {known.counts.join(' ')}, then play on {known.enter}.
                 </Text>
             )}
-            {state === 'silent' && <Text size="sm">This device gives no sound. Count aloud and play without it.</Text>}
+            {state === 'silent' && (
+                <Text size="sm" role="status">
+                    This device gives no sound. The notes light up all the same: count aloud and play along.
+                </Text>
+            )}
+            {trouble !== null && (
+                <Text size="sm" role="alert">
+                    {wordsOf(trouble).join(' ')}
+                </Text>
+            )}
         </fieldset>
     );
 }

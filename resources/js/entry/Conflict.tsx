@@ -1,0 +1,55 @@
+import { Alert, Button, Group } from '@mantine/core';
+import type { Typed } from './draft';
+
+/** The same piece was typed on in another window: both stand side by side, and one is chosen. */
+export function Conflict({ mine, theirs, choose }: { mine: Typed; theirs: Typed; choose: (mine: boolean) => void }) {
+    return (
+        <Alert
+            color="flower"
+            variant="light"
+            role="alert"
+            c="var(--ink)"
+            title="Another window has changed this piece too"
+        >
+            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '0.8rem' }}>
+                {[
+                    { title: 'Here', typed: mine, keep: true, verb: 'Keep what is here' },
+                    { title: 'In the other window', typed: theirs, keep: false, verb: 'Take the other one' },
+                ].map(({ title, typed, keep, verb }) => (
+                    <section key={title} aria-label={title}>
+                        <b>{title}</b>
+                        <Changed text={typed.text} against={(keep ? theirs : mine).text} />
+                        <Group mt={6}>
+                            <Button
+                                size="compact-sm"
+                                variant={keep ? 'filled' : 'default'}
+                                onClick={() => choose(keep)}
+                            >
+                                {verb}
+                            </Button>
+                        </Group>
+                    </section>
+                ))}
+            </div>
+        </Alert>
+    );
+}
+
+/** A text with the lines marked that the other one does not have. */
+function Changed({ text, against }: { text: string; against: string }) {
+    const known = new Set(against.split('\n'));
+    return (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a long text is scrolled by keys
+        <pre style={{ margin: '0.3rem 0 0', maxHeight: '9rem', overflow: 'auto', fontSize: '0.85rem' }} tabIndex={0}>
+            {text.split('\n').map((line, i) => {
+                const differs = !known.has(line);
+                return (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: lines have no other name
+                    <div key={i} className={differs ? 'thorn' : undefined} style={{ fontWeight: differs ? 700 : 400 }}>
+                        {line || ' '}
+                    </div>
+                );
+            })}
+        </pre>
+    );
+}

@@ -1,0 +1,221 @@
+import { Button, Group, Stack, Text } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { type Api, ApiError, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { ChangeAll, useChangeAll } from './ChangeAll';
+import { Conflict } from './Conflict';
+import type { Start, Typed } from './draft';
+import { Editor, type EditorHandle } from './Editor';
+import { EntryHead } from './EntryHead';
+import { EntryMusic } from './EntryMusic';
+import { FileDialog } from './FileDialog';
+import { Findings } from './Findings';
+import { Keyboard } from './Keyboard';
+import { KeyStrip } from './KeyStrip';
+import { spansAt } from './lines';
+import { dropPast, keepPast, pastOf } from './past';
+import { useDraft } from './useDraft';
+import { useEntryKeys } from './useEntryKeys';
+import { type Preview, usePreview } from './usePreview';
+
+type Piece = Api['PieceResource'];
+
+const NO_ERRORS: Api['ShorthandErrorResource'][] = [];
+
+interface Props {
+    /** Names the draft in this browser, and in the API. */
+    place: string;
+    path: string;
+    start: Start;
+    saved: Typed;
+    piece: Piece | null;
+    /** Where a new piece goes; null for a correction. */
+    pageId: number | null;
+    /** What the shorthand has no word for in the piece as it is saved. */
+    unsaid: string[];
+    where: string;
+}
+
+/** The number of the bar that is being typed, whose beats need not add up yet. */
+function barAt(text: string, of: string, preview: Preview | null, at: number): string | null {
+    const [span] = of === text ? spansAt(text, preview?.spans ?? [], at, at) : [];
+    return span?.id.match(/^[RL](\d+)/)?.[1] ?? null;
+}
+
+/** The shorthand on the left, its engraving on the right as it is typed, a piano below. */
+export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, where }: Props) {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const editor = useRef<EditorHandle>(null);
+    const piano = useRef<HTMLDivElement>(null);
+    const player = useRef<HTMLDivElement>(null);
+    const [typed, setTyped] = useState<Typed>({ text: start.text, label: start.label });
+    const [cursor, setCursor] = useState<readonly [number, number]>([0, 0]);
+    const [checked, setChecked] = useState<string[]>([]);
+    const [file, setFile] = useState<File | null>(null);
+    const [brought, setBrought] = useState<Api['CheckResource'][]>([]);
+    const [transposing, setTransposing] = useState(false);
+    const [overtaken, setOvertaken] = useState<Piece | null>(null);
+    const draft = useDraft(place, `${path}/draft`, start);
+    const { preview, text: of, error } = usePreview(typed.text);
+
+    const change = (next: Typed) => {
+        setTyped(next);
+        draft.keep(next);
+    };
+    const replace = (text: string) => editor.current?.replace(text);
+    const all = useChangeAll(() => editor.current?.text() ?? '', replace);
+    const done = async (stored: Piece) => {
+        await draft.end();
+        dropPast(place);
+        client.invalidateQueries({ queryKey: ['books'] });
+        client.removeQueries({ queryKey: ['breakdown'] });
+        navigate(`/pieces/${stored.id}`);
+    };
+    const save = useMutation({
+        mutationFn: (revision: number | undefined) =>
+            ask<Piece>(
+                piece === null ? 'POST' : 'PUT',
+                piece === null ? `/pages/${pageId}/pieces` : `/pieces/${piece.id}`,
+                { shorthand: typed.text, label: typed.label, revision },
+            ),
+        onSuccess: done,
+        onError: (reason) => {
+            if (reason instanceof ApiError && reason.status === 409) setOvertaken(reason.answer as Piece);
+        },
+    });
+    const ready = of === typed.text && preview?.errors.length === 0 && preview.music !== null;
+    const trySave = () => ready && !save.isPending && save.mutate(piece?.revision);
+    const goTo = (id: string) => {
+        const span = preview?.spans.find((one) => one.id === id);
+        if (span !== undefined) editor.current?.select(span.line, span.column, span.length);
+    };
+    useEntryKeys({
+        enter: trySave,
+        escape: () => (piano.current?.contains(document.activeElement) ? editor.current?.focus() : false),
+        l: () => player.current?.querySelector('button')?.click(),
+        k: () => piano.current?.querySelector<HTMLElement>('.piano [tabindex="0"]')?.focus(),
+        h: () => all.mutate({ change: 'swap' }),
+        t: () => setTransposing(true),
+    });
+
+    return (
+        <Stack gap="xs">
+            <EntryHead
+                title={piece === null ? 'A new piece' : piece.title}
+                where={where}
+                kept={draft.state}
+                label={typed.label}
+                onLabel={(label) => change({ ...typed, label })}
+                onFile={setFile}
+                onSave={trySave}
+                saving={save.isPending}
+                ready={ready}
+            >
+                <ChangeAll change={all} transposing={transposing} setTransposing={setTransposing} />
+            </EntryHead>
+            <Trouble error={overtaken === null ? (save.error ?? (transposing ? null : all.error) ?? error) : null} />
+            {draft.other !== null && (
+                <Conflict
+                    mine={typed}
+                    theirs={draft.other}
+                    choose={(mine) => {
+                        const now = draft.settle(mine);
+                        setTyped(now);
+                        if (!mine) replace(now.text);
+                    }}
+                />
+            )}
+            {overtaken !== null && (
+                <Conflict
+                    mine={typed}
+                    theirs={{ text: overtaken.shorthand ?? '', label: overtaken.label }}
+                    choose={(mine) => {
+                        setOvertaken(null);
+                        if (mine) save.mutate(overtaken.revision);
+                        else done(overtaken);
+                    }}
+                />
+            )}
+            {unsaid.length > 0 && (
+                <Text size="sm" role="note">
+                    This piece came as a file. The shorthand has no word for the following, and it is lost when the
+                    piece is saved from here: {unsaid.join(' ')}
+                </Text>
+            )}
+            {start.from !== 'saved' && typed.text !== saved.text && (
+                <Group gap="xs">
+                    <Text size="sm">This is what you had typed before.</Text>
+                    <Button size="compact-sm" variant="default" onClick={() => replace(saved.text)}>
+                        {piece === null ? 'Begin again' : 'Back to what is saved'}
+                    </Button>
+                </Group>
+            )}
+            <div className="entry">
+                <Stack gap={6}>
+                    <Editor
+                        ref={editor}
+                        text={start.text}
+                        past={pastOf(place)}
+                        errors={preview?.errors ?? NO_ERRORS}
+                        of={of}
+                        onChange={(text, past) => {
+                            change({ text, label: typed.label });
+                            setChecked([]);
+                            keepPast(place, past);
+                        }}
+                        onCursor={(from, to) => {
+                            setCursor([from, to]);
+                            setChecked([]);
+                        }}
+                    />
+                    <Findings
+                        preview={preview}
+                        typing={cursor[0] === cursor[1] ? barAt(typed.text, of, preview, cursor[0]) : null}
+                        brought={brought}
+                        onError={(one) => editor.current?.select(one.line, one.column, one.length)}
+                        onCheck={(check) => {
+                            if (check.events[0] !== undefined) goTo(check.events[0]);
+                            setChecked(check.events);
+                        }}
+                        onFix={(fix) => editor.current?.apply(fix.edits)}
+                    />
+                    <KeyStrip />
+                </Stack>
+                <div className="sheet entry-music">
+                    <EntryMusic
+                        text={typed.text}
+                        preview={preview}
+                        of={of}
+                        cursor={cursor}
+                        checked={checked}
+                        player={player}
+                        onNote={goTo}
+                    />
+                </div>
+            </div>
+            <div ref={piano}>
+                <Keyboard
+                    before={() => editor.current?.before() ?? ''}
+                    type={(token, joined) => editor.current?.type(token, joined)}
+                />
+            </div>
+            {file !== null && (
+                <FileDialog
+                    file={file}
+                    pageId={pageId}
+                    label={typed.label}
+                    onClose={() => setFile(null)}
+                    onStored={done}
+                    onText={(reading) => {
+                        setFile(null);
+                        setBrought(reading.notRead);
+                        replace(reading.shorthand);
+                    }}
+                />
+            )}
+        </Stack>
+    );
+}

@@ -1,0 +1,66 @@
+import { Anchor, Button, FileButton, Group, Text, TextInput, Title } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Kept } from './useDraft';
+
+interface Props {
+    title: string;
+    /** The book and page it stands in. */
+    where: string;
+    kept: Kept;
+    label: string;
+    onLabel: (label: string) => void;
+    onFile: (file: File | null) => void;
+    onSave: () => void;
+    saving: boolean;
+    ready: boolean;
+    /** More buttons. */
+    children: ReactNode;
+}
+
+const KEPT: Record<Kept, string> = {
+    kept: 'Kept',
+    going: 'Keeping…',
+    here: 'Kept on this device',
+    apart: 'Changed in two windows',
+};
+
+export function EntryHead({ title, where, kept, label, onLabel, onFile, onSave, saving, ready, children }: Props) {
+    return (
+        <Group justify="space-between" wrap="nowrap">
+            <div>
+                <Title order={1} fz={24}>
+                    {title}
+                </Title>
+                <Text size="sm" className="faint">
+                    <Anchor component={Link} to="/books" c="inherit" fz="sm">
+                        {where || 'Books'}
+                    </Anchor>
+                    {' · '}
+                    <span role="status">{KEPT[kept]}</span>
+                </Text>
+            </div>
+            <Group gap="xs" wrap="nowrap">
+                <TextInput
+                    aria-label="Letter of the piece, where the page has several"
+                    placeholder="A, B…"
+                    w={70}
+                    maxLength={4}
+                    value={label}
+                    onChange={(event) => onLabel(event.currentTarget.value)}
+                />
+                <FileButton onChange={onFile} accept=".musicxml,.xml,.mxl,.mid,.midi">
+                    {(props) => (
+                        <Button {...props} variant="default">
+                            From a file
+                        </Button>
+                    )}
+                </FileButton>
+                {children}
+                <Button onClick={onSave} loading={saving} disabled={!ready}>
+                    Save <kbd style={{ marginLeft: 8, color: 'var(--ink)' }}>Ctrl Enter</kbd>
+                </Button>
+            </Group>
+        </Group>
+    );
+}

@@ -1,0 +1,68 @@
+import { Text } from '@mantine/core';
+import { type Ref, useCallback, useMemo, useState } from 'react';
+import { ask, type Playback } from '../shared/api';
+import { Score } from '../shared/score/Score';
+import { Player } from '../shared/sound/Player';
+import { spansAt } from './lines';
+import type { Preview } from './usePreview';
+
+interface Props {
+    text: string;
+    preview: Preview | null;
+    /** The text that the preview belongs to. */
+    of: string;
+    cursor: readonly [number, number];
+    /** Notes that a finding speaks of, by id. */
+    checked: string[];
+    player: Ref<HTMLDivElement>;
+    onNote: (id: string) => void;
+}
+
+/** The engraving of what is typed: the note at the cursor is lit, a selection can be heard alone. */
+export function EntryMusic({ text, preview, of, cursor, checked, player, onNote }: Props) {
+    const [sounding, setSounding] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
+    const here = useMemo(
+        () => (of === text ? spansAt(text, preview?.spans ?? [], cursor[0], cursor[1]) : []),
+        [of, text, preview, cursor],
+    );
+    const bars = useMemo((): [number, number] | null => {
+        if (cursor[0] === cursor[1] || here.length === 0) return null;
+        const all = here.map((span) => span.bar);
+        return [Math.min(...all), Math.max(...all)];
+    }, [here, cursor]);
+    const lit = useMemo(() => {
+        if (sounding.size > 0) return sounding;
+        const ids = checked.length > 0 ? checked : here.map((span) => span.id);
+        return new Map(ids.map((id) => [id, id.startsWith('L') ? ('left' as const) : ('yes' as const)]));
+    }, [sounding, checked, here]);
+    const listen = useCallback(
+        () =>
+            ask<Playback>('POST', '/shorthand/playback', {
+                shorthand: text,
+                ...(bars === null ? {} : { first: bars[0], last: bars[1] }),
+            }),
+        [text, bars],
+    );
+    if (preview?.music == null) return <Text className="faint">The music grows here as you type.</Text>;
+    return (
+        <>
+            <Score
+                music={preview.music}
+                title={`The engraving, ${preview.measures} bars`}
+                scale={38}
+                lit={lit}
+                onNote={onNote}
+                stamp={of}
+            />
+            <div ref={player} style={{ marginTop: '0.6rem' }}>
+                <Player
+                    playback={listen}
+                    tempo={80}
+                    hand={null}
+                    onLit={setSounding}
+                    what={bars === null ? undefined : 'the selection'}
+                />
+            </div>
+        </>
+    );
+}

@@ -1,0 +1,173 @@
+import { Button, Group, Radio, Select, Stack, Table, Text } from '@mantine/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
+import { Trouble, Waiting } from '../shared/Notes';
+import { Score } from '../shared/score/Score';
+
+type Reading = Api['ReadingResource'];
+
+interface Props {
+    file: File;
+    /** The page it may be put on as it is; null where only the text is wanted. */
+    pageId: number | null;
+    label: string;
+    onText: (reading: Reading) => void;
+    onStored: (piece: Api['PieceResource']) => void;
+    onClose: () => void;
+}
+
+type Role = 'student' | 'left' | 'duet';
+const ROLES: [Role, string][] = [
+    ['student', 'The student'],
+    ['left', 'The left hand alone'],
+    ['duet', 'The teacher'],
+];
+const GRIDS = [
+    { value: 'quarter', label: 'Quarters' },
+    { value: 'eighth', label: 'Eighths' },
+    { value: 'sixteenth', label: 'Sixteenths' },
+    { value: 'triplet', label: 'Triplets' },
+];
+
+/** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
+export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
+    const [roles, setRoles] = useState<Partial<Record<Role, string>>>({});
+    const [grid, setGrid] = useState('eighth');
+    const form = () => {
+        const form = new FormData();
+        form.append('file', file);
+        form.append('grid', grid);
+        form.append('label', label);
+        if (roles.student) form.append('part', roles.student);
+        if (roles.left) form.append('left', roles.left);
+        if (roles.duet) form.append('duet', roles.duet);
+        return form;
+    };
+    const reading = useQuery({
+        queryKey: ['reading', file.name, file.lastModified, file.size, roles, grid],
+        queryFn: () => ask<Reading>('POST', '/readings', form()),
+        placeholderData: (before) => before,
+        retry: false,
+        gcTime: 0,
+    });
+    const store = useMutation({
+        mutationFn: () => ask<Api['PieceResource']>('POST', `/pages/${pageId}/pieces`, form()),
+        onSuccess: onStored,
+    });
+    const read = reading.data;
+    const several = (read?.parts.length ?? 0) > 1;
+    const typable = read?.music != null && read.unsaid.length === 0;
+    return (
+        <Dialog title={`From ${file.name}`} size="62rem" onClose={onClose}>
+            <Stack gap="sm">
+                {reading.isPending && <Waiting what="Reading the file…" />}
+                <Trouble error={reading.error ?? store.error} />
+                {read?.kind === 'midi' && (
+                    <Select
+                        label="Lay the notes on a grid of"
+                        w={220}
+                        allowDeselect={false}
+                        data={GRIDS}
+                        value={grid}
+                        onChange={(value) => setGrid(value ?? grid)}
+                    />
+                )}
+                {several && <Parts parts={read?.parts ?? []} roles={roles} setRoles={setRoles} />}
+                {read?.music != null && (
+                    <>
+                        <Notes title={read.kind === 'midi' ? 'Look at these again' : 'Not kept'} notes={read.notRead} />
+                        <Notes title="Does not add up" notes={read.checks} />
+                        <div className="sheet" style={{ maxHeight: '38vh', overflow: 'auto' }}>
+                            <Score music={read.music} title={`${read.title}, ${read.measures} bars`} scale={34} />
+                        </div>
+                        {read.unsaid.length > 0 && (
+                            <Text size="sm">
+                                The shorthand has no word for this, so it would be lost when the piece is typed on:{' '}
+                                {read.unsaid.join(' ')}
+                            </Text>
+                        )}
+                        <Group gap="xs">
+                            <Button variant={typable ? 'filled' : 'default'} onClick={() => onText(read)}>
+                                Type on from it
+                            </Button>
+                            {pageId !== null && (
+                                <Button
+                                    variant={typable ? 'default' : 'filled'}
+                                    loading={store.isPending}
+                                    onClick={() => store.mutate()}
+                                >
+                                    Put it on the page as it is
+                                </Button>
+                            )}
+                        </Group>
+                    </>
+                )}
+            </Stack>
+        </Dialog>
+    );
+}
+
+interface PartsProps {
+    parts: Reading['parts'];
+    roles: Partial<Record<Role, string>>;
+    setRoles: (roles: Partial<Record<Role, string>>) => void;
+}
+
+function Parts({ parts, roles, setRoles }: PartsProps) {
+    return (
+        <Table aria-label="Who plays which part">
+            <Table.Thead>
+                <Table.Tr>
+                    <Table.Th>Part</Table.Th>
+                    {ROLES.map(([role, name]) => (
+                        <Table.Th key={role}>{name}</Table.Th>
+                    ))}
+                </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+                {parts.map((part) => (
+                    <Table.Tr key={part.id}>
+                        <Table.Td>
+                            {part.name}, {part.notes} notes on {part.staves === 1 ? 'one staff' : 'two staves'}
+                        </Table.Td>
+                        {ROLES.map(([role, name]) => (
+                            <Table.Td key={role}>
+                                <Radio
+                                    name={role}
+                                    aria-label={`${name} plays ${part.name}`}
+                                    checked={roles[role] === part.id}
+                                    onChange={() => {
+                                        // A part has one player.
+                                        const others = Object.entries(roles).filter(([, id]) => id !== part.id);
+                                        setRoles({ ...Object.fromEntries(others), [role]: part.id });
+                                    }}
+                                />
+                            </Table.Td>
+                        ))}
+                    </Table.Tr>
+                ))}
+            </Table.Tbody>
+        </Table>
+    );
+}
+
+function Notes({ title, notes }: { title: string; notes: Api['CheckResource'][] }) {
+    if (notes.length === 0) return null;
+    return (
+        <section aria-label={title}>
+            <Text fw={700} size="sm">
+                {title}
+            </Text>
+            {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a long list is scrolled by keys */}
+            <ul style={{ margin: 0, paddingLeft: '1.2rem', maxHeight: '7.5rem', overflow: 'auto' }} tabIndex={0}>
+                {notes.map((note) => (
+                    <li key={`${note.place} ${note.text}`} style={{ fontSize: '0.9rem' }}>
+                        {note.text}
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,131 @@
+import { Button, Checkbox, Group, Select, Text } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
+import { ask, wordsOf } from '../shared/api';
+import { useMidi } from '../shared/midi/devices';
+import { TAKES } from '../shared/midi/standIn';
+import { Piano } from '../shared/piano/Piano';
+import { useSession } from '../shared/Shell';
+
+interface Props {
+    /** The text up to the cursor. */
+    before: () => string;
+    /** Types a token there; joined to what stands before it, or after a space. */
+    type: (token: string, joined?: boolean) => void;
+}
+
+const LENGTHS = {
+    us: { w: 'Whole', h: 'Half', q: 'Quarter', v: 'Eighth', x: 'Sixteenth' },
+    uk: { w: 'Semibreve', h: 'Minim', q: 'Crotchet', v: 'Quaver', x: 'Semiquaver' },
+};
+const OTHERS: [string, string][] = [
+    ['.', 'Dot'],
+    ['r', 'Rest'],
+    ['~', 'Tie'],
+    ['|', 'Bar line'],
+    ['%', 'Bar before again'],
+];
+/** These belong to the note or the length before them. */
+const JOINED = new Set(['.', '~']);
+
+/** Notes by a piano on the screen or a MIDI keyboard; both type at the cursor. */
+export function Keyboard({ before, type }: Props) {
+    const words = useSession().data?.studio.words ?? 'us';
+    const [struck, setStruck] = useState<number[]>([]);
+    const [heard, setHeard] = useState(false);
+    const [trouble, setTrouble] = useState<string | null>(null);
+    const [take, setTake] = useState(TAKES[0]?.name ?? '');
+    const queue = useRef<Promise<void>>(Promise.resolve());
+    const alive = useRef(true);
+    useEffect(() => {
+        alive.current = true;
+        return () => {
+            alive.current = false;
+        };
+    }, []);
+    const onChord = (keys: number[]) => {
+        setStruck(keys);
+        if (heard) void import('../shared/sound/strike').then(({ strike }) => strike(keys));
+        // Each waits for the one before it: what it means depends on where that one left the cursor.
+        queue.current = queue.current.then(async () => {
+            if (!alive.current) return;
+            try {
+                const { token } = await ask<{ token: string }>('POST', '/shorthand/keys', { text: before(), keys });
+                type(token);
+                setTrouble(null);
+            } catch (error) {
+                setTrouble(wordsOf(error).join(' '));
+            }
+        });
+    };
+    const midi = useMidi(onChord);
+    return (
+        <section aria-label="Piano" className="sheet" style={{ padding: '0.6rem 0.8rem' }}>
+            <Group justify="space-between" mb={8} gap="xs">
+                <div className="lengths" role="toolbar" aria-label="Lengths and signs">
+                    {Object.entries(LENGTHS[words]).map(([token, name]) => (
+                        <Button key={token} size="compact-sm" variant="default" onClick={() => type(token)}>
+                            {name}
+                        </Button>
+                    ))}
+                    {OTHERS.map(([token, name]) => (
+                        <Button
+                            key={token}
+                            size="compact-sm"
+                            variant="default"
+                            onClick={() => type(token, JOINED.has(token))}
+                        >
+                            {name}
+                        </Button>
+                    ))}
+                </div>
+                <Group gap="xs">
+                    <Checkbox
+                        size="sm"
+                        label="Hear the keys"
+                        checked={heard}
+                        onChange={(event) => setHeard(event.currentTarget.checked)}
+                    />
+                    <Select
+                        aria-label="MIDI keyboard"
+                        placeholder="MIDI keyboard"
+                        size="xs"
+                        w={190}
+                        clearable
+                        value={midi.chosen}
+                        onChange={midi.choose}
+                        onDropdownOpen={() => void midi.look()}
+                        data={midi.sources.map((source) => ({ value: source.id, label: source.name }))}
+                    />
+                    {midi.chosen === midi.standIn.id && (
+                        <>
+                            <Select
+                                aria-label="Recorded take"
+                                size="xs"
+                                w={190}
+                                allowDeselect={false}
+                                value={take}
+                                onChange={(name) => setTake(name ?? take)}
+                                data={TAKES.map((one) => one.name)}
+                            />
+                            <Button
+                                size="compact-sm"
+                                onClick={() => {
+                                    const chosen = TAKES.find((one) => one.name === take);
+                                    if (chosen !== undefined) midi.standIn.play(chosen);
+                                }}
+                            >
+                                Play the take
+                            </Button>
+                        </>
+                    )}
+                </Group>
+            </Group>
+            <Piano from={36} to={84} onChord={onChord} marked={struck} />
+            {(trouble ?? midi.trouble) !== null && (
+                <Text size="sm" mt={6} role="status">
+                    {trouble ?? midi.trouble}
+                </Text>
+            )}
+        </section>
+    );
+}

@@ -1,0 +1,99 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { type Api, ApiError, ask } from '../shared/api';
+import { type Draft, dropDraft, keepDraft, type Start, type Typed } from './draft';
+
+type Server = Api['DraftResource'];
+
+const PAUSE = 700;
+
+/** Whether what is typed is on the server, on its way, only here, or against what another window kept. */
+export type Kept = 'kept' | 'going' | 'here' | 'apart';
+
+/**
+ * Keeps what is typed as it is typed: at once in the browser, after a pause on the server.
+ * @param path of the draft in the API
+ */
+export function useDraft(place: string, path: string, start: Start) {
+    const [state, setState] = useState<Kept>(start.other !== null ? 'apart' : start.from === 'here' ? 'here' : 'kept');
+    const [other, setOther] = useState<Server | null>(start.other);
+    const revision = useRef(start.revision);
+    const latest = useRef<Typed>({ text: start.text, label: start.label });
+    const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+    const sending = useRef<Promise<void> | null>(null);
+    const over = useRef(false);
+
+    const inBrowser = useCallback(
+        (ahead: boolean) => {
+            const draft: Draft = { ...latest.current, revision: revision.current, ahead };
+            if (!over.current) keepDraft(place, draft);
+        },
+        [place],
+    );
+    const send = useCallback(async () => {
+        timer.current = null;
+        const sent = latest.current;
+        setState('going');
+        try {
+            const answer = await ask<Server>('PUT', path, { ...sent, revision: revision.current });
+            revision.current = answer.revision;
+            const more = latest.current !== sent;
+            inBrowser(more);
+            if (!more) setState('kept');
+        } catch (error) {
+            if (error instanceof ApiError && error.status === 409) {
+                setOther(error.answer as Server);
+                setState('apart');
+            } else {
+                setState('here');
+            }
+        }
+    }, [path, inBrowser]);
+    const plan = useCallback(() => {
+        if (timer.current !== null) clearTimeout(timer.current);
+        timer.current = setTimeout(() => {
+            // One at a time, so that each knows the revision of the one before.
+            sending.current = (sending.current ?? Promise.resolve()).then(() => (over.current ? undefined : send()));
+        }, PAUSE);
+    }, [send]);
+
+    const keep = useCallback(
+        (typed: Typed) => {
+            latest.current = typed;
+            inBrowser(true);
+            setState((before) => (before === 'apart' ? before : 'here'));
+            if (other === null) plan();
+        },
+        [inBrowser, other, plan],
+    );
+    /** What this window has stands, or what the other one has. */
+    const settle = (mine: boolean): Typed => {
+        revision.current = other?.revision ?? revision.current;
+        if (!mine && other !== null) latest.current = { text: other.text, label: other.label };
+        setOther(null);
+        setState('here');
+        inBrowser(mine);
+        plan();
+        return latest.current;
+    };
+    /** Nothing is kept any more: it is saved, or given up. */
+    const end = useCallback(async () => {
+        over.current = true;
+        if (timer.current !== null) clearTimeout(timer.current);
+        dropDraft(place);
+        await sending.current;
+    }, [place]);
+    useEffect(() => {
+        if (start.from === 'here' && start.other === null) plan();
+        // Back online, or back in the window: what is only here is sent.
+        const again = () => timer.current === null && latest.current !== undefined && plan();
+        window.addEventListener('online', again);
+        return () => {
+            window.removeEventListener('online', again);
+            if (timer.current !== null) {
+                clearTimeout(timer.current);
+                void send();
+            }
+        };
+    }, [plan, send, start]);
+    return { state, other, keep, settle, end };
+}

@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from 'react';
+import { Gatherer, readMessage } from './messages';
+import { StandIn } from './standIn';
+
+/** Something that sends MIDI messages. */
+export interface MidiSource {
+    id: string;
+    name: string;
+    /** @returns stops listening */
+    listen: (listener: (bytes: ArrayLike<number>) => void) => () => void;
+}
+
+const standIn = new StandIn();
+
+function fromInput(input: MIDIInput): MidiSource {
+    return {
+        id: input.id,
+        name: input.name ?? 'MIDI keyboard',
+        listen: (listener) => {
+            const take = (event: MIDIMessageEvent) => event.data !== null && listener(event.data);
+            input.addEventListener('midimessage', take as EventListener);
+            return () => input.removeEventListener('midimessage', take as EventListener);
+        },
+    };
+}
+
+/** The MIDI keyboards of this device and the stand-in, and the chords that come from the chosen one. */
+export function useMidi(onChord: (keys: number[]) => void) {
+    const [sources, setSources] = useState<MidiSource[]>([standIn]);
+    const [chosen, setChosen] = useState<string | null>(null);
+    const [trouble, setTrouble] = useState<string | null>(null);
+    const latest = useRef(onChord);
+    latest.current = onChord;
+
+    /** Asks the browser for the keyboards; it may ask the teacher in turn. */
+    const look = async () => {
+        if (navigator.requestMIDIAccess === undefined) {
+            setTrouble(
+                'This browser cannot hear MIDI keyboards. The stand-in and the keys on the screen work all the same.',
+            );
+            return;
+        }
+        try {
+            const access = await navigator.requestMIDIAccess();
+            const read = () => {
+                const found = [...access.inputs.values()].map(fromInput);
+                setSources([...found, standIn]);
+                setTrouble(
+                    found.length === 0 ? 'No MIDI keyboard is connected. Plug one in, and it appears here.' : null,
+                );
+                if (found[0] !== undefined) setChosen((before) => before ?? found[0]?.id ?? null);
+            };
+            access.onstatechange = read;
+            read();
+        } catch {
+            setTrouble('The browser was told not to listen to MIDI keyboards. Allow it in the settings of this page.');
+        }
+    };
+    useEffect(() => {
+        const source = sources.find((one) => one.id === chosen);
+        if (source === undefined) return;
+        const gatherer = new Gatherer((keys) => latest.current(keys));
+        const stop = source.listen((bytes) => gatherer.take(readMessage(bytes)));
+        return () => {
+            stop();
+            gatherer.stop();
+        };
+    }, [sources, chosen]);
+    return { sources, chosen, choose: setChosen, look, trouble, standIn };
+}

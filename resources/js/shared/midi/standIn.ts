@@ -1,0 +1,53 @@
+import type { MidiSource } from './devices';
+
+/** A recorded take: keys that go down together, and how many milliseconds after the start. */
+export interface Take {
+    name: string;
+    strikes: { at: number; keys: number[] }[];
+}
+
+const evenly = (keys: number[][], every: number) => keys.map((together, i) => ({ at: i * every, keys: together }));
+
+export const TAKES: Take[] = [
+    { name: 'Five steps up', strikes: evenly([[60], [62], [64], [65], [67]], 240) },
+    {
+        name: 'Three chords',
+        strikes: evenly(
+            [
+                [60, 64, 67],
+                [60, 65, 69],
+                [59, 65, 67],
+            ],
+            400,
+        ),
+    },
+    { name: 'Left hand, down and up', strikes: evenly([[55], [53], [52], [50], [48], [50], [52], [55]], 240) },
+    { name: 'A black key', strikes: evenly([[62], [66], [69], [66]], 240) },
+];
+
+const HELD = 180;
+
+/** Stands in for a MIDI keyboard: it sends the messages that one would, from recorded takes. */
+export class StandIn implements MidiSource {
+    readonly id = 'stand-in';
+    readonly name = 'Stand-in keyboard';
+    private readonly listeners = new Set<(bytes: ArrayLike<number>) => void>();
+
+    listen(listener: (bytes: ArrayLike<number>) => void): () => void {
+        this.listeners.add(listener);
+        return () => this.listeners.delete(listener);
+    }
+
+    play(take: Take): void {
+        for (const { at, keys } of take.strikes) {
+            for (const key of keys) {
+                setTimeout(() => this.send([0x90, key, 80]), at);
+                setTimeout(() => this.send([0x80, key, 0]), at + HELD);
+            }
+        }
+    }
+
+    private send(bytes: number[]): void {
+        for (const listener of this.listeners) listener(bytes);
+    }
+}
