@@ -41,6 +41,7 @@ const router = createBrowserRouter([
             { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
             { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+            { path: 'shorthand', lazy: async () => ({ Component: (await import('./entry/Reference')).Reference }) },
             { path: 'pieces/:piece', lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }) },
             { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
             { path: 'lessons/:lesson', lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }) },

@@ -57,8 +57,10 @@ export function BookDialog({ dialog, close }: { dialog: Asked; close: () => void
                                 { value: 'pieces', label: 'Pieces to play' },
                                 { value: 'theory', label: 'Theory' },
                                 { value: 'listening', label: 'Listening' },
+                                { value: 'duet', label: 'Duet' },
                             ]}
                         />
+                        {text('title', 'Title', false)}
                         {text('introduces', 'What is new on it', false)}
                     </>
                 )}

@@ -1,13 +1,16 @@
 import { Anchor, Button, Group, Menu, Text, Title } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Api } from '../shared/api';
 import type { Asked } from './asked';
+import { ContentsDialog } from './ContentsDialog';
 
 type Book = Api['BookResource'];
 type Page = Api['PageResource'];
 
 /** A book as a vine with its pages in order. */
 export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked) => void }) {
+    const [contents, setContents] = useState(false);
     const next = Math.max(0, ...book.pages.map((page) => page.number)) + 1;
     return (
         <section className="sheet" aria-label={book.title}>
@@ -30,7 +33,7 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                                 what: 'page',
                                 method: 'POST',
                                 path: `/books/${book.id}/pages`,
-                                start: { number: next, kind: 'pieces', introduces: '' },
+                                start: { number: next, title: '', kind: 'pieces', introduces: '' },
                             })
                         }
                     >
@@ -56,6 +59,14 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                             >
                                 Change the title
                             </Menu.Item>
+                            <Menu.Item onClick={() => setContents(true)}>Bring in its table of contents</Menu.Item>
+                            <Menu.Item component="a" href={`/api/books/${book.id}/contents`} download>
+                                Table of contents as CSV
+                            </Menu.Item>
+                            <Menu.Item component="a" href={`/api/books/${book.id}/archive`} download>
+                                The whole book as an archive
+                            </Menu.Item>
+                            <Menu.Divider />
                             <Menu.Item
                                 c="var(--thorn)"
                                 onClick={() =>
@@ -74,6 +85,7 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                     </Menu>
                 </Group>
             </Group>
+            {contents && <ContentsDialog book={book} close={() => setContents(false)} />}
             {book.pages.length === 0 && <Text className="faint">No pages yet.</Text>}
             <ol
                 className="plain-list"
@@ -116,6 +128,9 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) 
                         {page.kind !== 'pieces' && `, ${page.kind}`}
                         {page.introduces && `: ${page.introduces}`}
                     </span>
+                    {page.title !== '' && !page.pieces.some((piece) => piece.title === page.title) && (
+                        <div>{page.title}</div>
+                    )}
                     {page.pieces.map((piece) => (
                         <div key={piece.id}>
                             <Anchor component={Link} to={`/pieces/${piece.id}`} c="var(--ink)" fw={700}>
@@ -127,7 +142,7 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) 
                     ))}
                 </div>
                 <Group gap={4} wrap="nowrap">
-                    {page.kind === 'pieces' && (
+                    {(page.kind === 'pieces' || page.kind === 'duet') && (
                         <Button
                             component={Link}
                             to={`/pages/${page.id}/entry`}
@@ -150,7 +165,12 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) 
                                 what: 'page',
                                 method: 'PUT',
                                 path: `/pages/${page.id}`,
-                                start: { number: page.number, kind: page.kind, introduces: page.introduces },
+                                start: {
+                                    number: page.number,
+                                    title: page.title,
+                                    kind: page.kind,
+                                    introduces: page.introduces,
+                                },
                             })
                         }
                     >

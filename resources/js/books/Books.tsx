@@ -1,5 +1,5 @@
-import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { Button, FileButton, Group, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Api, ask } from '../shared/api';
 import { useKeys } from '../shared/keys';
@@ -13,6 +13,15 @@ type Book = Api['BookResource'];
 export function Books() {
     const [dialog, setDialog] = useState<Asked | null>(null);
     const books = useQuery({ queryKey: ['books'], queryFn: () => ask<Book[]>('GET', '/books') });
+    const client = useQueryClient();
+    const archive = useMutation({
+        mutationFn: (file: File) => {
+            const form = new FormData();
+            form.append('file', file);
+            return ask<Book>('POST', '/books/archive', form);
+        },
+        onSuccess: () => client.invalidateQueries({ queryKey: ['books'] }),
+    });
     const addBook = () =>
         setDialog({
             title: 'A new book',
@@ -30,8 +39,18 @@ export function Books() {
                 <Title order={1} fz={28}>
                     Books
                 </Title>
-                <Button onClick={addBook}>Add a book (a)</Button>
+                <Group gap="xs">
+                    <FileButton onChange={(file) => file && archive.mutate(file)} accept=".zip">
+                        {(props) => (
+                            <Button {...props} variant="default" loading={archive.isPending}>
+                                From an archive
+                            </Button>
+                        )}
+                    </FileButton>
+                    <Button onClick={addBook}>Add a book (a)</Button>
+                </Group>
             </Group>
+            <Trouble error={archive.error} />
             {books.data.length === 0 && (
                 <Empty title="No books yet">
                     <Text>Add the book a student plays from, then its pages as you come to them.</Text>

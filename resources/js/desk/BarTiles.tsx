@@ -18,7 +18,7 @@ export function BarTiles({
 }: {
     report: Report;
     chosen: ReadonlySet<number>;
-    choose: (bar: number) => void;
+    choose: (bar: number, more: boolean) => void;
 }) {
     const checked = new Set(report.checks.map((check) => Number.parseInt(check.place, 10)));
     return (
@@ -39,7 +39,7 @@ export function BarTiles({
                                 ? undefined
                                 : { background: `${WEAVES[group % WEAVES.length]}, var(--sheet)` }
                         }
-                        onClick={() => choose(bar.measure)}
+                        onClick={(event) => choose(bar.measure, event.shiftKey)}
                     >
                         <b>{bar.measure}</b>
                         {checked.has(bar.measure) && <span className="thorn"> ▲</span>}

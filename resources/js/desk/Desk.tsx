@@ -2,7 +2,7 @@ import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { type Api, ask, type Report, type Student } from '../shared/api';
+import { type Api, ask, type Playback, type Report, type Student } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { BarButtons } from '../shared/score/BarButtons';
@@ -12,6 +12,8 @@ import { Player } from '../shared/sound/Player';
 import { BarTiles } from './BarTiles';
 import { BarWords } from './BarWords';
 import { findingsOf, LENSES, type Lens } from './findings';
+import { PieceFiles } from './PieceFiles';
+import { useBars } from './useBars';
 
 type Breakdown = Api['BreakdownResource'];
 
@@ -52,7 +54,8 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
     const navigate = useNavigate();
     const [lens, setLens] = useState<Lens>('look over');
     const [chosen, setChosen] = useState<number | null>(null);
-    const [bar, setBar] = useState<number | null>(null);
+    const numbers = report.hands.map((one) => one.measure);
+    const { bars: range, choose: chooseBar, step: stepBar, clear } = useBars(numbers.length);
     const [sounding, setSounding] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
     const findings = useMemo(() => findingsOf(report, lens), [report, lens]);
     const finding = chosen === null ? null : (findings[chosen] ?? null);
@@ -61,7 +64,7 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
         setChosen(null);
     };
     const step = (by: number) => {
-        setBar(null);
+        clear();
         setChosen((before) => (before === null ? 0 : (before + by + findings.length) % findings.length));
     };
     useKeys([
@@ -71,8 +74,12 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
         {
             key: 'e',
             does: 'correct the piece',
-            run: () => piece.shorthand !== null && navigate(`/pieces/${piece.id}/entry`),
+            run: () => navigate(`/pieces/${piece.id}/entry`),
         },
+        { key: 'ArrowRight', does: 'next bar', run: () => stepBar(1, false) },
+        { key: 'ArrowLeft', does: 'bar before', run: () => stepBar(-1, false) },
+        { key: 'Shift+ArrowRight', does: 'one bar more', run: () => stepBar(1, true) },
+        { key: 'Shift+ArrowLeft', does: 'one bar less', run: () => stepBar(-1, true) },
     ]);
     const lit = useMemo(() => {
         if (sounding.size > 0) return sounding;
@@ -85,8 +92,13 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
         );
     }, [finding, report, sounding]);
     const marks = useMemo(() => marksOf(report, lens), [report, lens]);
-    const numbers = report.hands.map((one) => one.measure);
-    const bars = new Set(bar === null ? (finding?.bars ?? []) : [bar]);
+    const bars = new Set(range === null ? (finding?.bars ?? []) : numbers.slice(range[0], range[1] + 1));
+    const bar = range !== null && range[0] === range[1] ? (numbers[range[0]] ?? null) : null;
+    const chooseNumber = (number: number, more: boolean) => chooseBar(numbers.indexOf(number), more);
+    const sound =
+        range === null
+            ? playback
+            : () => ask<Playback>('GET', `/pieces/${piece.id}/playback?first=${range[0]}&last=${range[1]}`);
     const title = `${piece.title}, engraved`;
     return (
         <>
@@ -102,11 +114,10 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
                 </div>
                 <Group gap="xs" wrap="nowrap">
                     {chooser}
-                    {piece.shorthand !== null && (
-                        <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
-                            Correct (e)
-                        </Button>
-                    )}
+                    <PieceFiles pieceId={piece.id} />
+                    <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
+                        Correct (e)
+                    </Button>
                 </Group>
             </Group>
             <Group gap={6} mb="sm" role="toolbar" aria-label="Lenses">
@@ -144,20 +155,22 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
                                     places={places}
                                     label={(i) => `Bar ${numbers[i]}`}
                                     state={(i) => (bars.has(numbers[i] ?? -1) ? 'chosen' : 'plain')}
-                                    choose={(i) =>
-                                        setBar((before) => (before === numbers[i] ? null : (numbers[i] ?? null)))
-                                    }
+                                    choose={chooseBar}
                                 />
                                 <Marks places={places} marks={marks} />
                             </>
                         )}
                     />
-                    <BarTiles
-                        report={report}
-                        chosen={bars}
-                        choose={(number) => setBar((before) => (before === number ? null : number))}
+                    <BarTiles report={report} chosen={bars} choose={chooseNumber} />
+                    <Player
+                        key={range?.join(' ')}
+                        playback={sound}
+                        tempo={playbackTempo(report)}
+                        hand={null}
+                        onLit={setSounding}
+                        what={range === null ? undefined : barsInWords(numbers, range)}
                     />
-                    <Player playback={playback} tempo={playbackTempo(report)} hand={null} onLit={setSounding} />
+                    {piece.duet !== null && <DuetPart music={piece.duet} />}
                 </div>
                 <aside
                     aria-label={`Findings: ${lens}`}
@@ -173,7 +186,7 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
                                     className="finding"
                                     aria-pressed={chosen === i}
                                     onClick={() => {
-                                        setBar(null);
+                                        clear();
                                         setChosen(chosen === i ? null : i);
                                     }}
                                 >
@@ -191,6 +204,20 @@ function Page({ data, chooser }: { data: Breakdown; chooser: React.ReactNode }) 
                 </aside>
             </div>
         </>
+    );
+}
+
+function barsInWords(numbers: number[], [first, last]: [number, number]): string {
+    return first === last ? `bar ${numbers[first]}` : `bars ${numbers[first]} to ${numbers[last]}`;
+}
+
+/** What the teacher plays with it. */
+function DuetPart({ music }: { music: string }) {
+    return (
+        <details style={{ marginTop: '0.6rem' }}>
+            <summary style={{ cursor: 'pointer', fontWeight: 700 }}>The teacher’s part</summary>
+            <Score music={music} title="The teacher’s part, engraved" scale={36} />
+        </details>
     );
 }
 

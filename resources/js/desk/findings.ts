@@ -89,7 +89,10 @@ function lookOver(report: Report): Finding[] {
             ),
         );
     for (const check of report.checks) {
-        list.push({ ...found(`Check at ${check.place}`, check.text, [], [barOf(check.place)]), thorn: true });
+        list.push({
+            ...found(`Check at ${check.place}`, check.text, check.events, [barOf(check.place)]),
+            thorn: true,
+        });
     }
     return list;
 }

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Api, ApiError, ask } from '../shared/api';
+import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import { ChangeAll, useChangeAll } from './ChangeAll';
 import { Conflict } from './Conflict';
@@ -13,7 +14,7 @@ import { EntryMusic } from './EntryMusic';
 import { FileDialog } from './FileDialog';
 import { Findings } from './Findings';
 import { Keyboard } from './Keyboard';
-import { KeyStrip } from './KeyStrip';
+import { KeyStrip, PRESSED } from './KeyStrip';
 import { spansAt } from './lines';
 import { dropPast, keepPast, pastOf } from './past';
 import { useDraft } from './useDraft';
@@ -92,6 +93,7 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
         const span = preview?.spans.find((one) => one.id === id);
         if (span !== undefined) editor.current?.select(span.line, span.column, span.length);
     };
+    useKeys(PRESSED.map(([key, does]) => ({ key: `${key} `, does, run: () => {} })));
     useEntryKeys({
         enter: trySave,
         escape: () => (piano.current?.contains(document.activeElement) ? editor.current?.focus() : false),

@@ -1,7 +1,7 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 
 export interface Key {
-    /** As `KeyboardEvent.key` has it. */
+    /** As `KeyboardEvent.key` has it; an arrow with shift as `Shift+ArrowRight`. */
     key: string;
     /** What it does, for the list of shortcuts. */
     does: string;
@@ -20,6 +20,11 @@ export function isTyping(event: Pick<KeyboardEvent, 'target' | 'ctrlKey' | 'meta
     if (event.ctrlKey || event.metaKey || event.altKey) return true;
     const target = event.target as HTMLElement | null;
     return target?.closest?.('input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"]') != null;
+}
+
+/** Letters say by themselves whether shift is held; arrows do not. */
+export function nameOf(event: Pick<KeyboardEvent, 'key' | 'shiftKey'>): string {
+    return event.shiftKey && event.key.startsWith('Arrow') ? `Shift+${event.key}` : event.key;
 }
 
 export function KeysProvider({ children }: { children: ReactNode }) {
@@ -41,7 +46,7 @@ export function KeysProvider({ children }: { children: ReactNode }) {
             const found = [...groups.current]
                 .reverse()
                 .flat()
-                .find((key) => key.key === event.key);
+                .find((key) => key.key === nameOf(event));
             if (found !== undefined) {
                 event.preventDefault();
                 found.run();

@@ -5,7 +5,8 @@ interface Props {
     /** What each bar is called, and how it looks, by index in the drawing. */
     label: (index: number) => string;
     state: (index: number) => 'plain' | 'chosen' | 'slip';
-    choose: (index: number) => void;
+    /** @param more with the shift key: all the bars up to this one */
+    choose: (index: number, more: boolean) => void;
 }
 
 /** A button over each bar of the music. */
@@ -20,7 +21,7 @@ export function BarButtons({ places, label, state, choose }: Props) {
             aria-pressed={state(i) !== 'plain'}
             data-state={state(i)}
             style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
-            onClick={() => choose(i)}
+            onClick={(event) => choose(i, event.shiftKey)}
         />
     ));
 }

@@ -1,0 +1,62 @@
+import { Button, FileButton, Group, Stack, Text } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask, wordsOf } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
+
+type Book = Api['BookResource'];
+
+const EXAMPLE =
+    'page,title,kind,introduces\n4,Two Snails,pieces,middle C\n9,Lines and spaces,theory,\n12,Owl and Mole,duet,echo';
+
+/** Brings in a book's table of contents: all of it, or none when a row is wrong. */
+export function ContentsDialog({ book, close }: { book: Book; close: () => void }) {
+    const client = useQueryClient();
+    const bring = useMutation({
+        mutationFn: (file: File) => {
+            const form = new FormData();
+            form.append('file', file);
+            return ask<Book>('POST', `/books/${book.id}/contents`, form);
+        },
+        onSuccess: () => client.invalidateQueries({ queryKey: ['books'] }),
+    });
+    return (
+        <Dialog title={`The table of contents of ${book.title}`} size="lg" onClose={close}>
+            <Stack gap="sm">
+                <Text size="sm">
+                    A table with a row for each page, as a spreadsheet saves it (CSV). Pages that are here already are
+                    brought up to date; their pieces stay.
+                </Text>
+                <pre className="sheet" style={{ margin: 0, fontSize: '0.85rem', padding: '0.6rem' }}>
+                    {EXAMPLE}
+                </pre>
+                {bring.error != null && (
+                    <div role="alert">
+                        <Text fw={700}>Nothing was brought in.</Text>
+                        <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
+                            {wordsOf(bring.error).map((text) => (
+                                <li key={text}>{text}</li>
+                            ))}
+                        </ul>
+                    </div>
+                )}
+                {bring.data !== undefined && (
+                    <Text role="status">
+                        The book has {bring.data.pages.length} {bring.data.pages.length === 1 ? 'page' : 'pages'} now.
+                    </Text>
+                )}
+                <Group>
+                    <FileButton onChange={(file) => file && bring.mutate(file)} accept=".csv,.tsv,.txt">
+                        {(props) => (
+                            <Button {...props} loading={bring.isPending} data-autofocus>
+                                Choose the file
+                            </Button>
+                        )}
+                    </FileButton>
+                    <Button variant="default" onClick={close}>
+                        {bring.data === undefined ? 'Cancel' : 'Done'}
+                    </Button>
+                </Group>
+            </Stack>
+        </Dialog>
+    );
+}

@@ -1,0 +1,116 @@
+import { Stack, Table, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { marked, type Token, type Tokens } from 'marked';
+import { Fragment, type ReactNode, useMemo } from 'react';
+import reference from '../../../docs/shorthand.md?raw';
+import { type Api, ask } from '../shared/api';
+import { useSession } from '../shared/Shell';
+import { Score } from '../shared/score/Score';
+
+/** What the reference calls lengths, in the words of other studios. */
+const UK: [string, string][] = [
+    [
+        'whole, half, quarter, eighth, sixteenth, thirty-second',
+        'semibreve, minim, crotchet, quaver, semiquaver, demisemiquaver',
+    ],
+    ['is a sixteenth', 'is a semiquaver'],
+    ['four quarters', 'four crotchets'],
+    ['quarter notes', 'crotchets'],
+];
+
+/** The whole shorthand on one page, the same as in the documentation, with its examples engraved. */
+export function Reference() {
+    const words = useSession().data?.studio.words ?? 'us';
+    const tokens = useMemo(
+        () =>
+            marked.lexer(
+                words === 'uk' ? UK.reduce((text, [us, uk]) => text.replaceAll(us, uk), reference) : reference,
+            ),
+        [words],
+    );
+    return (
+        <Stack gap="sm" maw={980} mx="auto">
+            {tokens.map((token, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: the page does not change
+                <Block key={i} token={token} />
+            ))}
+        </Stack>
+    );
+}
+
+function Block({ token }: { token: Token }): ReactNode {
+    switch (token.type) {
+        case 'heading':
+            return (
+                <Title order={token.depth as 1 | 2} fz={token.depth === 1 ? 28 : 20}>
+                    {token.text}
+                </Title>
+            );
+        case 'paragraph':
+            return <p style={{ margin: 0 }}>{inline(token.tokens ?? [])}</p>;
+        case 'code':
+            return <Example text={token.text} />;
+        case 'table':
+            return <Rows table={token as Tokens.Table} />;
+        default:
+            return null;
+    }
+}
+
+function Rows({ table }: { table: Tokens.Table }) {
+    return (
+        <Table className="sheet" verticalSpacing={4}>
+            <Table.Thead>
+                <Table.Tr>
+                    {table.header.map((cell) => (
+                        <Table.Th key={cell.text}>{cell.text}</Table.Th>
+                    ))}
+                </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+                {table.rows.map((row) => (
+                    <Table.Tr key={row[0]?.text}>
+                        {row.map((cell, i) => (
+                            <Table.Td key={cell.text} style={i === 0 ? { whiteSpace: 'nowrap' } : undefined}>
+                                {inline(cell.tokens)}
+                            </Table.Td>
+                        ))}
+                    </Table.Tr>
+                ))}
+            </Table.Tbody>
+        </Table>
+    );
+}
+
+function inline(tokens: Token[]): ReactNode {
+    return tokens.map((token, i) => {
+        const text = 'text' in token ? token.text : '';
+        return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the page does not change
+            <Fragment key={i}>
+                {token.type === 'codespan' ? <kbd>{text}</kbd> : token.type === 'strong' ? <b>{text}</b> : text}
+            </Fragment>
+        );
+    });
+}
+
+/** What is typed, and what it is. */
+function Example({ text }: { text: string }) {
+    const preview = useQuery({
+        queryKey: ['shorthand', text],
+        queryFn: () => ask<Api['PreviewResource']>('POST', '/shorthand', { shorthand: text }),
+        staleTime: Number.POSITIVE_INFINITY,
+    });
+    return (
+        <div className="entry">
+            <pre className="sheet" style={{ margin: 0, overflowX: 'auto' }}>
+                {text}
+            </pre>
+            <div className="sheet">
+                {preview.data?.music != null && (
+                    <Score music={preview.data.music} title="The example, engraved" scale={36} />
+                )}
+            </div>
+        </div>
+    );
+}
