@@ -42,6 +42,16 @@ final class StorePiece
         return $this->save($piece, $piece, $this->read($shorthand), $label, $shorthand);
     }
 
+    /**
+     * @return string the music as it would be stored
+     *
+     * @throws ValidationException
+     */
+    public function written(string $shorthand): string
+    {
+        return MusicXmlWriter::write($this->read($shorthand));
+    }
+
     private static function on(Page $page): Piece
     {
         return new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id, 'revision' => 0]);

@@ -84,10 +84,14 @@ final class DemoStudio
         $pieces = [];
         foreach ($this->file('books.php') as $given) {
             $book = Book::query()->create(['studio_id' => $studio->id, 'title' => $given['title'], 'level' => $given['level']]);
-            foreach ($given['pages'] as $number => [$kind, $introduces, $tunes]) {
-                $page = Page::query()->create(['studio_id' => $studio->id, 'book_id' => $book->id, 'number' => $number, 'kind' => $kind, 'introduces' => $introduces]);
+            foreach ($given['pages'] as $number => $on) {
+                [$kind, $introduces, $tunes, $title, $teacher] = array_pad($on, 5, null);
+                $page = Page::query()->create(['studio_id' => $studio->id, 'book_id' => $book->id, 'number' => $number, 'title' => $title ?? '', 'kind' => $kind, 'introduces' => $introduces]);
                 foreach ($tunes as $label => $tune) {
                     $piece = $this->store->fromShorthand($page, $tune, (string) $label);
+                    if (is_string($teacher)) {
+                        $piece->update(['duet' => $this->store->written($teacher)]);
+                    }
                     $pieces[$piece->title] = $piece;
                 }
             }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\QuietSessionHandler;
 use App\Models;
 use App\Models\FamilyLink;
 use App\Policies\StudioPolicy;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\RequestGuard;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
@@ -17,6 +19,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -38,6 +41,12 @@ final class AppServiceProvider extends ServiceProvider
         Auth::extend('family-link', static fn (Application $app): RequestGuard => new RequestGuard(
             static fn (Request $request): ?FamilyLink => self::familyLink($request),
             $app->make(Request::class),
+        ));
+        Session::extend('database', static fn (Application $app): QuietSessionHandler => new QuietSessionHandler(
+            $app->make(ConnectionInterface::class),
+            (string) config('session.table'),
+            (int) config('session.lifetime'),
+            $app,
         ));
         $this->limits();
     }

@@ -28,7 +28,9 @@ final readonly class Inventory
         }
         usort($found, static fn (array $a, array $b): int => [$b[0]->value, $a[1]->midi()] <=> [$a[0]->value, $b[1]->midi()]);
 
-        return array_map(static function (array $entry) use ($school, $landmarks, $known): InventoryNote {
+        $onStaff = $piece->notation->hasStaff();
+
+        return array_map(static function (array $entry) use ($school, $landmarks, $known, $onStaff): InventoryNote {
             [$clef, $pitch, $first, $events, $staff] = $entry;
             $landmark = $landmarks->nearest($pitch, $clef);
 
@@ -39,8 +41,9 @@ final readonly class Inventory
                 $first,
                 $events,
                 $known->status($pitch, $clef),
-                $staff,
-                Route::to($pitch, $clef, $school, $landmarks),
+                $onStaff ? $staff : '',
+                // Without a staff there is nothing to read: the key is found from the picture of the keyboard.
+                $onStaff ? Route::to($pitch, $clef, $school, $landmarks) : KeyPlace::of($pitch),
                 KeyPlace::of($pitch),
                 $landmark,
                 $pitch->diatonic() - $landmark->diatonic(),

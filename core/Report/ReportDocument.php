@@ -114,7 +114,9 @@ final readonly class ReportDocument
                     'kind' => $event->kind()->value,
                     'pitches' => $pitches,
                     'voice' => $event->voice,
-                    'staff' => array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef, $event->ottava), $event->notes),
+                    'staff' => $piece->notation->hasStaff()
+                        ? array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef, $event->ottava), $event->notes)
+                        : [],
                     'fingers' => $this->breakdown->fingers[$hand->value]->fingers[$event->id] ?? [],
                     'finger_from' => $this->fingerFrom($event),
                     'move' => $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps)),

@@ -3,14 +3,34 @@
 declare(strict_types=1);
 
 /*
- * The books of the demo studio, with tunes composed for it: title, level, and by page what it introduces
- * and its pieces in the shorthand (docs/shorthand.md).
+ * The books of the demo studio, with tunes composed for it: title, level, and by page its kind, what it introduces
+ * and its pieces in the shorthand (docs/shorthand.md). A page without pieces has a title, a duet the teacher's part.
  */
 return [
     [
         'title' => 'The Windowsill Book',
         'level' => 'First steps',
         'pages' => [
+            2 => ['pieces', 'finger numbers, no staff yet', [
+                '' => <<<'TUNE'
+                    title: Hop and Wait
+                    notation: fingers
+                    tempo: 84
+                    R: @c4 q1 2 h3 | q3 2 h1 | / | /
+                    W: Hop and wait, and hop back.
+                    L: @c4 / | / | q1 2 h3 | q3 2 h1
+                    WL: Down and wait, and come home.
+                    TUNE,
+            ]],
+            3 => ['pieces', 'letter names, no staff yet', [
+                '' => <<<'TUNE'
+                    title: Three Drops
+                    notation: letters
+                    tempo: 80
+                    R: @c4 q1 r 3 r | h2 1 | / | w1
+                    L: @c4 / | / | q1 r 2 r | h3 2
+                    TUNE,
+            ]],
             4 => ['pieces', 'middle C, hands take turns', [
                 '' => <<<'TUNE'
                     title: Two Snails
@@ -45,7 +65,7 @@ return [
                     L: w5 | h5 3 | h1 4 | w5
                     TUNE,
             ]],
-            9 => ['theory', 'line notes and space notes', []],
+            9 => ['theory', 'line notes and space notes', [], 'Lines and spaces'],
             10 => ['pieces', 'three beats, ties and rests', [
                 '' => <<<'TUNE'
                     title: Paper Boats
@@ -131,6 +151,46 @@ return [
                     L: h.5 | h.2 | q.5 2 | h.5
                     TUNE,
             ]],
+            12 => ['listening', 'which bell is lowest?', [], 'Three bells far off'],
+            13 => ['pieces', 'back to the beginning, slurs and short notes', [
+                '' => <<<'TUNE'
+                    title: The Old Pump
+                    time: 3/4
+                    tempo: 84-120 Creaking along
+                    R: @c5 "mf" q5_ 3 1_ | 2* 2* r | 4_ 3 2_ | h.1 [Fine] ||
+                    L: @5=c3 h.5 | q r (31)* r | h.2 | (51)
+                    R: "p" q3_ < 4 5_ . | "mf" 5_ > 4 3_ . | q2_ 3 4_ | h.2 [D.C. al Fine]
+                    L: h.5~ | 5 | h.2 | q 2 1 r
+                    TUNE,
+            ]],
+            14 => ['pieces', 'triplets, and two voices in one hand', [
+                'A' => <<<'TUNE'
+                    title: Wheelbarrow
+                    tempo: 96 Bumping
+                    R: @g4 q{v123} {v321} h5 | q{v543} {v345} h1
+                    L: @5=g3 h5 1 | h3 5
+                    TUNE,
+                'B' => <<<'TUNE'
+                    title: Chapel Door
+                    tempo: 60 Quietly
+                    R: @g4 h5 4 | 3 4 | 5 4 | w3
+                    R2: w1 | 2 | h1 2 | w1
+                    L: @5=g2 w5 | h5 1 | w5 | (51)
+                    TUNE,
+            ]],
+            15 => ['duet', 'playing with somebody', [
+                '' => <<<'TUNE'
+                    title: Owl and Mole
+                    tempo: 76 Slow and round
+                    R: @c4 q1 1 h2 | q3 2 h1 | / | q3 2 h1
+                    L: @c4 / | / | q1 2 h3 | w1
+                    TUNE,
+            ], '', <<<'TUNE'
+                    title: Owl and Mole
+                    tempo: 76 Slow and round
+                    R: @c3 h(35) (24) | (24) (35) | (35) (24) | (24) (35)
+                    L: @5=c2 w5 | h1 5 | w5 | h1 5
+                    TUNE],
         ],
     ],
 ];

@@ -12,6 +12,7 @@ use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\LineCrossings;
 use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
@@ -292,3 +293,27 @@ test('a piece can be written without its tempo', function (): void {
     expect(MusicXmlWriter::write($piece))->toContain('<per-minute>60-92</per-minute>')->toContain('Gently')
         ->and(MusicXmlWriter::write($piece->withoutTempo()))->not->toContain('metronome')->not->toContain('Gently');
 });
+
+test('each printed line is a score of its own, with its clefs and key and without the time', function (): void {
+    $piece = tune("key: G\ntempo: 90\nR: @g4 w1 2\nL: @5=g3 w5 [treble] c'\nR: q5 f e d [time 3/4] h.1\nL: w e | h. c\n");
+    [$first, $second] = MusicXmlWriter::lines($piece);
+    expect($first)->toContain('<per-minute>90')->toContain('<measure number="2">')->not->toContain('<measure number="3">')->not->toContain('print-object="no">'."\n     <beats>")
+        ->and($second)->toContain('<measure number="3">')->toContain('<fifths>1</fifths>')->toContain('<time print-object="no">')
+        ->toContain('<beats>3</beats>')->not->toContain('metronome')
+        ->and(substr_count($second, '<sign>G</sign>'))->toBe(2)
+        ->and(MusicXmlReader::read($second)->piece->measures[0]->right[1]->lowest()->name())->toBe('F#5')
+        ->and($first)->not->toContain('light-heavy')
+        ->and($second)->toContain('light-heavy');
+});
+
+test('what goes on from line to line is known', function (string $tune, bool $crosses): void {
+    expect(LineCrossings::any(tune($tune)))->toBe($crosses);
+})->with([
+    'nothing' => ["R: @c4 q1_ 2 3_ 4\nR: w1\n", false],
+    'a tie' => ["R: @c4 w1~\nR: w1\n", true],
+    'a tie inside the line' => ["R: @c4 w1~ 1\nR: w1\n", false],
+    'a slur' => ["R: @c4 w1_\nR: w2_\n", true],
+    'a hairpin' => ["R: @c4 < w1\nR: w2 .\n", true],
+    'an octave line' => ["R: @c4 [8va] w1\nR: w2 [loco]\n", true],
+    'the pedal of one staff, ended' => ["R: @c4 w1\nL: [pedal] w c [lift]\nR: w2\n", false],
+]);

@@ -52,3 +52,34 @@ test('today is the date where the studio is', function (): void {
     $own->studio->update(['timezone' => 'Pacific/Kiritimati']);
     $this->actingAs($own->teacher)->getJson('/api/session')->assertJsonPath('studio.today', '2031-05-06');
 });
+
+test('a session is written when it has changed or a minute has passed, and only then', function (): void {
+    config(['session.driver' => 'database']);
+    $writes = function (Closure $ask): int {
+        $count = 0;
+        DB::listen(function ($query) use (&$count): void {
+            $count += preg_match('/^(insert into|update) `sessions`/', $query->sql);
+        });
+        $ask();
+
+        return $count;
+    };
+    $session = app('session')->driver('database');
+    $begin = function () use ($session): void {
+        $session->setId(str_repeat('a', 40));
+        $session->start();
+    };
+    $begin();
+    $session->put('word', 'one');
+    expect($writes(fn () => $session->save()))->toBeGreaterThan(0);
+    $begin();
+    expect($writes(fn () => $session->save()))->toBe(0);
+    $begin();
+    $session->put('word', 'two');
+    expect($writes(fn () => $session->save()))->toBeGreaterThan(0);
+    $begin();
+    expect($session->get('word'))->toBe('two');
+    $this->travel(61)->seconds();
+    $begin();
+    expect($writes(fn () => $session->save()))->toBeGreaterThan(0);
+});

@@ -8,6 +8,7 @@ use App\Api\ListOf;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ReadShorthand;
 use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\LineCrossings;
 use Nasturtium\Core\Score\PageChecks;
 use OpenApi\Attributes as OA;
 
@@ -16,6 +17,8 @@ use OpenApi\Attributes as OA;
 final readonly class PreviewResource
 {
     /**
+     * @param  list<string>  $lines  each printed line as a score of its own, to engrave what has changed
+     * @param  bool  $crossing  something goes on from line to line, which only the whole shows
      * @param  list<ShorthandErrorResource>  $errors
      * @param  list<CheckResource>  $checks
      * @param  list<SpanResource>  $spans  where each event was typed
@@ -23,6 +26,10 @@ final readonly class PreviewResource
     public function __construct(
         #[OA\Property]
         public ?string $music,
+        #[ListOf('string')]
+        public array $lines,
+        #[OA\Property]
+        public bool $crossing,
         #[OA\Property]
         public int $measures,
         #[ListOf(ShorthandErrorResource::class)]
@@ -52,6 +59,8 @@ final readonly class PreviewResource
     {
         return new self(
             $read->piece === null ? null : MusicXmlWriter::write($read->piece),
+            $read->piece === null ? [] : MusicXmlWriter::lines($read->piece),
+            $read->piece !== null && LineCrossings::any($read->piece),
             count($read->piece->measures ?? []),
             array_map(ShorthandErrorResource::of(...), $read->errors),
             $read->piece === null ? [] : array_map(static fn (Check $check): CheckResource => CheckResource::typed($check, $read), PageChecks::of($read->piece)),

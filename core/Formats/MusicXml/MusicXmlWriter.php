@@ -11,6 +11,7 @@ use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Line;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Navigation;
@@ -29,16 +30,38 @@ final class MusicXmlWriter
 
     private ?Measure $before = null;
 
-    private function __construct(private readonly Piece $piece)
+    /**
+     * @param  list<Measure>  $measures  of the piece, those that are written
+     * @param  bool  $alone  they are one printed line by itself
+     */
+    private function __construct(private readonly Piece $piece, private readonly array $measures, private readonly bool $alone = false)
     {
         $this->xml = new XmlPen();
         $this->signs = new SignWriting($this->xml);
-        $this->divisions = self::divisionsFor($piece);
+        $this->divisions = self::divisionsFor($measures);
     }
 
     public static function write(Piece $piece): string
     {
-        return (new self($piece))->score();
+        return (new self($piece, $piece->measures))->score();
+    }
+
+    /**
+     * Each printed line as a score of its own, for an engraver that draws only the line that has changed. What goes on
+     * from one line to the next is cut at its end; a page without a staff is one score.
+     *
+     * @return non-empty-list<string>
+     */
+    public static function lines(Piece $piece): array
+    {
+        if (! $piece->notation->hasStaff()) {
+            return [self::write($piece)];
+        }
+
+        return array_map(
+            static fn (Line $line): string => (new self($piece, array_slice($piece->measures, $line->from, $line->to - $line->from + 1), true))->score(),
+            $piece->lines(),
+        ) ?: [self::write($piece)];
     }
 
     private function score(): string
@@ -53,7 +76,7 @@ final class MusicXmlWriter
         $this->xml->leaf('part-name', 'Piano', ['print-object' => 'no']);
         $this->xml->close(2);
         $this->xml->open('part', ['id' => 'P1']);
-        foreach ($this->piece->measures as $measure) {
+        foreach ($this->measures as $measure) {
             $this->measure($measure);
             $this->before = $measure;
         }
@@ -85,10 +108,11 @@ final class MusicXmlWriter
         $this->xml->close();
     }
 
-    private static function divisionsFor(Piece $piece): int
+    /** @param list<Measure> $measures */
+    private static function divisionsFor(array $measures): int
     {
         $divisions = 1;
-        foreach ($piece->measures as $measure) {
+        foreach ($measures as $measure) {
             $moments = [$measure->length];
             foreach ($measure->events() as $event) {
                 $moments[] = $event->duration->whole;
@@ -109,7 +133,8 @@ final class MusicXmlWriter
     private function measure(Measure $measure): void
     {
         $this->xml->open('measure', ['number' => (string) $measure->number] + ($measure->pickup ? ['implicit' => 'yes'] : []));
-        if ($measure->newLine && $measure->index > 0) {
+        // A line by itself begins with its break, so that an engraver has no others to look for.
+        if ($this->before !== null ? $measure->newLine : $this->alone) {
             $this->xml->leaf('print', '', ['new-system' => 'yes']);
         }
         $this->attributes($measure);
@@ -154,7 +179,9 @@ final class MusicXmlWriter
             $this->key($measure->key);
         }
         if ($time) {
-            $this->time($measure->meter);
+            // At the head of a later line the time signature is known, and not printed again.
+            $known = $before === null && ($this->piece->measures[$measure->index - 1] ?? null)?->meter->looksLike($measure->meter) === true;
+            $this->time($measure->meter, ! $known);
         }
         if ($before === null) {
             $this->xml->leaf('staves', '2');
@@ -180,9 +207,9 @@ final class MusicXmlWriter
         $this->xml->close();
     }
 
-    private function time(Meter $meter): void
+    private function time(Meter $meter, bool $printed): void
     {
-        $this->xml->open('time', $meter->symbol === '' ? [] : ['symbol' => $meter->symbol]);
+        $this->xml->open('time', ($printed ? [] : ['print-object' => 'no']) + ($meter->symbol === '' ? [] : ['symbol' => $meter->symbol]));
         $this->xml->leaf('beats', $meter->groups === [] ? (string) $meter->count : implode('+', $meter->groups));
         $this->xml->leaf('beat-type', (string) $meter->unit);
         $this->xml->close();

@@ -39,7 +39,7 @@ final readonly class XmlPen
         $this->open($name, $attributes);
         if ($text !== '') {
             // A pasted title may hold characters that XML has no place for.
-            $this->xml->text((string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text));
+            $this->xml->text(ctype_alnum($text) ? $text : (string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text));
         }
         $this->close();
     }

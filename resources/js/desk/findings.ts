@@ -84,7 +84,7 @@ function lookOver(report: Report): Finding[] {
         list.push(
             found(
                 'New notes',
-                `${listed(fresh.map((note) => note.pitch))}.`,
+                `${listed([...new Set(fresh.map((note) => note.pitch))])}.`,
                 fresh.flatMap((note) => note.events),
             ),
         );

@@ -129,8 +129,9 @@ export function Editor({ ref, text, past, errors, of, onChange, onCursor }: Prop
 
     useImperativeHandle(ref, () => {
         const current = () => view.current as EditorView;
-        const changed = (changes: { from: number; to: number; insert: string }[]) => {
-            current().dispatch({ changes, scrollIntoView: true, userEvent: 'input' });
+        const changed = (changes: { from: number; to: number; insert: string }[], anchor?: number) => {
+            const selection = anchor === undefined ? {} : { selection: { anchor } };
+            current().dispatch({ changes, ...selection, scrollIntoView: true, userEvent: 'input' });
             current().focus();
         };
         return {
@@ -148,7 +149,8 @@ export function Editor({ ref, text, past, errors, of, onChange, onCursor }: Prop
                 });
             },
             apply: (edits) => changed(changesOf(current().state.doc.toString(), edits)),
-            replace: (insert) => changed([{ from: 0, to: current().state.doc.length, insert }]),
+            replace: (insert) =>
+                changed([{ from: 0, to: current().state.doc.length, insert }], insert.split('\n', 1)[0]?.length ?? 0),
             select: (line, column, length) => {
                 const from = offsetOf(current().state.doc.toString(), line, column);
                 current().dispatch({ selection: { anchor: from, head: from + length }, scrollIntoView: true });

@@ -1,10 +1,11 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Api, ApiError, ask } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
+import { useStable } from '../shared/useStable';
 import { ChangeAll, useChangeAll } from './ChangeAll';
 import { Conflict } from './Conflict';
 import type { Start, Typed } from './draft';
@@ -60,12 +61,17 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
     const [transposing, setTransposing] = useState(false);
     const [overtaken, setOvertaken] = useState<Piece | null>(null);
     const draft = useDraft(place, `${path}/draft`, start);
-    const { preview, text: of, error } = usePreview(typed.text);
+    const { preview, text: of, error, look } = usePreview(start.text);
 
     const change = (next: Typed) => {
         setTyped(next);
         draft.keep(next);
     };
+    // The same all along, so that the head and the piano are not drawn anew with each letter.
+    const before = useStable(() => editor.current?.before() ?? '');
+    const type = useStable((token: string, joined?: boolean) => editor.current?.type(token, joined));
+    const onLabel = useStable((label: string) => change({ ...typed, label }));
+    const onSave = useStable(() => trySave());
     const replace = (text: string) => editor.current?.replace(text);
     const all = useChangeAll(() => editor.current?.text() ?? '', replace);
     const done = async (stored: Piece) => {
@@ -103,6 +109,11 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
         t: () => setTransposing(true),
     });
 
+    const more = useMemo(
+        () => <ChangeAll change={all} transposing={transposing} setTransposing={setTransposing} />,
+        [all, transposing],
+    );
+
     return (
         <Stack gap="xs">
             <EntryHead
@@ -110,14 +121,13 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
                 where={where}
                 kept={draft.state}
                 label={typed.label}
-                onLabel={(label) => change({ ...typed, label })}
+                onLabel={onLabel}
                 onFile={setFile}
-                onSave={trySave}
+                onSave={onSave}
                 saving={save.isPending}
                 ready={ready}
-            >
-                <ChangeAll change={all} transposing={transposing} setTransposing={setTransposing} />
-            </EntryHead>
+                more={more}
+            />
             <Trouble error={overtaken === null ? (save.error ?? (transposing ? null : all.error) ?? error) : null} />
             {draft.other !== null && (
                 <Conflict
@@ -164,6 +174,7 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
                         errors={preview?.errors ?? NO_ERRORS}
                         of={of}
                         onChange={(text, past) => {
+                            look(text);
                             change({ text, label: typed.label });
                             setChecked([]);
                             keepPast(place, past);
@@ -199,10 +210,7 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
                 </div>
             </div>
             <div ref={piano}>
-                <Keyboard
-                    before={() => editor.current?.before() ?? ''}
-                    type={(token, joined) => editor.current?.type(token, joined)}
-                />
+                <Keyboard before={before} type={type} />
             </div>
             {file !== null && (
                 <FileDialog

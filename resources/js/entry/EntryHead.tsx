@@ -1,5 +1,5 @@
 import { Anchor, Button, FileButton, Group, Text, TextInput, Title } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Kept } from './useDraft';
 
@@ -15,7 +15,7 @@ interface Props {
     saving: boolean;
     ready: boolean;
     /** More buttons. */
-    children: ReactNode;
+    more: ReactNode;
 }
 
 const KEPT: Record<Kept, string> = {
@@ -25,7 +25,18 @@ const KEPT: Record<Kept, string> = {
     apart: 'Changed in two windows',
 };
 
-export function EntryHead({ title, where, kept, label, onLabel, onFile, onSave, saving, ready, children }: Props) {
+export const EntryHead = memo(function EntryHead({
+    title,
+    where,
+    kept,
+    label,
+    onLabel,
+    onFile,
+    onSave,
+    saving,
+    ready,
+    more,
+}: Props) {
     return (
         <Group justify="space-between" wrap="nowrap">
             <div>
@@ -56,11 +67,11 @@ export function EntryHead({ title, where, kept, label, onLabel, onFile, onSave, 
                         </Button>
                     )}
                 </FileButton>
-                {children}
+                {more}
                 <Button onClick={onSave} loading={saving} disabled={!ready}>
                     Save <kbd style={{ marginLeft: 8, color: 'var(--ink)' }}>Ctrl Enter</kbd>
                 </Button>
             </Group>
         </Group>
     );
-}
+});

@@ -1,8 +1,10 @@
 import { Text } from '@mantine/core';
-import { type Ref, useCallback, useMemo, useState } from 'react';
+import { useDebouncedValue } from '@mantine/hooks';
+import { type Ref, useMemo, useState } from 'react';
 import { ask, type Playback } from '../shared/api';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
+import { useStable } from '../shared/useStable';
 import { spansAt } from './lines';
 import type { Preview } from './usePreview';
 
@@ -21,6 +23,8 @@ interface Props {
 /** The engraving of what is typed: the note at the cursor is lit, a selection can be heard alone. */
 export function EntryMusic({ text, preview, of, cursor, checked, player, onNote }: Props) {
     const [sounding, setSounding] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
+    // Typing goes line by line; once the hand rests, curves that cross from line to line are drawn too.
+    const [still] = useDebouncedValue(preview, 350);
     const here = useMemo(
         () => (of === text ? spansAt(text, preview?.spans ?? [], cursor[0], cursor[1]) : []),
         [of, text, preview, cursor],
@@ -35,19 +39,17 @@ export function EntryMusic({ text, preview, of, cursor, checked, player, onNote 
         const ids = checked.length > 0 ? checked : here.map((span) => span.id);
         return new Map(ids.map((id) => [id, id.startsWith('L') ? ('left' as const) : ('yes' as const)]));
     }, [sounding, checked, here]);
-    const listen = useCallback(
-        () =>
-            ask<Playback>('POST', '/shorthand/playback', {
-                shorthand: text,
-                ...(bars === null ? {} : { first: bars[0], last: bars[1] }),
-            }),
-        [text, bars],
+    const listen = useStable(() =>
+        ask<Playback>('POST', '/shorthand/playback', {
+            shorthand: text,
+            ...(bars === null ? {} : { first: bars[0], last: bars[1] }),
+        }),
     );
     if (preview?.music == null) return <Text className="faint">The music grows here as you type.</Text>;
     return (
         <>
             <Score
-                music={preview.music}
+                music={preview.crossing && still === preview ? preview.music : preview.lines}
                 title={`The engraving, ${preview.measures} bars`}
                 scale={38}
                 lit={lit}

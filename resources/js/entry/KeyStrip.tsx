@@ -1,4 +1,5 @@
 import { Anchor } from '@mantine/core';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../shared/Shell';
 
@@ -42,7 +43,7 @@ function Keys({ keys }: { keys: [string, string][] }) {
 }
 
 /** What is typed and what is pressed, always in sight. */
-export function KeyStrip() {
+export const KeyStrip = memo(function KeyStrip() {
     const words = useSession().data?.studio.words ?? 'us';
     const line = { display: 'flex', flexWrap: 'wrap', gap: '0.2rem 0.7rem', fontSize: '0.85rem' } as const;
     return (
@@ -61,4 +62,4 @@ export function KeyStrip() {
             </div>
         </section>
     );
-}
+});

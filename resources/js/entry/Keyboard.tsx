@@ -1,5 +1,5 @@
 import { Button, Checkbox, Group, Select, Text } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { ask, wordsOf } from '../shared/api';
 import { useMidi } from '../shared/midi/devices';
 import { TAKES } from '../shared/midi/standIn';
@@ -28,7 +28,7 @@ const OTHERS: [string, string][] = [
 const JOINED = new Set(['.', '~']);
 
 /** Notes by a piano on the screen or a MIDI keyboard; both type at the cursor. */
-export function Keyboard({ before, type }: Props) {
+export const Keyboard = memo(function Keyboard({ before, type }: Props) {
     const words = useSession().data?.studio.words ?? 'us';
     const [struck, setStruck] = useState<number[]>([]);
     const [heard, setHeard] = useState(false);
@@ -128,4 +128,4 @@ export function Keyboard({ before, type }: Props) {
             )}
         </section>
     );
-}
+});

@@ -1,26 +1,35 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { type Api, ask } from '../shared/api';
 import { Newest } from '../shared/newest';
 
 export type Preview = Api['PreviewResource'];
 
-/** What the core makes of the text, as it is typed; the newest text that has come back, and the text it belongs to. */
-export function usePreview(text: string) {
+/**
+ * What the core makes of the text, as it is typed; the newest text that has come back, and the text it belongs to.
+ * `look` is told each text at once, before the screen is drawn anew.
+ */
+export function usePreview(begin: string) {
     const [lane] = useState(() => new Newest((shorthand: string) => ask<Preview>('POST', '/shorthand', { shorthand })));
     const [state, setState] = useState<{ text: string; preview: Preview | null; error: unknown }>({
         text: '',
         preview: null,
         error: null,
     });
-    useEffect(() => {
-        let gone = false;
-        lane.give(text).then(
-            (preview) => !gone && preview !== null && setState({ text, preview, error: null }),
-            (error) => !gone && setState((before) => ({ ...before, error })),
-        );
-        return () => {
-            gone = true;
-        };
-    }, [lane, text]);
-    return state;
+    const looked = useRef<string | null>(null);
+    const look = useCallback(
+        (text: string) => {
+            if (looked.current === text) return;
+            looked.current = text;
+            lane.give(text).then(
+                (preview) => preview !== null && setState({ text, preview, error: null }),
+                (error) => {
+                    looked.current = null;
+                    setState((before) => ({ ...before, error }));
+                },
+            );
+        },
+        [lane],
+    );
+    useEffect(() => look(begin), [look, begin]);
+    return { ...state, look };
 }

@@ -1,12 +1,13 @@
 import { useElementSize } from '@mantine/hooks';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { memo, type ReactNode, useEffect, useRef, useState } from 'react';
 import { Waiting } from '../Notes';
 import { Newest } from '../newest';
-import { engrave } from './engrave';
+import { engraveAll } from './engrave';
 import { noteAt, type Places, readPlaces } from './places';
 
 interface Props {
-    music: string;
+    /** A score, or its printed lines as scores of their own: then only a line that has changed is engraved. */
+    music: string | readonly string[];
     title: string;
     scale?: number;
     lines?: 'printed' | 'free';
@@ -43,7 +44,7 @@ export function Score({
 }: Props) {
     const { ref: sizeRef, width } = useElementSize();
     const holder = useRef<HTMLDivElement>(null);
-    const [lane] = useState(() => new Newest(engrave));
+    const [lane] = useState(() => new Newest(engraveAll));
     const alive = useRef(true);
     useEffect(() => {
         alive.current = true;
@@ -51,20 +52,28 @@ export function Score({
             alive.current = false;
         };
     }, []);
-    const [svg, setSvg] = useState<string | null>(null);
+    const [drawn, setDrawn] = useState<readonly string[] | null>(null);
     const [shown, setShown] = useState<string | undefined>(undefined);
     const [error, setError] = useState<string | null>(null);
     const [places, setPlaces] = useState<Places | null>(null);
     const [first, last] = range ?? [null, null];
     const paper = Math.round(width);
+    const layered = overlay !== undefined;
 
     useEffect(() => {
         if (paper === 0) return;
         const bars: [number, number] | null = first === null || last === null ? null : [first, last];
-        lane.give({ music, width: paper, scale, lines, airy, range: bars }).then(
-            (drawn) => {
-                if (!alive.current || drawn === null) return;
-                setSvg(drawn);
+        lane.give({
+            music: typeof music === 'string' ? [music] : music,
+            width: paper,
+            scale,
+            lines,
+            airy,
+            range: bars,
+        }).then(
+            (svgs) => {
+                if (!alive.current || svgs === null) return;
+                setDrawn(svgs);
                 setShown(stamp);
                 setError(null);
             },
@@ -76,37 +85,46 @@ export function Score({
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
     useEffect(() => {
-        if (holder.current !== null && svg !== null) setPlaces(readPlaces(holder.current));
-    }, [svg, paper]);
+        if (layered && holder.current !== null && drawn !== null) setPlaces(readPlaces(holder.current));
+    }, [drawn, paper, layered]);
 
-    // biome-ignore lint/correctness/useExhaustiveDependencies: the drawing is replaced when the svg changes
+    // biome-ignore lint/correctness/useExhaustiveDependencies: the drawing is replaced when it is drawn anew
     useEffect(() => {
-        const drawn = holder.current;
-        if (drawn === null) return;
-        for (const note of drawn.querySelectorAll('[data-lit]')) note.removeAttribute('data-lit');
-        for (const [id, how] of lit) drawn.querySelector(`[id="${id}"]`)?.setAttribute('data-lit', how);
-    }, [lit, svg]);
+        const held = holder.current;
+        if (held === null) return;
+        for (const note of held.querySelectorAll('[data-lit]')) note.removeAttribute('data-lit');
+        for (const [id, how] of lit) held.querySelector(`[id="${id}"]`)?.setAttribute('data-lit', how);
+    }, [lit, drawn]);
 
     return (
         <div ref={sizeRef} className="score" data-fingers={hideFingers ? 'hidden' : 'shown'} data-stamp={shown}>
             {error !== null && <p role="alert">The music could not be engraved: {error}.</p>}
-            {svg === null && error === null && <Waiting what="Engraving…" />}
-            {svg !== null && (
+            {drawn === null && error === null && <Waiting what="Engraving…" />}
+            {drawn !== null && (
                 // biome-ignore lint/a11y/useKeyWithClickEvents: the text beside it is the way by keys
                 <div
                     ref={holder}
                     role="img"
                     aria-label={title}
-                    // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
-                    dangerouslySetInnerHTML={{ __html: svg }}
                     onClick={(event) => {
                         const corner = event.currentTarget.getBoundingClientRect();
-                        const id = places && noteAt(places, event.clientX - corner.left, event.clientY - corner.top);
+                        const at = onNote && readPlaces(event.currentTarget);
+                        const id = at && noteAt(at, event.clientX - corner.left, event.clientY - corner.top);
                         if (id != null) onNote?.(id);
                     }}
-                />
+                >
+                    {drawn.map((svg, i) => (
+                        // biome-ignore lint/suspicious/noArrayIndexKey: a line has no other name than its place
+                        <Drawing key={i} svg={svg} />
+                    ))}
+                </div>
             )}
             {places !== null && overlay?.(places)}
         </div>
     );
 }
+
+const Drawing = memo(function Drawing({ svg }: { svg: string }) {
+    // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
+    return <div dangerouslySetInnerHTML={{ __html: svg }} />;
+});

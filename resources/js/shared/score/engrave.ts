@@ -20,11 +20,35 @@ function theWorker(): Worker {
 }
 
 /** Engraves music in the worker, which is loaded the first time it is needed; a page without a staff is drawn here. */
-export function engrave(order: Omit<Order, 'id'>): Promise<string> {
+function engrave(order: Omit<Order, 'id'>): Promise<string> {
     if (isWithoutStaff(order.music)) return Promise.resolve(engraveWithoutStaff(order));
     const id = next++;
     return new Promise((done, failed) => {
         waiting.set(id, { done, failed });
         theWorker().postMessage({ ...order, id } satisfies Order);
     });
+}
+
+/** Drawings of late, by what was ordered; a page that is typed changes one line at a time. */
+const kept = new Map<string, Promise<string>>();
+const MOST = 120;
+
+/** Engraves scores that stand one below the other; what was drawn before is not drawn again. */
+export function engraveAll({
+    music,
+    ...how
+}: Omit<Order, 'id' | 'music'> & { music: readonly string[] }): Promise<string[]> {
+    return Promise.all(
+        music.map((one) => {
+            const name = `${JSON.stringify(how)} ${one}`;
+            const known = kept.get(name) ?? engrave({ ...how, music: one });
+            // The newest stands last, and the oldest goes.
+            kept.delete(name);
+            kept.set(name, known);
+            known.catch(() => kept.delete(name));
+            const oldest = kept.keys().next().value;
+            if (kept.size > MOST && oldest !== undefined) kept.delete(oldest);
+            return known;
+        }),
+    );
 }

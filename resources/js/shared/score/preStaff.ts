@@ -11,6 +11,11 @@ const STEP = 5;
 const REST_WIDTH = 26;
 const GAP = 18;
 const MARGIN = 14;
+/** How far a line is drawn together or apart to fit the paper. */
+const TIGHTEST = 0.72;
+const WIDEST = 1.3;
+
+const MIDDLE_C = 28;
 
 const LETTERS = 'CDEFGAB';
 const BEATS: Record<string, number> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25, '32nd': 0.125 };
@@ -158,48 +163,81 @@ function drawWords(sign: Sign, x: number, y: number): string {
         .join('');
 }
 
+interface Line {
+    bars: Bar[];
+    /** How far the gaps are drawn apart, or together. */
+    stretch: number;
+}
+
+const naturalWidth = (bar: Bar): number => inTime(bar).reduce((sum, sign) => sum + widthOf(sign), 0) + 2 * GAP;
+
+/** The printed lines, each drawn to the width of the paper; one with too much on it is divided. */
+function linesOf(bars: Bar[], order: Pick<Order, 'lines'>, width: number): Line[] {
+    const lines: Bar[][] = [];
+    for (const bar of bars) {
+        const last = lines.at(-1);
+        if (last === undefined || (bar.newLine && order.lines === 'printed')) lines.push([bar]);
+        else last.push(bar);
+    }
+    const fitted = (line: Bar[]): Line[] => {
+        const stretch = (width - 2 * MARGIN) / line.reduce((sum, bar) => sum + naturalWidth(bar), 0);
+        if (stretch < TIGHTEST && line.length > 1) {
+            const half = Math.ceil(line.length / 2);
+            return [...fitted(line.slice(0, half)), ...fitted(line.slice(half))];
+        }
+        return [{ bars: line, stretch: Math.max(TIGHTEST, Math.min(WIDEST, stretch)) }];
+    };
+    return lines.flatMap(fitted);
+}
+
+function drawBar(bar: Bar, x: number, base: number, reach: number, middle: number, stretch: number, last: boolean) {
+    let at = x + GAP * stretch;
+    let drawn = '';
+    for (const sign of inTime(bar)) {
+        drawn += sign.heads.length === 0 ? drawRest(sign, at, base) : drawNote(sign, at, base, middle);
+        drawn += drawWords(sign, at, base + reach + 4);
+        at += widthOf(sign) * stretch;
+    }
+    const end = at + GAP * stretch;
+    const [top, bottom] = [base - reach + 18, base + reach - 18];
+    const line = (from: number, thick: number) =>
+        `<path d="M${from} ${top}V${bottom}" stroke="currentColor" stroke-width="${thick}"/>`;
+    const dotsAt = (from: number) =>
+        [-8, 8].map((off) => `<circle cx="${from}" cy="${base + off}" r="3" fill="currentColor"/>`).join('');
+    const svg =
+        `<g class="measure"><g class="staff"><path d="M${x} ${top}H${end}V${bottom}H${x}" fill="none" stroke="none"/></g>` +
+        `<text x="${x + 2}" y="${top - 6}" font-size="12" fill="currentColor">${escaped(bar.number)}</text>` +
+        (bar.repeatStart ? line(x + 2, 4) + dotsAt(x + 10) : '') +
+        drawn +
+        line(end, last || bar.repeatEnd ? 4 : 1.5) +
+        (bar.repeatEnd ? dotsAt(end - 9) : '') +
+        '</g>';
+    return { svg, end };
+}
+
 /** An SVG drawing whose groups have the classes and ids that the engraver's have. */
 export function engraveWithoutStaff(order: Pick<Order, 'music' | 'width' | 'scale' | 'lines' | 'range'>): string {
-    const zoom = (order.scale / 42) * 1.05;
+    const zoom = order.scale / 40;
     const width = Math.max(200, order.width / zoom);
     const all = readBars(order.music);
     const bars = order.range === null ? all : all.slice(order.range[0], order.range[1] + 1);
     const places = bars.flatMap((bar) => bar.signs.flatMap((sign) => sign.heads.map((head) => head.place)));
-    const [lowest, highest] = [Math.min(28, ...places), Math.max(28, ...places)];
+    const [lowest, highest] = [Math.min(MIDDLE_C, ...places), Math.max(MIDDLE_C, ...places)];
     const middle = (lowest + highest) / 2;
     const reach = ((highest - lowest) / 2) * STEP + HEAD + STEM + 22;
     const verses = Math.max(0, ...bars.flatMap((bar) => bar.signs.map((sign) => sign.words.length)));
     const height = 2 * reach + verses * 18 + 16;
     let svg = '';
-    let [x, base] = [MARGIN, reach + 8];
-    bars.forEach((bar, i) => {
-        const signs = inTime(bar);
-        const wide = signs.reduce((sum, sign) => sum + widthOf(sign), 0) + 2 * GAP;
-        if (x > MARGIN && ((bar.newLine && order.lines === 'printed') || x + wide > width - MARGIN)) {
-            [x, base] = [MARGIN, base + height];
+    let base = reach + 8;
+    for (const line of linesOf(bars, order, width)) {
+        let x = MARGIN;
+        for (const bar of line.bars) {
+            const drawn = drawBar(bar, x, base, reach, middle, line.stretch, bar === bars.at(-1));
+            svg += drawn.svg;
+            x = drawn.end;
         }
-        let at = x + GAP;
-        const drawn = signs.map((sign) => {
-            const here = sign.heads.length === 0 ? drawRest(sign, at, base) : drawNote(sign, at, base, middle);
-            const words = drawWords(sign, at, base + reach + 4);
-            at += widthOf(sign);
-            return here + words;
-        });
-        const end = x + wide;
-        const line = (from: number, thick: number) =>
-            `<path d="M${from} ${base - reach + 18}V${base + reach - 18}" stroke="currentColor" stroke-width="${thick}"/>`;
-        const dotsAt = (from: number) =>
-            `<circle cx="${from}" cy="${base - 8}" r="3" fill="currentColor"/><circle cx="${from}" cy="${base + 8}" r="3" fill="currentColor"/>`;
-        svg +=
-            `<g class="measure"><g class="staff"><path d="M${x} ${base - reach + 18}H${end}V${base + reach - 18}H${x}" fill="none" stroke="none"/></g>` +
-            `<text x="${x + 2}" y="${base - reach + 12}" font-size="12" fill="currentColor">${escaped(bar.number)}</text>` +
-            (bar.repeatStart ? line(x + 2, 4) + dotsAt(x + 10) : '') +
-            drawn.join('') +
-            line(end, i === bars.length - 1 || bar.repeatEnd ? 4 : 1.5) +
-            (bar.repeatEnd ? dotsAt(end - 9) : '') +
-            '</g>';
-        x = end;
-    });
-    const tall = base + reach + verses * 18 + 12;
+        base += height;
+    }
+    const tall = base - height + reach + verses * 18 + 12;
     return `<svg xmlns="http://www.w3.org/2000/svg" width="${Math.round(width * zoom)}" height="${Math.round(tall * zoom)}" viewBox="0 0 ${width} ${tall}">${svg}</svg>`;
 }

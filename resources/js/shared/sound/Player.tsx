@@ -1,5 +1,5 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { type Playback, wordsOf } from '../api';
 import { schedule, type Wish } from './beats';
 
@@ -18,7 +18,7 @@ interface Props {
 type State = 'still' | 'loading' | 'playing' | 'silent';
 
 /** Play and stop, hands, tempo, count-in, metronome, loop. The sound is loaded when it is first played. */
-export function Player({ playback, tempo, hand, onLit, what, large = false }: Props) {
+export const Player = memo(function Player({ playback, tempo, hand, onLit, what, large = false }: Props) {
     const [wish, setWish] = useState<Wish>({
         tempo,
         hands: hand === 'R' || hand === 'L' ? hand : 'both',
@@ -122,4 +122,4 @@ export function Player({ playback, tempo, hand, onLit, what, large = false }: Pr
             )}
         </fieldset>
     );
-}
+});
