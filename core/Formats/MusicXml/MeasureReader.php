@@ -22,6 +22,9 @@ final class MeasureReader
 {
     private Fraction $cursor;
 
+    /** @var \Closure(string): void */
+    private readonly \Closure $notRead;
+
     /** @var list<ReadNote> */
     private array $notes = [];
 
@@ -37,6 +40,7 @@ final class MeasureReader
         private readonly SignReading $signs,
     ) {
         $this->cursor = Fraction::zero();
+        $this->notRead = $state->notRead(...);
     }
 
     /**
@@ -108,7 +112,7 @@ final class MeasureReader
 
     private function move(\DOMElement $element): void
     {
-        $by = $this->length($element, (string) $element->localName)->whole;
+        $by = $this->counted(Xml::text($element, 'duration') ?? '', $element)->whole;
         $this->cursor = $element->localName === 'forward'
             ? $this->cursor->plus($by)
             : $this->cursor->minus($by)->max(Fraction::zero());
@@ -127,10 +131,10 @@ final class MeasureReader
 
     private function note(\DOMElement $element): void
     {
-        $staff = max(1, min(2, (int) (Xml::text($element, 'staff') ?? 1)));
-        $voice = Xml::text($element, 'voice') ?? "staff {$staff}";
-        $reading = new NoteReading($element, $this->state->notRead(...), fn (): string => $this->state->at($element));
-        if (Xml::one($element, 'grace') !== null) {
+        $reading = new NoteReading($element, $this->notRead, fn (): string => $this->state->at($element));
+        $staff = max(1, min(2, (int) ($reading->text('staff') ?? 1)));
+        $voice = $reading->text('voice') ?? "staff {$staff}";
+        if ($reading->has('grace')) {
             $grace = $reading->grace();
             if ($grace !== null) {
                 $this->graces[$voice][] = $grace;
@@ -139,7 +143,7 @@ final class MeasureReader
             return;
         }
         $note = $reading->note();
-        if (Xml::one($element, 'chord') !== null) {
+        if ($reading->has('chord')) {
             if ($this->last === null) {
                 throw new BadInput($this->state->at($element).'a chord note has no note before it to join.');
             }
@@ -154,10 +158,10 @@ final class MeasureReader
             return;
         }
         $tuplet = $reading->tuplet();
-        $length = $this->noteLength($element, $tuplet);
+        $length = $this->noteLength($element, $reading, $tuplet);
         $onset = $this->cursor;
         $this->cursor = $onset->plus($length->whole);
-        if (Xml::one($element, 'cue') !== null) {
+        if ($reading->has('cue')) {
             $this->state->notRead('cue note');
 
             return;
@@ -181,16 +185,15 @@ final class MeasureReader
     }
 
     /** What is written is exact where the count of divisions had to be rounded. */
-    private function noteLength(\DOMElement $element, ?Tuplet $tuplet): Duration
+    private function noteLength(\DOMElement $element, NoteReading $reading, ?Tuplet $tuplet): Duration
     {
-        $type = Xml::text($element, 'type');
-        $written = $type === null ? null : Duration::ofNote($type, min(2, count(Xml::all($element, 'dot'))));
-        if (Xml::one($element, 'duration') === null) {
-            $written ?? throw new BadInput($this->state->at($element).'a note has neither a duration nor a type.');
+        $written = $reading->written();
+        $counted = $reading->has('duration') ? $this->counted($reading->text('duration') ?? '', $element) : null;
+        if ($counted === null || $counted->whole->isZero()) {
+            $written ?? throw new BadInput($this->state->at($element).'a note has neither a duration nor a type that can be read.');
 
             return $tuplet === null ? $written : Duration::ofWhole($written->whole->times($tuplet->ratio()));
         }
-        $counted = $this->length($element, 'note');
         if ($tuplet === null || $written === null) {
             return $counted;
         }
@@ -201,11 +204,11 @@ final class MeasureReader
         return $off->compare(Fraction::of(1, 4 * $this->state->divisions)) < 0 ? Duration::ofWhole($exact) : $counted;
     }
 
-    private function length(\DOMElement $element, string $of): Duration
+    /** @param string $text of a duration element */
+    private function counted(string $text, \DOMElement $element): Duration
     {
-        $text = Xml::text($element, 'duration') ?? '';
         if (preg_match('/^\d{1,9}(\.0*)?$/', $text) !== 1) {
-            throw new BadInput($this->state->at($element)."the duration '".mb_substr($text, 0, 20)."' of a {$of} is not a number above zero.");
+            throw new BadInput($this->state->at($element)."the duration '".mb_substr($text, 0, 20)."' of a {$element->localName} is not a number above zero.");
         }
 
         return Duration::of((int) $text, 4 * $this->state->divisions);

@@ -6,6 +6,7 @@ namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
 
+use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Grace;
 use Nasturtium\Core\Score\Lyric;
 use Nasturtium\Core\Score\Mark;
@@ -19,11 +20,16 @@ final class NoteReading
 {
     /** Read by MeasureReader, or worked out anew by the engraver. */
     private const ELSEWHERE = [
-        'grace', 'cue', 'chord', 'pitch', 'unpitched', 'rest', 'duration', 'voice', 'type', 'dot', 'staff', 'time-modification',
-        'stem', 'beam', 'instrument',
+        'grace' => true, 'cue' => true, 'chord' => true, 'pitch' => true, 'unpitched' => true, 'rest' => true, 'duration' => true,
+        'voice' => true, 'type' => true, 'staff' => true, 'time-modification' => true, 'stem' => true, 'beam' => true, 'instrument' => true,
     ];
 
     private const VALUES = ['whole', 'half', 'quarter', 'eighth', '16th', '32nd', '64th'];
+
+    /** @var array<string, \DOMElement> what stands in the note, the first of each name */
+    private array $parts = [];
+
+    private int $dots = 0;
 
     /** @var list<Mark> */
     public array $marks = [];
@@ -53,10 +59,15 @@ final class NoteReading
      * @param  \Closure(string): void  $notRead  told what is not understood
      * @param  \Closure(): string  $at  names the place in a message
      */
-    public function __construct(private readonly \DOMElement $element, private readonly \Closure $notRead, private readonly \Closure $at)
+    public function __construct(\DOMElement $element, private readonly \Closure $notRead, private readonly \Closure $at)
     {
         foreach (Xml::children($element) as $child) {
-            switch ($child->localName) {
+            $name = (string) $child->localName;
+            $this->parts[$name] ??= $child;
+            switch ($name) {
+                case 'dot':
+                    $this->dots++;
+                    break;
                 case 'tie':
                     $this->tie($child);
                     break;
@@ -77,7 +88,7 @@ final class NoteReading
                     }
                     break;
                 default:
-                    if (! in_array($child->localName, self::ELSEWHERE, true)) {
+                    if (! isset(self::ELSEWHERE[$name])) {
                         $notRead(Xml::word($child));
                     }
             }
@@ -100,21 +111,46 @@ final class NoteReading
     public function grace(): ?Grace
     {
         $pitch = $this->pitch();
-        $value = Xml::text($this->element, 'type') ?? 'eighth';
+        $value = $this->text('type') ?? 'eighth';
 
         return $pitch === null ? null : new Grace(
             $pitch,
             in_array($value, self::VALUES, true) ? $value : 'eighth',
-            Xml::one($this->element, 'grace')?->getAttribute('slash') === 'yes',
+            ($this->parts['grace'] ?? null)?->getAttribute('slash') === 'yes',
             $this->finger,
-            Xml::one($this->element, 'chord') !== null,
+            $this->has('chord'),
         );
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->parts[$name]);
+    }
+
+    /** The trimmed text of a part; null when there is none. */
+    public function text(string $name): ?string
+    {
+        $text = trim($this->parts[$name]->textContent ?? '');
+
+        return $text === '' ? null : $text;
+    }
+
+    /** The length as it is written, by its value and dots; null when the value is not one that a page has. */
+    public function written(): ?Duration
+    {
+        $value = $this->text('type');
+
+        return in_array($value, self::VALUES, true) ? Duration::ofNote($value, min(2, $this->dots)) : null;
     }
 
     public function tuplet(): ?Tuplet
     {
-        $actual = Xml::text($this->element, 'time-modification', 'actual-notes');
-        $normal = Xml::text($this->element, 'time-modification', 'normal-notes');
+        $ratio = $this->parts['time-modification'] ?? null;
+        if ($ratio === null) {
+            return null;
+        }
+        $actual = Xml::text($ratio, 'actual-notes');
+        $normal = Xml::text($ratio, 'normal-notes');
         if ($actual === null || $normal === null) {
             return null;
         }
@@ -127,9 +163,9 @@ final class NoteReading
 
     private function pitch(): ?Pitch
     {
-        $pitch = Xml::one($this->element, 'pitch');
+        $pitch = $this->parts['pitch'] ?? null;
         if ($pitch === null) {
-            if (Xml::one($this->element, 'rest') === null) {
+            if (! $this->has('rest')) {
                 ($this->notRead)('unpitched note');
             }
 

@@ -22,8 +22,9 @@ final readonly class ScoreParts
             $notes[$id] ??= 0;
             foreach (Xml::children($content) as $child) {
                 if ($child->localName === 'note') {
-                    $notes[$id] += Xml::one($child, 'pitch') === null ? 0 : 1;
-                    $staves[$id] = max($staves[$id] ?? 1, (int) (Xml::text($child, 'staff') ?? 1));
+                    $named = Xml::named($child);
+                    $notes[$id] += isset($named['pitch']) ? 1 : 0;
+                    $staves[$id] = max($staves[$id] ?? 1, (int) trim($named['staff']->textContent ?? '1'));
                 }
                 if ($child->localName === 'attributes') {
                     $staves[$id] = max($staves[$id] ?? 1, (int) (Xml::text($child, 'staves') ?? 1));

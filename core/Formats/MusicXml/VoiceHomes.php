@@ -46,10 +46,11 @@ final class VoiceHomes
             if ($child->localName !== 'note') {
                 continue;
             }
-            $staff = (int) (Xml::text($child, 'staff') ?? 1);
-            $voice = Xml::text($child, 'voice') ?? "staff {$staff}";
+            $parts = Xml::named($child);
+            $staff = (int) trim($parts['staff']->textContent ?? '1');
+            $voice = trim($parts['voice']->textContent ?? '') ?: "staff {$staff}";
             $this->both = $this->both || $staff > 1;
-            $this->notes[$voice][$staff] = ($this->notes[$voice][$staff] ?? 0) + (Xml::one($child, 'rest') === null ? 1 : 0);
+            $this->notes[$voice][$staff] = ($this->notes[$voice][$staff] ?? 0) + (isset($parts['rest']) ? 0 : 1);
             $runs[$voice][$staff][$run] = true;
         }
         foreach ($runs as $voice => $staves) {

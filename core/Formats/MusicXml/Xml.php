@@ -17,6 +17,19 @@ final readonly class Xml
         }
     }
 
+    /** @return array<string, \DOMElement> the first child of each name */
+    public static function named(\DOMElement $of): array
+    {
+        $named = [];
+        for ($node = $of->firstChild; $node !== null; $node = $node->nextSibling) {
+            if ($node instanceof \DOMElement) {
+                $named[(string) $node->localName] ??= $node;
+            }
+        }
+
+        return $named;
+    }
+
     /** @return list<\DOMElement> */
     public static function all(?\DOMElement $of, string $name): array
     {
