@@ -3,7 +3,12 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Nasturtium\Core\Formats\Book\BookArchive;
+use Nasturtium\Core\Formats\Book\BookPiece;
+use Nasturtium\Core\Formats\Book\ContentsRow;
+use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
@@ -139,3 +144,17 @@ function zipped(array $files): string
 }
 
 const CONTAINER = '<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>';
+
+/** A book of two pages and two pieces. */
+function small_book(): BookArchive
+{
+    $music = MusicXmlWriter::write(tune("title: Two Snails\nR: @c4 w1\n"));
+
+    return new BookArchive('The Windowsill Book', 'First steps', [
+        new ContentsRow(4, '', PageKind::Pieces, 'middle C'),
+        new ContentsRow(9, 'Lines and spaces', PageKind::Theory, ''),
+    ], [
+        new BookPiece(4, 'A', 'Two Snails', $music, "title: Two Snails\nR: @c4 w1\n", null),
+        new BookPiece(4, 'B', '=Again', $music, null, $music),
+    ]);
+}

@@ -72,13 +72,11 @@ final readonly class Zip
      */
     public function entry(string $name, int $most, string $missing): string
     {
-        $stream = $this->zip->getStream($name);
-        if ($stream === false) {
+        if (! $this->has($name)) {
             throw new BadInput($missing);
         }
         // The archive's own figures may lie about the size, so the reading itself is bounded too.
-        $text = @stream_get_contents($stream, $most + 1);
-        fclose($stream);
+        $text = $this->zip->getFromName($name, $most + 1);
         if ($text === false) {
             throw new BadInput("'{$name}' in the archive is damaged. Export it again.");
         }

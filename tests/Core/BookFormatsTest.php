@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\BookArchive;
-use Nasturtium\Core\Formats\Book\BookPiece;
 use Nasturtium\Core\Formats\Book\Contents;
 use Nasturtium\Core\Formats\Book\ContentsRow;
-use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Formats\Csv;
-use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 
 /** @return list<string> rows as `page title kind introduces` */
 function contents_of(string $csv): array
@@ -55,19 +52,6 @@ test('cells with commas, quotes and lines come back, and none is a formula', fun
     expect($csv)->toBe("\"a,b\",\"say \"\"yes\"\"\",\"two\nlines\",7,'=1+1,'-3\r\n")
         ->and(Csv::read($csv))->toBe([1 => ['a,b', 'say "yes"', "two\nlines", '7', '=1+1', '-3']]);
 });
-
-function small_book(): BookArchive
-{
-    $music = MusicXmlWriter::write(tune("title: Two Snails\nR: @c4 w1\n"));
-
-    return new BookArchive('The Windowsill Book', 'First steps', [
-        new ContentsRow(4, '', PageKind::Pieces, 'middle C'),
-        new ContentsRow(9, 'Lines and spaces', PageKind::Theory, ''),
-    ], [
-        new BookPiece(4, 'A', 'Two Snails', $music, "title: Two Snails\nR: @c4 w1\n", null),
-        new BookPiece(4, 'B', '=Again', $music, null, $music),
-    ]);
-}
 
 test('a book goes into an archive and comes out the same', function (): void {
     expect(BookArchive::read(small_book()->packed()))->toEqual(small_book());

@@ -31,15 +31,15 @@ final readonly class ScoreFile
         if (strlen($bytes) > self::MAX_BYTES) {
             throw new BadInput('The file is over 5 MB. A page of music is far smaller; export this one piece alone.');
         }
-        if (trim($bytes) === '') {
-            throw new BadInput('The file is empty.');
-        }
 
         return self::parse(str_starts_with($bytes, "PK\x03\x04") ? self::unpack($bytes) : $bytes);
     }
 
     private static function parse(string $xml): \DOMElement
     {
+        if (trim($xml) === '') {
+            throw new BadInput('The file is empty.');
+        }
         if (strlen($xml) > self::MAX_XML) {
             throw new BadInput('The score is too long to be one piece. Export the page you need alone.');
         }

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\Book\BookArchive;
+use Nasturtium\Core\Formats\Book\Contents;
+use Nasturtium\Core\Formats\Midi\MidiReader;
+use Nasturtium\Core\Formats\Midi\MidiWriter;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\ScoreFile;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Piece;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/*
+ * Whatever comes in is read or refused in words: no crash, no hang over two seconds, no more than 256 MB.
+ */
+
+/** A file with a few bytes changed, left out, doubled or moved. */
+function mutated(string $bytes, Randomizer $chance): string
+{
+    for ($change = $chance->getInt(1, 4); $change > 0 && $bytes !== ''; $change--) {
+        $at = $chance->getInt(0, strlen($bytes) - 1);
+        $length = $chance->getInt(1, 40);
+        $bytes = match ($chance->getInt(0, 5)) {
+            0 => substr_replace($bytes, chr($chance->getInt(0, 255)), $at, 1),
+            1 => substr_replace($bytes, '', $at, $length),
+            2 => substr_replace($bytes, substr($bytes, $chance->getInt(0, strlen($bytes) - 1), $length), $at, 0),
+            3 => substr($bytes, 0, $at),
+            4 => substr_replace($bytes, ['NaN', '-1', '999999999', '0', '1e308', '&#0;', '<note>', '"', '[', '{'][$chance->getInt(0, 9)], $at, $chance->getInt(0, 3)),
+            default => substr_replace($bytes, str_repeat($bytes[$at], $length), $at, 1),
+        };
+    }
+
+    return $bytes;
+}
+
+/** Seconds that this process has worked; those it waited for the machine do not count. */
+function worked(): float
+{
+    $usage = getrusage();
+
+    return $usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec'] + ($usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']) / 1e6;
+}
+
+/** Everything that is done with a piece once it is read. */
+function used(?Piece $piece): void
+{
+    if ($piece !== null) {
+        ReportDocument::of(Breakdown::of($piece, new Settings()));
+        MusicXmlWriter::write($piece);
+        ShorthandWriter::write($piece);
+        MidiWriter::write($piece);
+    }
+}
+
+const FUZZED = "key: G\ntempo: 60-92 Gently\nR: @g4 q1_ 2 3 4_ | {v123} q4 \"mf\" h5 < :|\nW: la la- la _\nR2: w1 | /\nL: @5=g3 w5 [bass] | h1 3\nR: . x1234 v.5 x4 `d h3:trill [D.C.]\nL: [8vb] w(53)~ [loco]\n";
+
+dataset('readers', [
+    'MusicXML' => [fn (): string => MusicXmlWriter::write(tune(FUZZED)), fn (string $bytes) => used(MusicXmlReader::read($bytes)->piece)],
+    'compressed MusicXML' => [fn (): string => ScoreFile::compressed(MusicXmlWriter::write(tune(FUZZED))), fn (string $bytes) => used(MusicXmlReader::read($bytes)->piece)],
+    'MIDI' => [fn (): string => MidiWriter::write(tune(FUZZED)), fn (string $bytes) => used(MidiReader::read($bytes)->piece)],
+    'shorthand' => [fn (): string => FUZZED, fn (string $bytes) => used(ShorthandReader::read(mb_scrub($bytes))->piece)],
+    'table of contents' => [fn (): string => "page,title,kind,introduces\n4,\"Two, Snails\",pieces,middle C\n9,Lines,theory,\n", fn (string $bytes) => Contents::read($bytes)],
+    'book archive' => [fn (): string => small_book()->packed(), fn (string $bytes) => BookArchive::read($bytes)],
+]);
+
+test('mutated files are read or refused in words', function (Closure $make, Closure $read): void {
+    $whole = $make();
+    $chance = new Randomizer(new Mt19937(20310505));
+    $refused = 0;
+    for ($round = 0; $round < 250; $round++) {
+        $bytes = mutated($whole, $chance);
+        memory_reset_peak_usage();
+        $reason = null;
+        $try = function () use ($read, $bytes, &$reason): float {
+            $begun = worked();
+            try {
+                $read($bytes);
+            } catch (BadInput $caught) {
+                $reason = $caught;
+            }
+
+            return worked() - $begun;
+        };
+        // What hangs hangs again; what the machine was slow at does not.
+        $took = $try();
+        expect($took < 2.0 ? $took : $try())->toBeLessThan(2.0, bin2hex($bytes))
+            ->and(memory_get_peak_usage())->toBeLessThan(256 * 1024 * 1024)
+            ->and(trim($reason?->getMessage() ?? 'read'))->not->toBe('');
+        $refused += $reason === null ? 0 : 1;
+    }
+    expect($refused)->toBeLessThan(250);
+})->with('readers');
+
+test('elements inside one another without end are refused', function (): void {
+    expect(fn () => MusicXmlReader::read(musicxml(str_repeat('<measure>', 20_000))))->toThrow(BadInput::class, 'cut short or damaged')
+        ->and(fn () => MusicXmlReader::read(musicxml(str_repeat('<measure>', 20_000).str_repeat('</measure>', 20_000))))->toThrow(BadInput::class);
+});
+
+test('ten thousand bars are read within the memory that a request has, one more is refused', function (): void {
+    $bar = '<measure>'.xml_note('C4', 6).'<backup><duration>6</duration></backup>'.xml_note('C3', 6, '', 2).'</measure>';
+    $file = fn (int $bars): string => musicxml('<measure number="1">'.GRAND.xml_note('C4', 6).'</measure>'.str_repeat($bar, $bars - 1));
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    $piece = MusicXmlReader::read($file(10_000))->piece;
+    expect($piece->measures)->toHaveCount(10_000);
+    ReportDocument::of(Breakdown::of($piece, new Settings()));
+    expect(memory_get_peak_usage() - $before)->toBeLessThan(256 * 1024 * 1024)
+        ->and(fn () => MusicXmlReader::read($file(10_001)))->toThrow(BadInput::class, 'more than 10000 bars');
+});
