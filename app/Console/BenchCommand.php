@@ -17,6 +17,8 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Piece as Score;
+use Symfony\Component\Process\ExecutableFinder;
+use Symfony\Component\Process\Process;
 
 /** Measures the core by length, and the endpoints of a running demo studio against a bare route of the same server. */
 final class BenchCommand extends Command
@@ -41,6 +43,7 @@ final class BenchCommand extends Command
         $rounds = max(3, (int) $this->option('rounds'));
         $this->line("The least of {$rounds} rounds, in milliseconds.");
         $this->core($rounds);
+        $this->files($rounds);
         $this->endpoints($rounds);
 
         return self::SUCCESS;
@@ -66,6 +69,41 @@ final class BenchCommand extends Command
             $before = $took;
         }
         $this->line($linear ? 'Linear: at most x'.self::MOST_GROWTH.' for ten times the bars.' : 'More than x'.self::MOST_GROWTH.' for ten times the bars: measure again on a quiet machine, then look for what grows.');
+    }
+
+    /** Reading and writing a file, beside a program of others that reads the same file in the same run. */
+    private function files(int $rounds): void
+    {
+        $other = (new ExecutableFinder())->find('musicxml2ly');
+        $this->line('');
+        $this->line(sprintf('%-10s %12s %12s %16s %10s', 'bars', 'read file', 'write file', 'musicxml2ly', 'ratio'));
+        foreach ([self::LENGTHS[0], self::LENGTHS[count(self::LENGTHS) - 1]] as $bars) {
+            $score = $this->tune($bars);
+            $file = MusicXmlWriter::write($score);
+            $read = $this->least($rounds, static fn () => MusicXmlReader::read($file));
+            $write = $this->least($rounds, static fn () => MusicXmlWriter::write($score));
+            $theirs = $other === null ? null : $this->theirs($other, $file);
+            $this->line(sprintf(
+                '%-10d %12.1f %12.1f %16s %10s',
+                $bars,
+                $read,
+                $write,
+                $theirs === null ? 'not installed' : sprintf('%.1f', $theirs),
+                $theirs === null ? '' : sprintf('x%.1f', $theirs / $read),
+            ));
+        }
+        $this->line('The ratio is how much longer musicxml2ly takes, with its start, than reading takes here. A process of its own is measured twice.');
+    }
+
+    private function theirs(string $program, string $file): float
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'bench');
+        rename($path, $path .= '.musicxml');
+        file_put_contents($path, $file);
+        $took = $this->least(1, static fn () => (new Process([$program, '-o', "{$path}.ly", $path], timeout: 600))->mustRun());
+        array_map(unlink(...), [$path, "{$path}.ly"]);
+
+        return $took;
     }
 
     private function tune(int $bars): Score
