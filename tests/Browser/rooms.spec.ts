@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { engraved, expect, listen, signIn, test } from './studio';
+import { engraved, expect, listen, retype, signIn, test, typedText } from './studio';
 
 test('a book and its pages are added, changed and removed', async ({ page }) => {
     await signIn(page);
@@ -125,9 +125,9 @@ test('a slip is noted by touch on a bar, and taken back', async ({ page }) => {
     await expect(page.getByRole('button', { name: /Finish, and see/ })).toBeVisible();
     await page.keyboard.press('j');
     await engraved(page);
-    await page.locator('.score-bar').nth(2).click();
+    await page.locator('.score-bar').last().click();
     await page.getByRole('button', { name: /long leap missed/ }).click();
-    const slip = page.getByText('bar 3: long leap missed');
+    const slip = page.getByText(/bar \d+: long leap missed/);
     await expect(slip).toBeVisible();
     await page.keyboard.press('u');
     await expect(slip).toBeHidden();
@@ -142,19 +142,16 @@ test('what was typed before can be begun again', async ({ page }) => {
     await signIn(page);
     await page.goto('/books');
     await page.getByRole('link', { name: 'Add a piece to page 4' }).click();
-    const typed = page.getByRole('textbox', { name: 'The piece in shorthand' });
-    await typed.fill('R: @c4 w1\nL: w');
+    await retype(page, 'R: @c4 w1\nL: w');
     await expect(page.getByText('The music grows here')).toBeHidden();
     await page.reload();
     await expect(page.getByText('This is what you had typed before.')).toBeVisible();
     await page.getByRole('button', { name: 'Begin again' }).click();
-    await expect(typed).toHaveValue(/^title: /);
-    await typed.fill('R: @c4 w1 w? 3');
+    await expect.poll(() => typedText(page)).toMatch(/^title: \ntime: 4\/4\n/);
+    await retype(page, 'R: @c4 w1 w? 3');
     const mistake = page.getByRole('button', { name: /Line 1, column 12/ });
     await mistake.click();
-    expect(await typed.evaluate((area: HTMLTextAreaElement) => [area.selectionStart, area.selectionEnd])).toEqual([
-        11, 12,
-    ]);
+    expect(await page.evaluate(() => String(window.getSelection()))).toBe('?');
     await expect(page.getByRole('button', { name: /^Save/ })).toBeDisabled();
 });
 

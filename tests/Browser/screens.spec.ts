@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { engraved, expect, expectAccessible, listen, signIn, test } from './studio';
+import { editor, engraved, expect, expectAccessible, listen, signIn, test } from './studio';
 
 function homeOfTheDemo(): string {
     const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
@@ -150,10 +150,13 @@ test('a file that is no score is refused in words, and a good one is taken', asy
     await signIn(page);
     await page.goto('/books');
     await page.getByRole('link', { name: 'Add a piece to page 8' }).click();
+    await expect(editor(page)).toBeVisible();
     const choose = page.locator('input[type="file"]');
     await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from('<html></html>') });
     await expect(page.getByRole('alert')).toContainText('this is not MusicXML; it begins with <html>');
     const music = await page.evaluate(async () => (await (await fetch('/api/pieces/1')).json()).music as string);
+    await page.keyboard.press('Escape');
     await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from(music) });
+    await page.getByRole('button', { name: 'Put it on the page as it is' }).click();
     await expect(page.getByRole('heading', { name: 'Two Snails' })).toBeVisible();
 });

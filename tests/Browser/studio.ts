@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** A test that fails on any error the page reports. */
 export const test = base.extend({
@@ -15,7 +15,7 @@ export const test = base.extend({
 export function listen(page: Page, errors: string[]): void {
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-        const expected = /net::ERR_INTERNET_DISCONNECTED|status of (401|404|422)/.test(message.text());
+        const expected = /net::ERR_INTERNET_DISCONNECTED|status of (401|404|409|422)/.test(message.text());
         if (message.type() === 'error' && !expected) errors.push(message.text());
     });
 }
@@ -31,6 +31,36 @@ export async function signIn(page: Page): Promise<void> {
 /** Waits until every score on the screen is engraved. */
 export async function engraved(page: Page): Promise<void> {
     await expect(page.locator('.score svg g.measure').first()).toBeVisible({ timeout: 20_000 });
+}
+
+/** Where a piece is typed. */
+export function editor(page: Page): Locator {
+    return page.getByRole('textbox', { name: 'The piece in shorthand' });
+}
+
+/** Types a text in the place of what stands there. */
+export async function retype(page: Page, text: string): Promise<void> {
+    await editor(page).click();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.insertText(text);
+}
+
+/** What stands in the editor. */
+export function typedText(page: Page): Promise<string> {
+    return editor(page).evaluate((content) =>
+        [...content.querySelectorAll('.cm-line')].map((line) => line.textContent).join('\n'),
+    );
+}
+
+/** Opens entry for a new piece of a page that only this test uses. */
+export async function newPiece(page: Page, book: string): Promise<void> {
+    await page.goto('/books');
+    const region = page.getByRole('region', { name: book });
+    await region.getByRole('button', { name: 'Add a page' }).click();
+    const number = await page.getByLabel('Page number').inputValue();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await region.getByRole('link', { name: `Add a piece to page ${number}`, exact: true }).click();
+    await expect(editor(page)).toBeVisible();
 }
 
 export async function expectAccessible(page: Page): Promise<void> {

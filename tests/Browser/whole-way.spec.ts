@@ -1,4 +1,4 @@
-import { engraved, expect, listen, signIn, test } from './studio';
+import { editor, engraved, expect, listen, retype, signIn, test } from './studio';
 
 const TUNE = [
     'title: Tin Whistle Corner',
@@ -42,16 +42,16 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
             .click();
         await page.getByLabel('What is new on it').fill('steps');
         await page.getByRole('button', { name: 'Save' }).click();
-        await page.getByRole('link', { name: 'Add a piece to page 12' }).last().click();
-        const typed = page.getByRole('textbox', { name: 'The piece in shorthand' });
-        await typed.fill(TUNE.join('\n').replace('h3 5', 'h3 ?'));
+        await page.getByRole('link', { name: 'Add a piece to page 16' }).last().click();
+        await retype(page, TUNE.join('\n').replace('h3 5', 'h3 ?'));
         await expect(page.getByText('means nothing here')).toBeVisible();
         await page.reload();
-        await expect(typed).toHaveValue(/Tin Whistle Corner/);
-        await typed.fill(TUNE.join('\n'));
+        await expect(editor(page)).toContainText('Tin Whistle Corner');
+        await retype(page, TUNE.join('\n'));
         await engraved(page);
         await expect(page.locator('.score g.measure')).toHaveCount(4);
-        await typed.press('Control+Enter');
+        await expect(page.getByRole('button', { name: /^Save/ })).toBeEnabled();
+        await editor(page).press('Control+Enter');
         await expect(page.getByRole('heading', { name: 'Tin Whistle Corner' })).toBeVisible();
     });
 

@@ -4,6 +4,10 @@ const MOST = 400_000;
 const PAUSE = 1_000;
 
 let timer: ReturnType<typeof setTimeout> | null = null;
+let waiting: (() => void) | null = null;
+
+// A reload does not wait for the pause.
+window.addEventListener('pagehide', () => waiting?.());
 
 /** The undo steps of an earlier visit to a page, in this window. */
 export function pastOf(place: string): unknown {
@@ -17,19 +21,19 @@ export function pastOf(place: string): unknown {
 /** Keeps the undo steps for a reload, once the hand rests. */
 export function keepPast(place: string, past: () => unknown): void {
     if (timer !== null) clearTimeout(timer);
-    timer = setTimeout(() => {
-        timer = null;
+    waiting = () => {
+        waiting = null;
         try {
             const text = JSON.stringify(past());
             if (text.length < MOST) sessionStorage.setItem(name(place), text);
         } catch {
             // No room: they last until the page is left.
         }
-    }, PAUSE);
+    };
+    timer = setTimeout(() => waiting?.(), PAUSE);
 }
 
 export function dropPast(place: string): void {
-    if (timer !== null) clearTimeout(timer);
-    timer = null;
+    waiting = null;
     sessionStorage.removeItem(name(place));
 }

