@@ -52,9 +52,30 @@ const views = {
     },
     entry: async () => {
         await page.goto(`${base}/books`);
-        await page.getByRole('link', { name: 'Paper Boats' }).click();
+        await page.getByRole('link', { name: 'The Old Pump' }).click();
         await page.getByRole('link', { name: /Correct/ }).click();
+        await page.locator('.entry-music g.note').first().waitFor();
+        await page.keyboard.press('Control+End');
         await shot(page, 'entry');
+    },
+    'entry-file': async () => {
+        await page.goto(`${base}/books`);
+        await page.getByRole('link', { name: 'Wheelbarrow' }).click();
+        await settle(page);
+        const midi = await page.evaluate(async () => {
+            const file = await fetch(`/api/pieces/${location.pathname.split('/').pop()}/file?format=mid`);
+            return [...new Uint8Array(await file.arrayBuffer())];
+        });
+        await page.getByRole('link', { name: /Correct/ }).click();
+        await page.locator('.entry-music g.note').first().waitFor();
+        await page.setInputFiles('input[type=file]', { name: 'wheelbarrow.mid', mimeType: 'audio/midi', buffer: Buffer.from(midi) });
+        await page.getByRole('dialog').locator('g.note').first().waitFor();
+        await shot(page, 'entry-file');
+    },
+    'desk-no-staff': async () => {
+        await page.goto(`${base}/books`);
+        await page.getByRole('link', { name: 'Hop and Wait' }).click();
+        await shot(page, 'desk-no-staff');
     },
     ...Object.fromEntries(
         [

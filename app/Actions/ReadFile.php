@@ -7,6 +7,7 @@ namespace App\Actions;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
@@ -22,9 +23,15 @@ final class ReadFile
     }
 
     /** @throws ValidationException under the name `file` */
-    public function __invoke(string $bytes, ?PartChoice $choice, Grid $grid): ReadScore
+    public function __invoke(string $bytes, ?PartChoice $choice, ?Grid $grid): ReadScore
     {
         return self::reading(static fn (): ReadScore => self::isMidi($bytes) ? MidiReader::read($bytes, $grid) : MusicXmlReader::read($bytes, $choice));
+    }
+
+    /** @return Grid|null what the notes of a MIDI file stand on */
+    public function grid(string $bytes): ?Grid
+    {
+        return self::isMidi($bytes) ? self::reading(static fn (): Grid => Grid::fitting(MidiFile::read($bytes))) : null;
     }
 
     /**

@@ -158,5 +158,5 @@ test('a file that is no score is refused in words, and a good one is taken', asy
     await page.keyboard.press('Escape');
     await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from(music) });
     await page.getByRole('button', { name: 'Put it on the page as it is' }).click();
-    await expect(page.getByRole('heading', { name: 'Two Snails' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Hop and Wait' })).toBeVisible();
 });

@@ -103,8 +103,19 @@ test('what was played freely is laid on the grid, and what is unsure is marked',
 test('hands are told apart by where they are, and a near one is marked', function (): void {
     $read = MidiReader::read(midi_of([[72, 0, 90], [48, 0, 90], [60, 96, 180], [71, 192, 280], [47, 192, 280]]), Grid::Quarters);
     expect(array_map(fn (Check $check): string => "{$check->place} {$check->text}", $read->notRead))
-        ->toBe(['1.2 Bar 1, right hand: look at this note again; it may belong to the other hand.']);
+        ->toBe(['1.2 Bar 1, right hand, on beat 2: look at this note again; it may belong to the other hand.']);
 });
+
+test('with none chosen the grid is the longest that the notes stand on', function (string $music, Grid $grid): void {
+    $bytes = MidiWriter::write(tune($music));
+    expect(Grid::fitting(MidiFile::read($bytes)))->toBe($grid)
+        ->and(MidiReader::read($bytes)->notRead)->toBe([]);
+})->with([
+    ["R: @c5 q1 2 h3\n", Grid::Quarters],
+    ["R: @c5 v1 2 q3 h3\n", Grid::Eighths],
+    ["R: @c5 {v123} q4 h5\n", Grid::Triplets],
+    ["R: @c5 x1234 q4 h5\n", Grid::Sixteenths],
+]);
 
 test('silence before the first note is no bar, half a bar of it a pickup', function (): void {
     $piece = MidiReader::read(midi_of([[67, 7 * 96, 8 * 96], [60, 8 * 96, 12 * 96]]), Grid::Quarters)->piece;

@@ -20,7 +20,9 @@ final class ReadingController
         $bytes = $request->bytes();
         $parts = $read->parts($bytes);
         try {
-            return new JsonResponse(ReadingResource::of($read($bytes, $request->choice(), $request->grid()), $parts, $bytes));
+            $grid = $request->grid() ?? $read->grid($bytes);
+
+            return new JsonResponse(ReadingResource::of($read($bytes, $request->choice(), $grid), $parts, $grid, $bytes));
         } catch (ValidationException $reason) {
             // With several parts and none chosen, what is in the file is the answer.
             if (count($parts) < 2 || $request->choice() !== null) {

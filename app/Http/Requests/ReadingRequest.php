@@ -51,8 +51,9 @@ class ReadingRequest extends FormRequest
         return $student === null ? null : new PartChoice($student, $part('left'), $part('duet'));
     }
 
-    public function grid(): Grid
+    /** @return Grid|null null for the one that fits */
+    public function grid(): ?Grid
     {
-        return Grid::tryFrom($this->string('grid')->toString()) ?? Grid::Eighths;
+        return Grid::tryFrom($this->string('grid')->toString());
     }
 }

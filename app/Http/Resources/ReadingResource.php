@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Actions\ReadFile;
 use App\Api\ListOf;
+use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Formats\ReadScore;
@@ -22,6 +23,7 @@ final readonly class ReadingResource
      * @param  list<CheckResource>  $notRead  what is not kept, and what is uncertain
      * @param  list<CheckResource>  $checks
      * @param  list<string>  $unsaid  what is lost when it is typed on as shorthand
+     * @param  string|null  $grid  what a MIDI file was laid on
      */
     public function __construct(
         #[OA\Property(enum: ['score', 'midi'])]
@@ -42,10 +44,12 @@ final readonly class ReadingResource
         public string $shorthand,
         #[ListOf('string')]
         public array $unsaid,
+        #[OA\Property(enum: Grid::class)]
+        public ?string $grid,
     ) {}
 
     /** @param list<ScorePart> $parts */
-    public static function of(ReadScore $score, array $parts, string $bytes): self
+    public static function of(ReadScore $score, array $parts, ?Grid $grid, string $bytes): self
     {
         $printed = ShorthandWriter::write($score->piece);
 
@@ -59,12 +63,13 @@ final readonly class ReadingResource
             array_map(CheckResource::of(...), PageChecks::of($score->piece)),
             $printed->text,
             $printed->unsaid,
+            $grid?->value,
         );
     }
 
     /** @param list<ScorePart> $parts */
     public static function undecided(array $parts): self
     {
-        return new self('score', array_map(PartResource::of(...), $parts), null, null, 0, [], [], '', []);
+        return new self('score', array_map(PartResource::of(...), $parts), null, null, 0, [], [], '', [], null);
     }
 }

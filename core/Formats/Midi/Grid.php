@@ -14,6 +14,39 @@ enum Grid: string
     case Sixteenths = 'sixteenth';
     case Triplets = 'triplet';
 
+    /** Off the grid by more than this part of a step is uncertain. */
+    private const OFF = [1, 4];
+
+    /** The grid that the fewest notes are off, and of such the one with the longest steps. */
+    public static function fitting(MidiFile $file): self
+    {
+        $off = static fn (self $grid): int => count(array_filter(
+            $file->notes,
+            static fn (MidiNote $note): bool => $grid->misses(Fraction::of($note->from, 4 * $file->ticks)),
+        ));
+        $best = self::Quarters;
+        foreach ([self::Eighths, self::Triplets, self::Sixteenths] as $grid) {
+            $best = $off($grid) < $off($best) ? $grid : $best;
+        }
+
+        return $best;
+    }
+
+    /** Whether a moment, in whole notes, stands between two steps. */
+    public function misses(Fraction $moment): bool
+    {
+        $steps = $moment->dividedBy($this->step());
+        $off = $steps->minus(Fraction::of($this->nearest($moment)));
+
+        return ($off->numerator < 0 ? Fraction::zero()->minus($off) : $off)->compare(Fraction::of(...self::OFF)) > 0;
+    }
+
+    /** The number of the step that is nearest to a moment, in whole notes. */
+    public function nearest(Fraction $moment): int
+    {
+        return $moment->dividedBy($this->step())->plus(Fraction::of(1, 2))->floor();
+    }
+
     /** In whole notes. */
     public function step(): Fraction
     {

@@ -21,9 +21,6 @@ final class MidiReader
 {
     private const MAX_MEASURES = 2_000;
 
-    /** Off the grid by more than this part of a step is uncertain. */
-    private const OFF = [1, 4];
-
     /** A note held for this part of the way to the next is taken to be held all the way. */
     private const LEGATO = [3, 5];
 
@@ -32,12 +29,16 @@ final class MidiReader
 
     private function __construct(private readonly MidiFile $file, private readonly Grid $grid) {}
 
-    /** @throws BadInput */
-    public static function read(string $bytes, Grid $grid = Grid::Eighths): ReadScore
+    /**
+     * @param  Grid|null  $grid  null for the one that fits
+     *
+     * @throws BadInput
+     */
+    public static function read(string $bytes, ?Grid $grid = null): ReadScore
     {
         $file = MidiFile::read($bytes);
         try {
-            return (new self($file, $grid))->score();
+            return (new self($file, $grid ?? Grid::fitting($file)))->score();
         } catch (InvalidScore $reason) {
             throw new BadInput("The MIDI file cannot be laid on a page: {$reason->getMessage()}.", previous: $reason);
         }
@@ -93,12 +94,9 @@ final class MidiReader
         );
     }
 
-    /** The step of the grid that is nearest to a tick. */
     private function nearest(int $tick): int
     {
-        $steps = Fraction::of($tick, 4 * $this->file->ticks)->dividedBy($this->grid->step());
-
-        return $steps->plus(Fraction::of(1, 2))->floor();
+        return $this->grid->nearest(Fraction::of($tick, 4 * $this->file->ticks));
     }
 
     /**
@@ -114,7 +112,9 @@ final class MidiReader
             $next = $moments[$i + 1][0] ?? null;
             $from = min(array_map(static fn (MidiNote $note): int => $note->from, $notes));
             $to = max(array_map(static fn (MidiNote $note): int => $note->to, $notes));
-            $this->offGrid($onset, $from, $hand);
+            if ($this->grid->misses(Fraction::of($from, 4 * $this->file->ticks))) {
+                $this->doubt($onset, $hand, 'it was played between two steps of the grid');
+            }
             $length = $this->grid->step()->times(Fraction::of(max(1, $this->nearest($to) - $this->nearest($from))));
             $room = $next?->minus($onset);
             if ($room !== null && $length->compare($room) > 0) {
@@ -131,15 +131,6 @@ final class MidiReader
         }
 
         return $laid;
-    }
-
-    private function offGrid(Fraction $onset, int $tick, Hand $hand): void
-    {
-        $off = Fraction::of($tick, 4 * $this->file->ticks)->minus($onset);
-        $off = $off->numerator < 0 ? Fraction::zero()->minus($off) : $off;
-        if ($off->compare($this->grid->step()->times(Fraction::of(...self::OFF))) > 0) {
-            $this->doubt($onset, $hand, 'it was played between two steps of the grid');
-        }
     }
 
     private function doubt(Fraction $onset, Hand $hand, string $why): void
@@ -171,7 +162,8 @@ final class MidiReader
             foreach ($measure->of($hand) as $event) {
                 if ($event->onset->equals($within)) {
                     $place = $measure->place($event->onset);
-                    $found[] = new Check('uncertain', $place, $hand, "Bar {$measure->number}, {$hand->word()}: look at this note again; {$why}.", [$event->id]);
+                    $beat = ($place->beats->part()->isZero() ? 'on' : 'after').' beat '.($place->beats->floor() + 1);
+                    $found[] = new Check('uncertain', $place, $hand, "Bar {$measure->number}, {$hand->word()}, {$beat}: look at this note again; {$why}.", [$event->id]);
                 }
             }
         }

@@ -34,11 +34,11 @@ const GRIDS = [
 /** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
 export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
     const [roles, setRoles] = useState<Partial<Record<Role, string>>>({});
-    const [grid, setGrid] = useState('eighth');
+    const [grid, setGrid] = useState<string | null>(null);
     const form = () => {
         const form = new FormData();
         form.append('file', file);
-        form.append('grid', grid);
+        if (grid !== null) form.append('grid', grid);
         form.append('label', label);
         if (roles.student) form.append('part', roles.student);
         if (roles.left) form.append('left', roles.left);
@@ -70,8 +70,8 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
                         w={220}
                         allowDeselect={false}
                         data={GRIDS}
-                        value={grid}
-                        onChange={(value) => setGrid(value ?? grid)}
+                        value={read.grid}
+                        onChange={setGrid}
                     />
                 )}
                 {several && <Parts parts={read?.parts ?? []} roles={roles} setRoles={setRoles} />}

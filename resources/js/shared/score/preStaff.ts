@@ -190,7 +190,15 @@ function linesOf(bars: Bar[], order: Pick<Order, 'lines'>, width: number): Line[
     return lines.flatMap(fitted);
 }
 
-function drawBar(bar: Bar, x: number, base: number, reach: number, middle: number, stretch: number, last: boolean) {
+interface Reach {
+    /** From the middle of the line to its top and its foot. */
+    reach: number;
+    /** The white key that is drawn in the middle, counted from the lowest C. */
+    middle: number;
+    verses: number;
+}
+
+function drawBar(bar: Bar, x: number, base: number, { reach, middle, verses }: Reach, stretch: number, last: boolean) {
     let at = x + GAP * stretch;
     let drawn = '';
     for (const sign of inTime(bar)) {
@@ -200,12 +208,13 @@ function drawBar(bar: Bar, x: number, base: number, reach: number, middle: numbe
     }
     const end = at + GAP * stretch;
     const [top, bottom] = [base - reach + 18, base + reach - 18];
+    const foot = base + reach + (verses > 0 ? verses * 18 - 12 : -18);
     const line = (from: number, thick: number) =>
         `<path d="M${from} ${top}V${bottom}" stroke="currentColor" stroke-width="${thick}"/>`;
     const dotsAt = (from: number) =>
         [-8, 8].map((off) => `<circle cx="${from}" cy="${base + off}" r="3" fill="currentColor"/>`).join('');
     const svg =
-        `<g class="measure"><g class="staff"><path d="M${x} ${top}H${end}V${bottom}H${x}" fill="none" stroke="none"/></g>` +
+        `<g class="measure"><g class="staff"><path d="M${x} ${top}H${end}V${foot}H${x}" fill="none" stroke="none"/></g>` +
         `<text x="${x + 2}" y="${top - 6}" font-size="12" fill="currentColor">${escaped(bar.number)}</text>` +
         (bar.repeatStart ? line(x + 2, 4) + dotsAt(x + 10) : '') +
         drawn +
@@ -232,7 +241,7 @@ export function engraveWithoutStaff(order: Pick<Order, 'music' | 'width' | 'scal
     for (const line of linesOf(bars, order, width)) {
         let x = MARGIN;
         for (const bar of line.bars) {
-            const drawn = drawBar(bar, x, base, reach, middle, line.stretch, bar === bars.at(-1));
+            const drawn = drawBar(bar, x, base, { reach, middle, verses }, line.stretch, bar === bars.at(-1));
             svg += drawn.svg;
             x = drawn.end;
         }
