@@ -30,6 +30,7 @@ const settle = async (on) => {
 };
 const shot = async (on, name) => {
     await settle(on);
+    await on.mouse.move(0, 0);
     await on.screenshot({ path: `${folder}/${name}.png` });
     console.log(name);
 };
