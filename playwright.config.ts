@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: '.run/browser',
-    timeout: 60_000,
+    timeout: 120_000,
+    expect: { timeout: 15_000 },
     workers: 1,
     retries: 0,
     reporter: [['list'], ['json', { outputFile: '.run/browser.json' }]],

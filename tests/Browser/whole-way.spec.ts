@@ -77,6 +77,7 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
     await test.step('assigned, and sent', async () => {
         await page.keyboard.press('2');
         await page.getByRole('link', { name: 'Vera D.' }).click();
+        await expect(page.getByRole('heading', { name: 'Vera D.' })).toBeVisible();
         await page.keyboard.press('o');
         await page.getByRole('button', { name: /Tin Whistle Corner/ }).click();
         await page.getByRole('checkbox', { name: 'look over' }).click();

@@ -1,8 +1,16 @@
 import { Alert, Button, Group } from '@mantine/core';
 import type { Typed } from './draft';
 
+interface Props {
+    mine: Typed;
+    /** Null when there is no conflict. */
+    theirs: Typed | null;
+    choose: (mine: boolean) => void;
+}
+
 /** The same piece was typed on in another window: both stand side by side, and one is chosen. */
-export function Conflict({ mine, theirs, choose }: { mine: Typed; theirs: Typed; choose: (mine: boolean) => void }) {
+export function Conflict({ mine, theirs, choose }: Props) {
+    if (theirs === null) return null;
     return (
         <Alert
             color="flower"

@@ -1,8 +1,6 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { type Api, ApiError, ask } from '../shared/api';
+import type { Api } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import { useStable } from '../shared/useStable';
@@ -16,11 +14,12 @@ import { FileDialog } from './FileDialog';
 import { Findings } from './Findings';
 import { Keyboard } from './Keyboard';
 import { KeyStrip, PRESSED } from './KeyStrip';
-import { spansAt } from './lines';
-import { dropPast, keepPast, pastOf } from './past';
+import { barAt } from './lines';
+import { keepPast, pastOf } from './past';
 import { useDraft } from './useDraft';
 import { useEntryKeys } from './useEntryKeys';
-import { type Preview, usePreview } from './usePreview';
+import { usePreview } from './usePreview';
+import { useSave } from './useSave';
 
 type Piece = Api['PieceResource'];
 
@@ -40,16 +39,8 @@ interface Props {
     where: string;
 }
 
-/** The number of the bar that is being typed, whose beats need not add up yet. */
-function barAt(text: string, of: string, preview: Preview | null, at: number): string | null {
-    const [span] = of === text ? spansAt(text, preview?.spans ?? [], at, at) : [];
-    return span?.id.match(/^[RL](\d+)/)?.[1] ?? null;
-}
-
 /** The shorthand on the left, its engraving on the right as it is typed, a piano below. */
 export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, where }: Props) {
-    const navigate = useNavigate();
-    const client = useQueryClient();
     const editor = useRef<EditorHandle>(null);
     const piano = useRef<HTMLDivElement>(null);
     const player = useRef<HTMLDivElement>(null);
@@ -59,7 +50,6 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
     const [file, setFile] = useState<File | null>(null);
     const [brought, setBrought] = useState<Api['CheckResource'][]>([]);
     const [transposing, setTransposing] = useState(false);
-    const [overtaken, setOvertaken] = useState<Piece | null>(null);
     const draft = useDraft(place, `${path}/draft`, start);
     const { preview, text: of, error, look } = usePreview(start.text);
 
@@ -74,27 +64,9 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
     const onSave = useStable(() => trySave());
     const replace = (text: string) => editor.current?.replace(text);
     const all = useChangeAll(() => editor.current?.text() ?? '', replace);
-    const done = async (stored: Piece) => {
-        await draft.end();
-        dropPast(place);
-        client.invalidateQueries({ queryKey: ['books'] });
-        client.removeQueries({ queryKey: ['breakdown'] });
-        navigate(`/pieces/${stored.id}`);
-    };
-    const save = useMutation({
-        mutationFn: (revision: number | undefined) =>
-            ask<Piece>(
-                piece === null ? 'POST' : 'PUT',
-                piece === null ? `/pages/${pageId}/pieces` : `/pieces/${piece.id}`,
-                { shorthand: typed.text, label: typed.label, revision },
-            ),
-        onSuccess: done,
-        onError: (reason) => {
-            if (reason instanceof ApiError && reason.status === 409) setOvertaken(reason.answer as Piece);
-        },
-    });
+    const { save, done, overtaken, settle } = useSave({ place, piece, pageId, endDraft: draft.end });
     const ready = of === typed.text && preview?.errors.length === 0 && preview.music !== null;
-    const trySave = () => ready && !save.isPending && save.mutate(piece?.revision);
+    const trySave = () => ready && !save.isPending && save.mutate({ typed, revision: piece?.revision });
     const goTo = (id: string) => {
         const span = preview?.spans.find((one) => one.id === id);
         if (span !== undefined) editor.current?.select(span.line, span.column, span.length);
@@ -129,28 +101,20 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
                 more={more}
             />
             <Trouble error={overtaken === null ? (save.error ?? (transposing ? null : all.error) ?? error) : null} />
-            {draft.other !== null && (
-                <Conflict
-                    mine={typed}
-                    theirs={draft.other}
-                    choose={(mine) => {
-                        const now = draft.settle(mine);
-                        setTyped(now);
-                        if (!mine) replace(now.text);
-                    }}
-                />
-            )}
-            {overtaken !== null && (
-                <Conflict
-                    mine={typed}
-                    theirs={{ text: overtaken.shorthand ?? '', label: overtaken.label }}
-                    choose={(mine) => {
-                        setOvertaken(null);
-                        if (mine) save.mutate(overtaken.revision);
-                        else done(overtaken);
-                    }}
-                />
-            )}
+            <Conflict
+                mine={typed}
+                theirs={draft.other}
+                choose={(mine) => {
+                    const now = draft.settle(mine);
+                    setTyped(now);
+                    if (!mine) replace(now.text);
+                }}
+            />
+            <Conflict
+                mine={typed}
+                theirs={overtaken && { text: overtaken.shorthand ?? '', label: overtaken.label }}
+                choose={(mine) => settle(mine, typed)}
+            />
             {unsaid.length > 0 && (
                 <Text size="sm" role="note">
                     This piece came as a file. The shorthand has no word for the following, and it is lost when the
@@ -186,7 +150,11 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
                     />
                     <Findings
                         preview={preview}
-                        typing={cursor[0] === cursor[1] ? barAt(typed.text, of, preview, cursor[0]) : null}
+                        typing={
+                            cursor[0] === cursor[1]
+                                ? barAt(typed.text, of === typed.text ? preview?.spans : [], cursor[0])
+                                : null
+                        }
                         brought={brought}
                         onError={(one) => editor.current?.select(one.line, one.column, one.length)}
                         onCheck={(check) => {

@@ -73,3 +73,9 @@ export function spansAt(text: string, spans: Span[], from: number, to: number): 
     const nearest = Math.max(...under.map(({ at }) => at));
     return under.filter(({ at }) => at === nearest).map(({ span }) => span);
 }
+
+/** The number of the bar that is being typed, whose beats need not add up yet. */
+export function barAt(text: string, spans: Span[] | undefined, at: number): string | null {
+    const [span] = spansAt(text, spans ?? [], at, at);
+    return span?.id.match(/^[RL](\d+)/)?.[1] ?? null;
+}

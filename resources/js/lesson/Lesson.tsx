@@ -6,6 +6,7 @@ import { type Api, ask, type Task } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
+import { firstBar, lastBar } from './bars';
 import { HeardTask } from './HeardTask';
 import { SlipBoard } from './SlipBoard';
 
@@ -155,12 +156,4 @@ export function Lesson() {
             )}
         </>
     );
-}
-
-export function firstBar(task: Task | null): number {
-    return Math.min(...(task?.bars ?? []).map((of) => of.first), Number.MAX_SAFE_INTEGER);
-}
-
-export function lastBar(task: Task | null): number {
-    return Math.max(...(task?.bars ?? []).map((of) => of.last), 0);
 }

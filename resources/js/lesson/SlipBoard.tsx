@@ -4,7 +4,7 @@ import { type Api, ask, type Task } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { BarButtons } from '../shared/score/BarButtons';
 import { Score } from '../shared/score/Score';
-import { firstBar, lastBar } from './Lesson';
+import { firstBar, lastBar } from './bars';
 
 interface Props {
     task: Task;

@@ -1,14 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Gatherer, readMessage } from './messages';
+import type { MidiSource } from './source';
 import { StandIn } from './standIn';
-
-/** Something that sends MIDI messages. */
-export interface MidiSource {
-    id: string;
-    name: string;
-    /** @returns stops listening */
-    listen: (listener: (bytes: ArrayLike<number>) => void) => () => void;
-}
 
 const standIn = new StandIn();
 

@@ -1,4 +1,4 @@
-import type { MidiSource } from './devices';
+import type { MidiSource } from './source';
 
 /** A recorded take: keys that go down together, and how many milliseconds after the start. */
 export interface Take {
