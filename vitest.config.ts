@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-    test: { include: ['resources/js/**/*.test.ts'], environment: 'node' },
+    test: { include: ['resources/js/**/*.test.{ts,tsx}'], environment: 'node' },
 });

@@ -59,23 +59,47 @@ final class PageChecks
         return $fills ? Fix::fillWithRest($final->id, $measure->meter->measure()->minus($end)) : null;
     }
 
-    /** The last bar may be short when there is a pickup: the two are held against each other. So may a bar at a repeat sign that goes back to the pickup. */
+    /** How long a bar must be at least: the last may be short when there is a pickup, as the two are held against each other. */
     private function expected(Measure $measure, bool $last): Fraction
     {
-        $pickup = $this->piece->pickup();
-        if ($pickup !== null && ($last || $measure->repeatEnd) && $measure->length->compare($measure->meter->measure()) < 0) {
-            return $last ? $measure->length : $measure->meter->measure()->minus($pickup->length);
+        $full = $measure->meter->measure();
+        if ($last && $this->piece->pickup() !== null && $measure->length->compare($full) < 0) {
+            return $measure->length;
         }
         $next = $this->piece->measures[$measure->index + 1] ?? null;
         $before = $this->piece->measures[$measure->index - 1] ?? null;
-        $full = $measure->meter->measure();
+        $halves = [
+            // A repeat sign, or the place the player is sent to, may stand inside a bar; its two halves make one.
+            $next !== null && self::divided($measure, $next) ? $next : null,
+            $before !== null && self::divided($before, $measure) ? $before : null,
+            $measure->repeatEnd ? $this->goesBackTo($measure) : null,
+        ];
+        foreach ($halves as $half) {
+            if ($half !== null && $measure->length->plus($half->length)->equals($full)) {
+                return $measure->length;
+            }
+        }
+        $pickup = $measure->repeatEnd && $this->goesBackTo($measure)->pickup ? $this->piece->pickup() : null;
 
-        // A repeat sign, or the place the player is sent to, may stand inside a bar; its two halves make one.
-        return match (true) {
-            $measure->isDivided() && $next !== null && $measure->length->plus($next->length)->equals($full),
-            $before !== null && $before->isDivided() && $measure->length->plus($before->length)->equals($full) => $measure->length,
-            default => $full,
-        };
+        return $pickup === null ? $full : $full->minus($pickup->length);
+    }
+
+    /** The bar from which the repeat is played that ends here. */
+    private function goesBackTo(Measure $end): Measure
+    {
+        $measures = $this->piece->measures;
+        for ($i = $end->index; $i > 0; $i--) {
+            if ($measures[$i]->repeatStart || ($measures[$i - 1]->repeatEnd && $measures[$i]->endings === [])) {
+                break;
+            }
+        }
+
+        return $measures[$i];
+    }
+
+    private static function divided(Measure $before, Measure $after): bool
+    {
+        return $before->isDivided() || $after->repeatStart;
     }
 
     private function pickup(): void

@@ -41,5 +41,19 @@ test('what the shorthand cannot say is named with its bar', function (string $me
         ['Bar 1: the dynamic inside a note.'],
     ],
     'a length that takes two notes' => ['<measure number="1">'.GRAND.'<note><pitch><step>C</step><octave>4</octave></pitch><duration>5</duration></note><note><rest/><duration>1</duration></note></measure>', ['Bar 1: a length of 5/8 of a whole note.']],
+    'a chord of grace notes' => [
+        '<measure number="1">'.GRAND.'<note><grace slash="yes"/><pitch><step>D</step><octave>4</octave></pitch><voice>1</voice><type>eighth</type></note>'
+        .'<note><grace slash="yes"/><chord/><pitch><step>F</step><octave>4</octave></pitch><voice>1</voice><type>eighth</type></note>'.xml_note('C4', 6).'</measure>',
+        ['Bar 1: a grace note.'],
+    ],
+    'a dynamic that is none' => ['<measure number="1">'.GRAND.'<direction><direction-type><dynamics><other-dynamics>poco f</other-dynamics></dynamics></direction-type></direction>'.xml_note('C4', 6).'</measure>', ["Bar 1: 'poco f'."]],
+    'words with quotes in them' => [
+        '<measure number="1">'.GRAND.xml_note('C4', 2).'<direction placement="above"><direction-type><words>"as if"</words></direction-type></direction>'.xml_note('C4', 4).'</measure>',
+        ["Bar 1: '\"as if\"'."],
+    ],
+    'words under a second voice' => [
+        '<measure number="1">'.GRAND.xml_note('C5', 6).'<backup><duration>6</duration></backup><note><pitch><step>C</step><octave>4</octave></pitch><duration>6</duration><voice>2</voice><staff>1</staff><lyric><text>la</text></lyric></note></measure>',
+        ['Bar 1: a word at a held note or in a second voice.'],
+    ],
     'a dashed bar line' => ['<measure number="4">'.GRAND.xml_note('C4', 6).'<barline location="right"><bar-style>dashed</bar-style></barline></measure><measure number="5">'.xml_note('C4', 6).'</measure>', ['Bar 4: a dashed bar line.']],
 ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Note;
 
 /** One hand as `pitches:beats`, bars divided by |. */
@@ -89,6 +90,22 @@ test('an error points at its token and says what would be right', function (stri
     ["R: @c4 w1 | w2\nL: @5=c3 w5\n", 2, 11, 1, "1 bars and the right hand's 2"],
     ["R: :|\n", 1, 4, 2, 'no bar stands before it'],
     ["R: c,,,,,,\n", 1, 4, 7, 'not on the keyboard'],
+    ["R: @c4 q1 2 [time 3/4] h.3\n", 1, 13, 10, 'A time signature begins a bar'],
+    ["R: @c4 w1 [tempo] 2\n", 1, 11, 7, 'A tempo is a number, words, or both'],
+    ["R: @c4 w1 | [key Q] 2\n", 1, 13, 7, 'not a key'],
+    ["R: @c4 w1 [dance] 2\n", 1, 11, 7, '[dance] means nothing here'],
+    ["R: @c4 w1 | h.2 | [time 3/4] 1\nL: @5=c3 w5 | [time 2/4] h5 | h.5\n", 2, 15, 10, 'say [time 2/4] in the line above too'],
+    ["R: @c4 w1 | 2\nL: @5=c3 w5 | [key D] 5\n", 2, 15, 7, 'say [key D] in the line above too'],
+    ["R: @c4 w1 [0 2 :|\n", 1, 11, 2, 'Endings are numbered from 1'],
+    ["R: @c4 q1 2 [1 h3 :|\n", 1, 13, 2, 'An ending begins with a bar'],
+    ["R: @c4 w1 q2 % w1\n", 1, 14, 1, 'A bar is copied whole'],
+    ["R: @c4 %\n", 1, 8, 1, 'there is none'],
+    ["R: @c4 w1 =4\n", 1, 11, 2, 'Bar 4 is not typed yet'],
+    ["R: @c4 qr_ 1 2 3\n", 1, 9, 2, 'not at a rest'],
+    ["R: @c4 w1 \"\" 2\n", 1, 11, 2, 'nothing in the quotes'],
+    ["R: ||\n", 1, 4, 2, 'no bar stands before it'],
+    ["notation: smoke\nR: @c4 w1\n", 1, 11, 5, "'smoke' is not a notation"],
+    ["bar: minus\nR: @c4 w1\n", 1, 6, 5, "'minus' is not a bar number"],
 ]);
 
 test('the music that can be read is there in spite of an error', function (): void {
@@ -99,4 +116,24 @@ test('the music that can be read is there in spite of an error', function (): vo
 test('nothing typed is no piece and no error', function (): void {
     $read = ShorthandReader::read("title: Later\n\n; nothing yet\n");
     expect($read->piece)->toBeNull()->and($read->errors)->toBe([]);
+});
+
+test('words that send the player elsewhere do so, quoted or in brackets', function (string $typed, string $sign): void {
+    expect(tune($typed)->measures[1]->navigation)->toEqual([Navigation::from($sign)]);
+})->with([
+    ["R: @c4 w1 2 \"D.C. al Fine\"\n", 'D.C. al Fine'],
+    ["R: @c4 w1 2 [Dal Segno]\n", 'D.S.'],
+    ["R: @c4 w1 2 [fine]\n", 'Fine'],
+]);
+
+test('what is repeated in the line below is no mistake', function (string $typed): void {
+    expect(ShorthandReader::read($typed)->errors)->toBe([]);
+})->with([
+    'the same time' => ["R: @c4 w1 | [time 3/4] h.1\nL: @5=c3 w5 | [time 3/4] h.5\n"],
+    'the same key' => ["R: @c4 w1 | [key D] 1\nL: @5=c3 w5 | [key D] 5\n"],
+]);
+
+test('a page that is too long for one is refused at its start', function (): void {
+    $errors = ShorthandReader::read('R: @c4 '.str_repeat('w1 | ', 60_000))->errors;
+    expect($errors)->toHaveCount(1)->and($errors[0]->text)->toContain('too long for one piece');
 });

@@ -19,7 +19,7 @@ use Nasturtium\Core\Score\Place;
 /** Makes a start for a page from what was played: laid on a grid, split into hands, and everything uncertain marked. */
 final class MidiReader
 {
-    private const MAX_MEASURES = 2_000;
+    private const MAX_MEASURES = 1_000;
 
     /** A note held for this part of the way to the next is taken to be held all the way. */
     private const LEGATO = [3, 5];

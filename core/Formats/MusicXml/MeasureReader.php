@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
-
 use Nasturtium\Core\Score\DraftEvent;
-
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Grace;

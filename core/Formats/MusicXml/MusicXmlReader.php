@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
-
 use Nasturtium\Core\Formats\NavigationWords;
-
 use Nasturtium\Core\Formats\ReadScore;
-
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Score\Change;
-
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;

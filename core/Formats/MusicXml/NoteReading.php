@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
-
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Grace;
 use Nasturtium\Core\Score\Lyric;

@@ -1,0 +1,69 @@
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, vi } from 'vitest';
+import { KeysProvider } from '../resources/js/shared/keys';
+import { theme } from '../resources/js/shared/theme';
+
+/* What a component finds around it on a page, for tests that draw one. */
+
+window.matchMedia ??= (query: string) =>
+    ({
+        matches: false,
+        media: query,
+        addEventListener: () => {},
+        removeEventListener: () => {},
+    }) as unknown as MediaQueryList;
+window.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+} as unknown as typeof ResizeObserver;
+Element.prototype.scrollIntoView ??= () => {};
+
+afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+});
+
+export function draw(children: ReactNode) {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    return render(
+        <MantineProvider theme={theme} env="test">
+            <QueryClientProvider client={client}>
+                <MemoryRouter>
+                    <KeysProvider>{children}</KeysProvider>
+                </MemoryRouter>
+            </QueryClientProvider>
+        </MantineProvider>,
+    );
+}
+
+export interface Asked {
+    method: string;
+    path: string;
+    body: unknown;
+}
+
+/** A server that answers by method and path, `PUT /pages/1/draft`; what it was asked is kept in order. */
+export function serve(answers: Record<string, (body: unknown) => unknown>): Asked[] {
+    const asked: Asked[] = [];
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+        const method = init.method ?? 'GET';
+        const path = url.replace('/api', '');
+        const body =
+            init.body instanceof FormData
+                ? Object.fromEntries(init.body.entries())
+                : init.body === null || init.body === undefined
+                  ? null
+                  : JSON.parse(String(init.body));
+        asked.push({ method, path, body });
+        const answer = answers[`${method} ${path}`];
+        if (answer === undefined) throw new Error(`nobody answers ${method} ${path}`);
+        const given = answer(body);
+        return given instanceof Response ? given : Response.json(given);
+    });
+    return asked;
+}
