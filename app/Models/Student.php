@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
@@ -51,8 +52,7 @@ final class Student extends Model
         return new Settings(
             PathKind::from($this->path),
             School::from($this->school),
-            CountingSystem::from($this->counting),
-            CountStyle::from($this->count_style),
+            new CountWay(CountingSystem::from($this->counting), CountStyle::from($this->count_style)),
             new Landmarks($this->landmark_level),
             KnownNotes::of($this->notesMetBefore($piece)),
         );

@@ -17,15 +17,28 @@ final readonly class CountIn
     private function __construct(public array $counts, public string $enter) {}
 
     /** @param Fraction $pickup in whole notes; zero when the piece starts on one */
-    public static function for(Meter $meter, Fraction $pickup): self
+    public static function for(Meter $meter, Fraction $pickup, CountWay $way = new CountWay()): self
     {
-        $bar = array_map(strval(...), range(1, $meter->count));
-        $enters = $pickup->isZero() ? Fraction::zero() : $meter->beats($meter->measure()->minus($pickup));
-        if ($enters->isZero()) {
-            return new self($meter->count < 2 ? [...$bar, ...$bar] : $bar, '1');
-        }
-        $counts = array_slice($bar, 0, $enters->ceil());
+        // A count-in is in numbers, whatever is said afterwards.
+        $words = BeatWords::of($meter, new CountWay(compound: $way->compound));
+        $bar = array_map(strval(...), range(1, $words->count()));
+        $enters = $pickup->isZero() ? Fraction::zero() : $words->beats($meter->measure()->minus($pickup));
+        $counts = $enters->isZero() ? $bar : array_slice($bar, 0, $enters->ceil());
 
-        return new self(count($counts) < 2 ? [...$bar, ...$counts] : $counts, CountWords::at($enters));
+        return new self(self::ready(count($counts) < 2 ? [...$bar, ...$counts] : $counts, $way->ready), $words->at($enters));
+    }
+
+    /**
+     * The last words may be the teacher's.
+     *
+     * @param  list<string>  $counts
+     * @return list<string>
+     */
+    private static function ready(array $counts, string $ready): array
+    {
+        $said = preg_split('/\s+/u', trim($ready), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $said = array_slice($said, -count($counts));
+
+        return [...array_slice($counts, 0, count($counts) - count($said)), ...$said];
     }
 }

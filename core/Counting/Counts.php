@@ -16,22 +16,24 @@ final readonly class Counts
     /** @param array<string, list<string>> $byEvent */
     private function __construct(private array $byEvent) {}
 
-    public static function of(Piece $piece, CountingSystem $system = CountingSystem::Numbers, CountStyle $style = CountStyle::WholeBar): self
+    public static function of(Piece $piece, CountWay $way = new CountWay()): self
     {
         $byEvent = [];
         foreach ($piece->measures as $measure) {
-            $grid = $system === CountingSystem::Numbers ? self::grid($measure, $style) : [];
+            $words = BeatWords::of($measure->meter, $way);
+            $grid = BeatGrid::of($measure, $words, $way->style);
             foreach (Hand::cases() as $hand) {
-                $byEvent += $system === CountingSystem::Numbers
-                    ? self::numbers($measure, $hand, $grid)
-                    : self::units($measure, $hand);
+                $byEvent += match (true) {
+                    $way->system->isByBeat(), $way->system === CountingSystem::Lyrics && ! self::isSung($measure, $hand) => self::beats($measure, $hand, $words, $grid, $way->long),
+                    default => self::notes($measure, $hand, $words, $way),
+                };
             }
         }
 
         return new self($byEvent);
     }
 
-    /** @return list<string> */
+    /** @return list<string> one for each count of the event; an empty one where its start is not said */
     public function under(Event $event): array
     {
         return $this->byEvent[$event->id] ?? [];
@@ -42,7 +44,7 @@ final readonly class Counts
     {
         $counts = [];
         foreach ($measure->of($hand) as $event) {
-            array_push($counts, ...$this->under($event));
+            array_push($counts, ...array_filter($this->under($event), static fn (string $count): bool => $count !== ''));
         }
 
         return implode(' ', $counts);
@@ -52,22 +54,25 @@ final readonly class Counts
      * @param  list<Fraction>  $grid
      * @return array<string, list<string>>
      */
-    private static function numbers(Measure $measure, Hand $hand, array $grid): array
+    private static function beats(Measure $measure, Hand $hand, BeatWords $words, array $grid, LongNotes $long): array
     {
         $counts = [];
         $next = 0;
         foreach ($measure->of($hand) as $event) {
-            $starts = $measure->meter->beats($measure->offset->plus($event->onset));
-            $ends = $measure->meter->beats($measure->offset->plus($event->end));
+            $starts = $words->beats($measure->offset->plus($event->onset));
+            $ends = $words->beats($measure->offset->plus($event->end));
             while ($next < count($grid) && $grid[$next]->compare($starts) < 0) {
                 $next++;
             }
             $said = [];
             if ($next >= count($grid) || ! $grid[$next]->equals($starts)) {
-                $said[] = self::bracket($event, CountWords::BETWEEN, true);
+                $said[] = self::bracket($event, BeatWords::BETWEEN, true);
             }
             for (; $next < count($grid) && $grid[$next]->compare($ends) < 0; $next++) {
-                $said[] = self::bracket($event, CountWords::at($grid[$next]), $said === []);
+                $said[] = self::bracket($event, $words->at($grid[$next]), $said === []);
+            }
+            if ($long === LongNotes::AfterStart && $event->isStruck() && $ends->minus($starts)->compare(Fraction::of(1)) > 0) {
+                $said[0] = '';
             }
             $counts[$event->id] = $said;
         }
@@ -84,63 +89,58 @@ final readonly class Counts
         };
     }
 
-    /** @return array<string, list<string>> */
-    private static function units(Measure $measure, Hand $hand): array
+    /** @return array<string, list<string>> one word for each note */
+    private static function notes(Measure $measure, Hand $hand, BeatWords $words, CountWay $way): array
     {
         $counts = [];
         foreach ($measure->of($hand) as $event) {
-            $beats = max(1, $event->duration->inBeatsOf($measure->meter)->ceil());
-            $word = implode('-', range(1, $beats));
-            $counts[$event->id] = [self::bracket($event, $word, true)];
+            $starts = $words->beats($measure->offset->plus($event->onset));
+            $counts[$event->id] = [self::bracket($event, self::word($event, $starts, $words, $way), true)];
         }
 
         return $counts;
     }
 
-    /**
-     * The moments that are said in this bar, in beats from its start, in order.
-     *
-     * @return list<Fraction>
-     */
-    private static function grid(Measure $measure, CountStyle $style): array
+    private static function word(Event $event, Fraction $starts, BeatWords $words, CountWay $way): string
     {
-        $from = $measure->meter->beats($measure->offset);
-        $to = $from->plus($measure->meter->beats($measure->length));
-        $divisions = self::divisions($measure);
-        $everywhere = $style === CountStyle::WholeBar && array_filter($divisions, static fn (int $by): bool => $by % 2 === 0) !== [];
-        $grid = [];
-        for ($beat = $from->floor(); Fraction::of($beat)->compare($to) < 0; $beat++) {
-            $by = max($divisions[$beat] ?? 1, $everywhere && ($divisions[$beat] ?? 1) === 1 ? 2 : 1);
-            for ($part = 0; $part < $by; $part++) {
-                $moment = Fraction::of($beat * $by + $part, $by);
-                if ($moment->compare($from) >= 0 && $moment->compare($to) < 0) {
-                    $grid[] = $moment;
-                }
-            }
+        $beats = $words->beats($event->duration->whole);
+        if ($way->system === CountingSystem::Units) {
+            return implode('-', range(1, max(1, $beats->ceil())));
         }
+        if ($way->system === CountingSystem::Lyrics) {
+            return self::syllable($event) ?? $words->at($starts);
+        }
+        $length = NoteLength::of($event);
+        if ($length === null) {
+            return BeatWords::BETWEEN;
+        }
+        // Notes that share a beat take their words in turn.
+        $turn = $starts->part()->dividedBy($beats)->floor();
 
-        return $grid;
+        return $way->system === CountingSystem::NoteNames
+            ? $way->noteWords->name($length)
+            : $way->words->word($length, $turn) ?? $way->noteWords->name($length);
     }
 
-    /** @return array<int, int> into how many parts each beat is divided, by beat from 0; undivided beats are left out */
-    private static function divisions(Measure $measure): array
+    private static function syllable(Event $event): ?string
     {
-        $divisions = [];
-        foreach ($measure->events() as $event) {
-            foreach ([$event->onset, $event->end] as $moment) {
-                $beats = $measure->meter->beats($measure->offset->plus($moment));
-                $by = match ($beats->denominator) {
-                    1 => 1,
-                    2 => 2,
-                    3, 6 => 3,
-                    default => 4,
-                };
-                if ($by > ($divisions[$beats->floor()] ?? 1)) {
-                    $divisions[$beats->floor()] = $by;
-                }
+        foreach ($event->ink->lyrics as $lyric) {
+            if ($lyric->verse === 1) {
+                return $lyric->printed();
             }
         }
 
-        return $divisions;
+        return null;
+    }
+
+    private static function isSung(Measure $measure, Hand $hand): bool
+    {
+        foreach ($measure->of($hand) as $event) {
+            if (self::syllable($event) !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

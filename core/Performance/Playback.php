@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Performance;
 
+use Nasturtium\Core\Counting\BeatWords;
 use Nasturtium\Core\Counting\CountIn;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
@@ -34,22 +36,22 @@ final readonly class Playback
     ) {}
 
     /** The whole piece, repeats and jumps followed. */
-    public static function whole(Piece $piece): self
+    public static function whole(Piece $piece, CountWay $way = new CountWay()): self
     {
-        return self::measures($piece, PlayOrder::of($piece));
+        return self::measures($piece, PlayOrder::of($piece), $way);
     }
 
     /**
      * @param  int  $first  index of the first measure
      * @param  int  $last  index of the last, played to its end
      */
-    public static function range(Piece $piece, int $first, int $last): self
+    public static function range(Piece $piece, int $first, int $last, CountWay $way = new CountWay()): self
     {
-        return self::measures($piece, range($first, $last));
+        return self::measures($piece, range($first, $last), $way);
     }
 
     /** @param list<int> $indices */
-    private static function measures(Piece $piece, array $indices): self
+    private static function measures(Piece $piece, array $indices, CountWay $way): self
     {
         $first = $piece->measures[$indices[0] ?? 0];
         $meter = $piece->meter();
@@ -68,11 +70,12 @@ final readonly class Playback
             array_push($clicks, ...self::clicks($piece, $measure, $at));
             $at = $at->plus($measure->length);
         }
-        $counted = Fraction::of(1, $first->meter->unit);
-        $part = $first->meter->beats($first->offset)->part();
+        $words = BeatWords::of($first->meter, $way);
+        $counted = Fraction::of($words->size, $first->meter->unit);
+        $part = $words->beats($first->offset)->part();
 
         return new self(
-            CountIn::for($first->meter, $first->pickup ? $first->length : Fraction::zero()),
+            CountIn::for($first->meter, $first->pickup ? $first->length : Fraction::zero(), $way),
             $meter->beats($counted),
             $meter->beats($counted->times($part->isZero() ? Fraction::of(1) : $part)),
             $meter->beats($at),

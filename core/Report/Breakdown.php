@@ -65,8 +65,8 @@ final readonly class Breakdown
             $piece,
             [...$notRead, ...PageChecks::of($piece), ...$right->checks, ...$left->checks],
             PlayOrder::of($piece),
-            CountIn::for($piece->measures[0]->meter, $pickup === null ? Fraction::zero() : $pickup->length),
-            Counts::of($piece, $settings->counting, $settings->style),
+            CountIn::for($piece->measures[0]->meter, $pickup === null ? Fraction::zero() : $pickup->length, $settings->counting),
+            Counts::of($piece, $settings->counting),
             ['R' => $right, 'L' => $left],
             [
                 ...Positions::of($piece, $right, Hand::Right, $piece->plays(Hand::Left) ? $left : null),

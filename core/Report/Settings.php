@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Report;
 
-use Nasturtium\Core\Counting\CountingSystem;
-use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
@@ -21,8 +20,7 @@ final readonly class Settings
     public function __construct(
         public PathKind $path = PathKind::BeatFirst,
         public School $school = School::Landmark,
-        public CountingSystem $counting = CountingSystem::Numbers,
-        public CountStyle $style = CountStyle::WholeBar,
+        public CountWay $counting = new CountWay(),
         ?Landmarks $landmarks = null,
         ?KnownNotes $known = null,
     ) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Meter;
@@ -25,7 +26,7 @@ test('an eighth brings the & to the whole bar, in both hands', function (): void
 });
 
 test('the other style says & only in the beats that divide', function (): void {
-    $report = broken_down("R: @c4 v12 q3 h5\n", new Settings(style: CountStyle::DividedBeats));
+    $report = broken_down("R: @c4 v12 q3 h5\n", new Settings(counting: new CountWay(style: CountStyle::DividedBeats)));
     expect(counted($report, 1))->toBe('1 & 2 3 (4)');
 });
 
@@ -45,8 +46,8 @@ test('6/8 has six counts', function (): void {
 });
 
 test('unit counts give each note its own length', function (): void {
-    expect(counted(broken_down("R: @c4 q1 h.3 | h1 r\n", new Settings(counting: CountingSystem::Units)), 1))->toBe('1 1-2-3')
-        ->and(counted(broken_down("R: @c4 h1~ q1 r\n", new Settings(counting: CountingSystem::Units)), 1))->toBe('1-2 (1) [1]');
+    expect(counted(broken_down("R: @c4 q1 h.3 | h1 r\n", new Settings(counting: new CountWay(CountingSystem::Units))), 1))->toBe('1 1-2-3')
+        ->and(counted(broken_down("R: @c4 h1~ q1 r\n", new Settings(counting: new CountWay(CountingSystem::Units))), 1))->toBe('1-2 (1) [1]');
 });
 
 test('a pickup is counted at the end of the bar it completes', function (): void {

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-use Nasturtium\Core\Counting\CountWords;
+use Nasturtium\Core\Counting\BeatWords;
+use Nasturtium\Core\Counting\CompoundBeats;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Path\Effort;
 use Nasturtium\Core\Path\PathKind;
@@ -24,6 +27,7 @@ use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Pitch;
 
 /*
@@ -173,17 +177,18 @@ test('a page that names no key has do on the lowest key of the hand', function (
     expect(each_event($report, 'solfege'))->toBe(['do', 're']);
 });
 
-test('the words of a count', function (array $beats, string $word): void {
-    expect(CountWords::at(Fraction::of(...$beats)))->toBe($word);
+test('the words of a count', function (string $meter, CountWay $way, array $words): void {
+    foreach ($words as $beats => $word) {
+        [$numerator, $denominator] = [...explode('/', (string) $beats), '1'];
+        expect(BeatWords::of(Meter::parse($meter), $way)->at(Fraction::of((int) $numerator, (int) $denominator)))->toBe($word, (string) $beats);
+    }
 })->with([
-    [[0], '1'],
-    [[3], '4'],
-    [[5, 2], '&'],
-    [[1, 4], 'e'],
-    [[3, 4], 'a'],
-    [[1, 3], 'trip'],
-    [[2, 3], 'let'],
-    [[1, 5], '·'],
+    ['4/4', new CountWay(), ['0' => '1', '3' => '4', '5/2' => '&', '1/4' => 'e', '3/4' => 'a', '1/3' => 'trip', '2/3' => 'let', '1/5' => '·']],
+    ['6/8', new CountWay(), ['0' => '1', '5' => '6', '1/2' => '&']],
+    ['6/8', new CountWay(compound: CompoundBeats::DottedQuarters), ['0' => '1', '1/3' => 'la', '2/3' => 'li', '1' => '2', '1/6' => 'ta', '1/2' => 'ta', '11/6' => 'ta']],
+    ['3/8', new CountWay(compound: CompoundBeats::DottedQuarters), ['0' => '1', '2' => '3']],
+    ['3/4', new CountWay(CountingSystem::DuDe), ['0' => 'du', '1/2' => 'de', '1/4' => 'ta', '3/4' => 'ta', '1' => 'du', '4/3' => 'da', '5/3' => 'di']],
+    ['9/8', new CountWay(CountingSystem::DuDe), ['0' => 'du', '1/3' => 'da', '5/3' => 'di', '1/6' => 'ta']],
 ]);
 
 test('the keys by their names', function (string $text, string $name): void {

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Counting;
+
+/** What is said of a note that is longer than a beat (handbook 5). */
+enum LongNotes: string
+{
+    case AllCounts = 'all';
+    /** Only the counts after it starts: its own sound stands for the first. */
+    case AfterStart = 'after';
+}

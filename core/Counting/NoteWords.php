@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Counting;
+
+/** What note values are called; a studio chooses. */
+enum NoteWords: string
+{
+    case American = 'us';
+    case British = 'uk';
+
+    private const BRITISH = [
+        'whole' => 'semibreve', 'half' => 'minim', 'quarter' => 'crotchet', 'eighth' => 'quaver',
+        '16th' => 'semiquaver', '32nd' => 'demisemiquaver', '64th' => 'hemidemisemiquaver',
+    ];
+
+    private const AMERICAN = ['16th' => 'sixteenth', '32nd' => 'thirty-second', '64th' => 'sixty-fourth'];
+
+    /** @param string $value as Duration::asNote() names it */
+    public function of(string $value): string
+    {
+        return match ($this) {
+            self::American => self::AMERICAN[$value] ?? $value,
+            self::British => self::BRITISH[$value] ?? $value,
+        };
+    }
+
+    /** A length as it is called: `dotted quarter`, `triplet quaver`. */
+    public function name(NoteLength $length): string
+    {
+        return $length->prefix().$this->of($length->value);
+    }
+}
