@@ -10,18 +10,25 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
-use Nasturtium\Core\Score\Pitch;
 
 /**
  * The fingers of a whole hand part at least cost (handbook 4): stay; else shift, dearer the farther and cheaper
- * with time; else stretch. Linear in the length of the part: each event has at most seven grips.
+ * with time; else stretch. In a run that is longer than a hand the thumb goes under, or a finger over. Linear in
+ * the length of the part: each event has at most seven grips.
  */
 final class FingerSearch
 {
     private const SHIFT = 4;
 
-    /** The most notes for which leaving and coming back is called a fight. */
-    private const FIGHT = 4;
+    /** A crossing after finger 3, or 4; the thumb is no friend of black keys. */
+    private const CROSSING = [3 => 3, 4 => 4];
+
+    private const THUMB_ON_BLACK = 2;
+
+    /** What makes the thumb come round to the same key in each octave. */
+    private const THUMB_ON_DO = -1;
+
+    private const BLACK = [1 => true, 3 => true, 6 => true, 8 => true, 10 => true];
 
     /** Thumb keys of the named positions, by hand: C4 and G4; C4, G3, D4 and D3. */
     private const NAMED = ['R' => [28, 32], 'L' => [28, 25, 29, 22]];
@@ -29,53 +36,80 @@ final class FingerSearch
     /** @var list<Event> */
     private array $struck = [];
 
-    /** @var list<Check> */
-    private array $checks = [];
+    /** @var list<list<int|null>> fingers that are set for each struck event, by the page or the teacher */
+    private array $set = [];
 
-    private function __construct(private readonly Piece $piece, private readonly Hand $hand) {}
+    /** @var array<int, true> struck events whose set fingers no hand can do */
+    private array $impossible = [];
 
-    public static function for(Piece $piece, Hand $hand): HandFingers
+    /** @var list<int> */
+    private array $runs = [];
+
+    private function __construct(private readonly Piece $piece, private readonly Hand $hand, private readonly OwnFingers $own) {}
+
+    public static function for(Piece $piece, Hand $hand, ?OwnFingers $own = null): HandFingers
     {
-        return (new self($piece, $hand))->search();
+        return (new self($piece, $hand, $own ?? OwnFingers::none()))->search();
     }
 
     private function search(): HandFingers
     {
         $choices = [];
+        $sources = [];
         foreach ($this->piece->hand($this->hand) as $event) {
             if ($event->isStruck()) {
-                $this->struck[] = $event;
                 $choices[] = $this->grips($event);
             }
+            if (! $event->isRest()) {
+                $sources[$event->id] = $this->source($event);
+            }
         }
+        $this->runs = ScaleRuns::into($this->struck);
         $chosen = $this->cheapest($choices);
-        $this->reportFights($chosen);
-        $thumbs = [];
+        $placed = [];
         $fingers = [];
         foreach ($this->struck as $i => $event) {
-            $thumbs[] = [$event, $chosen[$i]->thumb];
-            $fingers[$event->id] = $this->printedFirst($event, $chosen[$i]);
+            $move = match (true) {
+                $i === 0 => HandMove::Start,
+                $chosen[$i]->thumb === $chosen[$i - 1]->thumb => HandMove::Stay,
+                default => $this->crossing($i, $chosen[$i - 1], $chosen[$i])[0] ?? HandMove::Shift,
+            };
+            $placed[] = new Placed($event, $chosen[$i]->thumb, $move);
+            $fingers[$event->id] = $this->setFirst($i, $chosen[$i]);
         }
 
-        return new HandFingers($fingers + $this->held($fingers), $thumbs, $this->checks);
+        return new HandFingers(
+            $fingers + $this->held($fingers),
+            $sources,
+            $placed,
+            [...$this->impossible($chosen), ...FingerFights::of($this->piece, $this->hand, $placed)],
+        );
+    }
+
+    private function source(Event $event): FingerSource
+    {
+        if (array_filter($this->own->at($this->piece, $event), is_int(...)) !== []) {
+            return FingerSource::Teacher;
+        }
+        $printed = array_filter($event->notes, static fn (Note $note): bool => $note->finger !== null);
+
+        return $printed !== [] ? FingerSource::Page : FingerSource::WorkedOut;
     }
 
     /** @return non-empty-list<Grip> */
     private function grips(Event $event): array
     {
-        $grips = Grip::of($event, $this->hand);
-        if ($grips !== []) {
-            return $grips;
+        $own = $this->own->at($this->piece, $event);
+        $set = array_map(static fn (Note $note, ?int $finger): ?int => $finger ?? $note->finger, $event->notes, $own);
+        $this->struck[] = $event;
+        $this->set[] = $set;
+        $grips = Grip::of($event, $this->hand, $set);
+        if ($grips === []) {
+            $this->impossible[count($this->struck) - 1] = true;
+            $grips = Grip::any($event, $this->hand);
         }
-        $printed = implode(' ', array_filter(array_map(static fn (Note $note): ?int => $note->finger, $event->notes), is_int(...)));
-        $this->checks[] = new Check(
-            'finger_impossible',
-            $this->piece->place($event),
-            $this->hand,
-            ucfirst($this->hand->word())." at {$this->piece->place($event)}: no hand position allows the printed finger {$printed} here. Look at the page again.",
-        );
 
-        return Grip::unprinted($event, $this->hand) ?: throw new \LogicException('a struck event always has a grip');
+        return $grips ?: throw new \LogicException('a struck event always has a grip');
     }
 
     /**
@@ -90,6 +124,8 @@ final class FingerSearch
             $before = $costs;
             $costs = [];
             $time = $i > 0 && $this->hasTime($this->struck[$i - 1], $this->struck[$i]);
+            $each = $time ? 1 : 2;
+            $run = $this->runs[$i] !== 0;
             foreach ($grips as $g => $grip) {
                 if ($i === 0) {
                     $costs[$g] = $grip->cost + (in_array($grip->thumb, self::NAMED[$this->hand->value], true) ? 0 : 1);
@@ -99,9 +135,12 @@ final class FingerSearch
                 $best = PHP_INT_MAX;
                 foreach ($choices[$i - 1] as $p => $previous) {
                     $keys = abs($grip->thumb - $previous->thumb);
-                    $shift = $keys === 0 ? 0 : ($time ? 1 : 2) * (self::SHIFT + $keys);
-                    if ($before[$p] + $shift < $best) {
-                        $best = $before[$p] + $shift;
+                    $move = $keys === 0 ? 0 : $each * (self::SHIFT + $keys);
+                    if ($run && $keys !== 0) {
+                        $move = $this->crossing($i, $previous, $grip)[1] ?? $move;
+                    }
+                    if ($before[$p] + $move < $best) {
+                        $best = $before[$p] + $move;
                         $from[$i][$g] = $p;
                     }
                 }
@@ -116,6 +155,27 @@ final class FingerSearch
         }
 
         return array_reverse($chosen);
+    }
+
+    /** @return array{HandMove, int}|null the crossing by which the hand comes from one grip to the other, and its cost */
+    private function crossing(int $i, Grip $before, Grip $after): ?array
+    {
+        $outwards = $this->runs[$i] * $this->hand->direction();
+        if ($outwards === 0) {
+            return null;
+        }
+        [$move, $finger, $other, $thumb] = $outwards > 0
+            ? [HandMove::ThumbUnder, $before->fingers[0], $after->fingers[0], $this->struck[$i]]
+            : [HandMove::FingerOver, $after->fingers[0], $before->fingers[0], $this->struck[$i - 1]];
+        $cost = self::CROSSING[$finger ?? 0] ?? null;
+        if ($cost === null || $other !== 1) {
+            return null;
+        }
+
+        $key = $thumb->lowest();
+        $isDo = $finger === 4 && $key->step === $this->piece->measures[$thumb->measure]->key->doStep();
+
+        return [$move, $cost + (isset(self::BLACK[$key->midi() % 12]) ? self::THUMB_ON_BLACK : 0) + ($isDo ? self::THUMB_ON_DO : 0)];
     }
 
     /** A rest before the move, or a note of two beats and more, gives time for it. */
@@ -133,60 +193,34 @@ final class FingerSearch
     }
 
     /**
-     * A printed finger fights its surroundings when the hand leaves for a few notes and comes back,
-     * though every one of them lay under it.
-     *
      * @param  list<Grip>  $chosen
+     * @return list<Check>
      */
-    private function reportFights(array $chosen): void
+    private function impossible(array $chosen): array
     {
-        $count = count($chosen);
-        for ($first = 1; $first < $count; $first = $last + 1) {
-            $last = $first;
-            $around = $chosen[$first - 1]->thumb;
-            while ($chosen[$first]->thumb !== $around && $last + 1 < $count && $chosen[$last + 1]->thumb === $chosen[$first]->thumb) {
-                $last++;
-            }
-            if ($chosen[$first]->thumb !== $around && $last + 1 < $count && $last - $first < self::FIGHT && $chosen[$last + 1]->thumb === $around) {
-                $this->reportFight(array_slice($this->struck, $first, $last - $first + 1), $around);
-            }
-        }
-    }
-
-    /** @param list<Event> $events */
-    private function reportFight(array $events, int $around): void
-    {
-        $under = fn (Pitch $pitch): int => ($pitch->diatonic() - $around) * $this->hand->direction() + 1;
-        foreach ($events as $event) {
-            foreach ($event->notes as $note) {
-                if ($under($note->pitch) < 1 || $under($note->pitch) > 5) {
-                    return;
-                }
-            }
-        }
-        foreach ($events as $event) {
+        $checks = [];
+        foreach (array_keys($this->impossible) as $i) {
+            $event = $this->struck[$i] ?? throw new \LogicException('an event that was not struck');
             $place = $this->piece->place($event);
-            foreach ($event->notes as $note) {
-                if ($note->finger !== null && $note->finger !== $under($note->pitch)) {
-                    $this->checks[] = new Check(
-                        'finger_fights',
-                        $place,
-                        $this->hand,
-                        ucfirst($this->hand->word())." at {$place}: the printed finger {$note->finger} on {$note->pitch->name()} takes the hand away and back again; where the hand lies it would be finger {$under($note->pitch)}.",
-                    );
-                }
-            }
+            $set = implode(' ', array_filter($this->set[$i], is_int(...)));
+            $whose = $this->source($event) === FingerSource::Teacher ? 'your' : 'the printed';
+            $better = implode(' ', array_filter($chosen[$i]->fingers, is_int(...)));
+            $checks[] = new Check(
+                'finger_impossible',
+                $place,
+                $this->hand,
+                ucfirst($this->hand->word())." at {$place}: no hand position allows {$whose} finger {$set} here".($better === '' ? '' : "; {$better} would lie there").'. Look at the page again.',
+                [$event->id],
+            );
         }
+
+        return $checks;
     }
 
-    /** @return list<int|null> what is printed stands, even where no hand could do it */
-    private function printedFirst(Event $event, Grip $grip): array
+    /** @return list<int|null> what is set stands, even where no hand could do it */
+    private function setFirst(int $i, Grip $grip): array
     {
-        return array_map(
-            static fn (Note $note, ?int $finger): ?int => $note->finger ?? $finger,
-            $event->notes,
-            $grip->fingers,
-        );
+        return array_map(static fn (?int $set, ?int $finger): ?int => $set ?? $finger, $this->set[$i], $grip->fingers);
     }
 
     /**
@@ -201,7 +235,8 @@ final class FingerSearch
         $byKey = [];
         foreach ($this->piece->hand($this->hand) as $event) {
             if ($event->isHeld()) {
-                $held[$event->id] = array_map(static fn (Note $note): ?int => $note->finger ?? $byKey[$note->pitch->midi()] ?? null, $event->notes);
+                $own = $this->own->at($this->piece, $event);
+                $held[$event->id] = array_map(static fn (Note $note, ?int $finger): ?int => $finger ?? $note->finger ?? $byKey[$note->pitch->midi()] ?? null, $event->notes, $own);
             }
             foreach ($event->notes as $i => $note) {
                 $byKey[$note->pitch->midi()] = $fingers[$event->id][$i] ?? $byKey[$note->pitch->midi()] ?? null;

@@ -23,22 +23,21 @@ final readonly class Grip
     private function __construct(public int $thumb, public array $fingers, public int $cost) {}
 
     /**
-     * Every grip that a struck event allows, printed fingers obeyed.
+     * Every grip that a struck event allows, fingers that are set obeyed.
      *
-     * @return list<self> empty when a printed finger makes it impossible
+     * @param  list<int|null>  $set  for each note, lowest first
+     * @return list<self> empty when a finger that is set makes it impossible
      */
-    public static function of(Event $event, Hand $hand): array
+    public static function of(Event $event, Hand $hand, array $set): array
     {
-        $printed = array_map(static fn (Note $note): ?int => $note->finger, $event->notes);
-
         return array_values(array_filter(
-            self::unprinted($event, $hand),
-            static fn (self $grip): bool => $grip->obeys($printed),
+            self::any($event, $hand),
+            static fn (self $grip): bool => $grip->obeys($set),
         ));
     }
 
-    /** @return list<self> every grip, whatever is printed */
-    public static function unprinted(Event $event, Hand $hand): array
+    /** @return list<self> every grip, whatever is set */
+    public static function any(Event $event, Hand $hand): array
     {
         $direction = $hand->direction();
         // Along the hand: from the thumb outwards, whichever way the pitch runs.
@@ -107,10 +106,10 @@ final readonly class Grip
         return new self($keys[0], $fingers, self::WIDE);
     }
 
-    /** @param list<int|null> $printed */
-    private function obeys(array $printed): bool
+    /** @param list<int|null> $set */
+    private function obeys(array $set): bool
     {
-        foreach ($printed as $i => $finger) {
+        foreach ($set as $i => $finger) {
             if ($finger !== null && $finger !== $this->fingers[$i]) {
                 return false;
             }

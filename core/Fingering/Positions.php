@@ -8,7 +8,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 
-/** Where the hands lie, by name, and when they move (handbook 4). */
+/** Where the hands lie, by name (handbook 4). */
 final readonly class Positions
 {
     private const C4 = 28;
@@ -25,16 +25,16 @@ final readonly class Positions
     public static function of(Piece $piece, HandFingers $fingers, Hand $hand, ?HandFingers $other): array
     {
         $positions = [];
-        $count = count($fingers->thumbs);
-        $other = $other->thumbs ?? [];
+        $count = count($fingers->placed);
+        $other = $other->placed ?? [];
         $otherAt = 0;
         for ($first = 0; $first < $count; $first = $last + 1) {
-            [$event, $thumb] = $fingers->thumbs[$first];
+            [$event, $thumb] = [$fingers->placed[$first]->event, $fingers->placed[$first]->thumb];
             $last = $first;
-            while ($last + 1 < $count && $fingers->thumbs[$last + 1][1] === $thumb) {
+            while ($last + 1 < $count && $fingers->placed[$last + 1]->thumb === $thumb) {
                 $last++;
             }
-            while ($otherAt + 1 < count($other) && $other[$otherAt + 1][0]->measure <= $event->measure) {
+            while ($otherAt + 1 < count($other) && $other[$otherAt + 1]->event->measure <= $event->measure) {
                 $otherAt++;
             }
             $far = $thumb + 4 * $hand->direction();
@@ -43,28 +43,15 @@ final readonly class Positions
             $positions[] = new Position(
                 $hand,
                 $piece->place($event),
-                $piece->place($fingers->thumbs[$last][0]),
+                $piece->place($fingers->placed[$last]->event),
                 $pitch($thumb),
                 $pitch(min($thumb, $far)),
                 $pitch(max($thumb, $far)),
-                self::name($hand, $thumb, $other[$otherAt][1] ?? null, $pitch($thumb)),
+                self::name($hand, $thumb, ($other[$otherAt] ?? null)?->thumb, $pitch($thumb)),
             );
         }
 
         return $positions;
-    }
-
-    /** @return list<Shift> */
-    public static function shifts(Piece $piece, HandFingers $fingers, Hand $hand): array
-    {
-        $shifts = [];
-        foreach ($fingers->thumbs as $i => [$event, $thumb]) {
-            if ($i > 0 && $thumb !== $fingers->thumbs[$i - 1][1]) {
-                $shifts[] = new Shift($hand, $piece->place($event), $thumb - $fingers->thumbs[$i - 1][1]);
-            }
-        }
-
-        return $shifts;
     }
 
     /** @param int|null $other the other hand's thumb when this one takes its position: its last one up to this measure, else its first */

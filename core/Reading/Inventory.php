@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Place;
 
 /** The notes of a page by clef and pitch (handbook 3). */
 final readonly class Inventory
 {
-    /** @return list<InventoryNote> treble before bass, low before high */
-    public static function of(Piece $piece, School $school, Landmarks $landmarks, KnownNotes $known): array
+    /**
+     * @param  int  $octave  that it is played above what is written, as in a duet
+     * @return list<InventoryNote> treble before bass, low before high
+     */
+    public static function of(Piece $piece, School $school, Landmarks $landmarks, KnownNotes $known, ?Phrases $phrases = null, int $octave = 0): array
     {
         $found = [];
         foreach ($piece->measures as $measure) {
@@ -29,10 +33,12 @@ final readonly class Inventory
         usort($found, static fn (array $a, array $b): int => [$b[0]->value, $a[1]->midi()] <=> [$a[0]->value, $b[1]->midi()]);
 
         $onStaff = $piece->notation->hasStaff();
+        $phrases ??= Phrases::usual();
 
-        return array_map(static function (array $entry) use ($school, $landmarks, $known, $onStaff): InventoryNote {
+        return array_map(static function (array $entry) use ($school, $landmarks, $known, $onStaff, $phrases, $octave): InventoryNote {
             [$clef, $pitch, $first, $events, $staff] = $entry;
             $landmark = $landmarks->nearest($pitch, $clef);
+            $played = Pitch::ofDiatonic($pitch->diatonic() + 7 * $octave, $pitch->alter);
 
             return new InventoryNote(
                 $clef,
@@ -43,8 +49,9 @@ final readonly class Inventory
                 $known->status($pitch, $clef),
                 $onStaff ? $staff : '',
                 // Without a staff there is nothing to read: the key is found from the picture of the keyboard.
-                $onStaff ? Route::to($pitch, $clef, $school, $landmarks) : KeyPlace::of($pitch),
-                KeyPlace::of($pitch),
+                $onStaff ? Route::to($pitch, $clef, $school, $landmarks, $phrases) : KeyPlace::of($played),
+                KeyPlace::of($played),
+                $played->midi(),
                 $landmark,
                 $pitch->diatonic() - $landmark->diatonic(),
             );

@@ -14,6 +14,7 @@ final readonly class InventoryNote
     /**
      * @param  int  $times  how often it is written
      * @param  list<string>  $events  the ids of the events that hold it
+     * @param  int  $midi  the number of the key that is played: middle C is 60
      * @param  int  $steps  from the landmark, up positive
      */
     public function __construct(
@@ -22,10 +23,11 @@ final readonly class InventoryNote
         public int $times,
         public Place $first,
         public array $events,
-        public string $status,
+        public NoteStatus $status,
         public string $staff,
         public string $route,
         public string $key,
+        public int $midi,
         public Pitch $landmark,
         public int $steps,
     ) {}

@@ -8,11 +8,11 @@ use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Pitch;
 
-/** The notes a student has met, in any clef or in one. */
+/** How well a student knows which notes, in any clef or in one; a note that is not named is new. */
 final readonly class KnownNotes
 {
-    /** @param array<string, true> $names `C4`, or `bass:C4` for one clef only */
-    private function __construct(private array $names) {}
+    /** @param array<string, NoteStatus> $status by `C4`, or `bass:C4` for one clef only */
+    private function __construct(public array $status) {}
 
     public static function none(): self
     {
@@ -20,6 +20,8 @@ final readonly class KnownNotes
     }
 
     /**
+     * Notes that are secure.
+     *
      * @param  iterable<string>  $names  `C4` or `bass:C4`
      *
      * @throws InvalidScore
@@ -28,16 +30,31 @@ final readonly class KnownNotes
     {
         $known = [];
         foreach ($names as $name) {
-            [$clef, $pitch] = str_contains($name, ':') ? explode(':', $name, 2) : ['', $name];
-            $known[($clef === '' ? '' : "{$clef}:").Pitch::parse($pitch)->name()] = true;
+            $known[$name] = NoteStatus::Secure;
         }
+
+        return self::with($known);
+    }
+
+    /**
+     * @param  array<string, NoteStatus>  $status  by `C4` or `bass:C4`
+     *
+     * @throws InvalidScore
+     */
+    public static function with(array $status): self
+    {
+        $known = [];
+        foreach ($status as $name => $how) {
+            [$clef, $pitch] = str_contains($name, ':') ? explode(':', $name, 2) : ['', $name];
+            $known[($clef === '' ? '' : "{$clef}:").Pitch::parse($pitch)->name()] = $how;
+        }
+        ksort($known);
 
         return new self($known);
     }
 
-    /** `secure` for a note that is known, else `new`. */
-    public function status(Pitch $pitch, Clef $clef): string
+    public function status(Pitch $pitch, Clef $clef): NoteStatus
     {
-        return isset($this->names[$pitch->name()]) || isset($this->names["{$clef->value}:{$pitch->name()}"]) ? 'secure' : 'new';
+        return $this->status["{$clef->value}:{$pitch->name()}"] ?? $this->status[$pitch->name()] ?? NoteStatus::Fresh;
     }
 }

@@ -18,8 +18,15 @@ final readonly class Landmarks
         3 => ['F5' => Clef::Treble, 'G2' => Clef::Bass, 'C6' => Clef::Treble, 'C2' => Clef::Bass],
     ];
 
-    /** @throws InvalidScore for a level other than 1, 2 or 3 */
-    public function __construct(private int $level = 1)
+    /** A teacher may add the middle line of the bass staff. */
+    private const MIDDLE_LINE = 'D3';
+
+    /**
+     * @param  bool  $middleLine  D3 is one too
+     *
+     * @throws InvalidScore for a level other than 1, 2 or 3
+     */
+    public function __construct(private int $level = 1, private bool $middleLine = false)
     {
         if (! isset(self::LEVELS[$level])) {
             throw new InvalidScore("there are landmark levels 1, 2 and 3, not {$level}");
@@ -31,17 +38,26 @@ final readonly class Landmarks
     {
         $best = null;
         $bestRank = [PHP_INT_MAX, 1, PHP_INT_MAX];
-        for ($level = 1; $level <= $this->level; $level++) {
-            foreach (self::LEVELS[$level] as $name => $own) {
-                $landmark = Pitch::parse($name);
-                $foreign = $own === null || $own === $clef ? 0 : 1;
-                $rank = [abs($pitch->diatonic() - $landmark->diatonic()), $foreign, $landmark->diatonic()];
-                if ($best === null || $rank < $bestRank) {
-                    [$best, $bestRank] = [$landmark, $rank];
-                }
+        foreach ($this->all() as $name => $own) {
+            $landmark = Pitch::parse($name);
+            $foreign = $own === null || $own === $clef ? 0 : 1;
+            $rank = [abs($pitch->diatonic() - $landmark->diatonic()), $foreign, $landmark->diatonic()];
+            if ($rank < $bestRank) {
+                [$best, $bestRank] = [$landmark, $rank];
             }
         }
 
         return $best ?? throw new InvalidScore('there is no landmark');
+    }
+
+    /** @return array<string, Clef|null> by name, with the clef that it belongs to */
+    private function all(): array
+    {
+        $all = $this->middleLine ? [self::MIDDLE_LINE => Clef::Bass] : [];
+        for ($level = 1; $level <= $this->level; $level++) {
+            $all += self::LEVELS[$level];
+        }
+
+        return $all;
     }
 }

@@ -12,21 +12,15 @@ final readonly class Route
 {
     private const LANDMARK_NAMES = [
         'C4' => 'middle C', 'G4' => 'treble G', 'F3' => 'bass F', 'C5' => 'treble C', 'C3' => 'bass C',
-        'F5' => 'high F', 'G2' => 'low G', 'C6' => 'high C', 'C2' => 'low C',
+        'F5' => 'high F', 'G2' => 'low G', 'C6' => 'high C', 'C2' => 'low C', 'D3' => 'bass D',
     ];
 
-    /** Sentences for the lines and the spaces of each clef, bottom to top. */
-    private const SENTENCES = [
-        'treble' => ['line' => 'Every Goat Brings Dried Figs', 'space' => 'Foxes Arrive Carrying Eggs'],
-        'bass' => ['line' => 'Green Beetles Dance For Apples', 'space' => 'Ants Climb Every Gate'],
-    ];
-
-    public static function to(Pitch $pitch, Clef $clef, School $school, Landmarks $landmarks): string
+    public static function to(Pitch $pitch, Clef $clef, School $school, Landmarks $landmarks, ?Phrases $phrases = null): string
     {
         $words = match ($school) {
             School::Landmark => self::fromLandmark($pitch, $landmarks->nearest($pitch, $clef)),
             School::Alphabet => self::alphabet($pitch, $clef),
-            School::Phrase => self::phrase($pitch, $clef),
+            School::Phrase => self::phrase($pitch, $clef, $phrases ?? Phrases::usual()),
         };
 
         return $pitch->alter === 0 ? $words : "{$words}, then ".($pitch->alter > 0 ? 'sharp' : 'flat');
@@ -55,7 +49,7 @@ final readonly class Route
         return "{$start}; count ".($steps > 0 ? 'up' : 'down').' line, space: '.self::letters($base, $pitch);
     }
 
-    private static function phrase(Pitch $pitch, Clef $clef): string
+    private static function phrase(Pitch $pitch, Clef $clef, Phrases $phrases): string
     {
         $place = $pitch->diatonic() - $clef->bottomLine();
         if ($place < 0 || $place > 8) {
@@ -64,10 +58,8 @@ final readonly class Route
             return "{$edge->letter()} is the ".($place < 0 ? 'bottom' : 'top').' line; go on '.($place < 0 ? 'down' : 'up').': '.self::letters($edge, $pitch);
         }
         $kind = $place % 2 === 0 ? 'line' : 'space';
-        $words = explode(' ', self::SENTENCES[$clef->value][$kind]);
-        $said = array_slice($words, 0, intdiv($place, 2) + 1);
 
-        return "{$kind} ".(intdiv($place, 2) + 1).': '.implode(' ', $said);
+        return "{$kind} ".(intdiv($place, 2) + 1).': '.$phrases->upTo($clef, $place);
     }
 
     /** The letters said on the way, the starting note's first. */

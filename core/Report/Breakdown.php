@@ -9,9 +9,9 @@ use Nasturtium\Core\Counting\Counts;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Fingering\FingerSearch;
 use Nasturtium\Core\Fingering\HandFingers;
+use Nasturtium\Core\Fingering\HandWork;
 use Nasturtium\Core\Fingering\Position;
 use Nasturtium\Core\Fingering\Positions;
-use Nasturtium\Core\Fingering\Shift;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\Chunk;
@@ -19,11 +19,14 @@ use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\LineLetters;
 use Nasturtium\Core\Reading\Inventory;
 use Nasturtium\Core\Reading\InventoryNote;
+use Nasturtium\Core\Reading\Trap;
+use Nasturtium\Core\Reading\Traps;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\PageChecks;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Transposition;
 
 /** Everything the core can say of a page. */
 final readonly class Breakdown
@@ -33,22 +36,25 @@ final readonly class Breakdown
      * @param  list<int>  $playOrder  indices of measures
      * @param  array<string, HandFingers>  $fingers  by hand
      * @param  list<Position>  $positions
-     * @param  list<Shift>  $shifts
+     * @param  array{R: HandWork, L: HandWork}  $work  by hand
      * @param  list<InventoryNote>  $notes
+     * @param  list<Trap>  $traps
      * @param  list<string>  $letters  of the lines
      * @param  list<Chunk>  $chunks
      * @param  list<Stage>  $stages
      */
     private function __construct(
         public Piece $piece,
+        public Settings $settings,
         public array $checks,
         public array $playOrder,
         public CountIn $countIn,
         public Counts $counts,
         public array $fingers,
         public array $positions,
-        public array $shifts,
+        public array $work,
         public array $notes,
+        public array $traps,
         public array $letters,
         public array $chunks,
         public array $stages,
@@ -57,23 +63,28 @@ final readonly class Breakdown
     /** @param list<Check> $notRead what the reader of the file left out */
     public static function of(Piece $piece, Settings $settings, array $notRead = []): self
     {
-        $right = FingerSearch::for($piece, Hand::Right);
-        $left = FingerSearch::for($piece, Hand::Left);
+        // In a duet the student may play an octave from where it is written: the same fingers on other keys.
+        $played = $settings->octave === 0 ? $piece : Transposition::byOctaves($piece, $settings->octave);
+        $right = FingerSearch::for($played, Hand::Right, $settings->fingers);
+        $left = FingerSearch::for($played, Hand::Left, $settings->fingers);
         $pickup = $piece->pickup();
+        $notes = Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known, $settings->phrases, $settings->octave);
 
         return new self(
             $piece,
+            $settings,
             [...$notRead, ...PageChecks::of($piece), ...$right->checks, ...$left->checks],
             PlayOrder::of($piece),
             CountIn::for($piece->measures[0]->meter, $pickup === null ? Fraction::zero() : $pickup->length, $settings->counting),
             Counts::of($piece, $settings->counting),
             ['R' => $right, 'L' => $left],
             [
-                ...Positions::of($piece, $right, Hand::Right, $piece->plays(Hand::Left) ? $left : null),
-                ...Positions::of($piece, $left, Hand::Left, $piece->plays(Hand::Right) ? $right : null),
+                ...Positions::of($played, $right, Hand::Right, $piece->plays(Hand::Left) ? $left : null),
+                ...Positions::of($played, $left, Hand::Left, $piece->plays(Hand::Right) ? $right : null),
             ],
-            [...Positions::shifts($piece, $right, Hand::Right), ...Positions::shifts($piece, $left, Hand::Left)],
-            Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known),
+            ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)],
+            $notes,
+            Traps::of($piece),
             LineLetters::of($piece),
             (new Chunks($piece))->all(),
             Stages::of($piece, $settings->path),

@@ -5,13 +5,24 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Fingering\Crossing;
+use Nasturtium\Core\Fingering\HandWork;
+use Nasturtium\Core\Fingering\Leap;
+use Nasturtium\Core\Fingering\Shift;
+use Nasturtium\Core\Fingering\Span;
+use Nasturtium\Core\Fingering\WeakRun;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\HandsTogether;
+use Nasturtium\Core\Reading\Drill;
+use Nasturtium\Core\Reading\Drills;
 use Nasturtium\Core\Reading\Move;
+use Nasturtium\Core\Reading\Ring;
+use Nasturtium\Core\Reading\Rings;
 use Nasturtium\Core\Reading\Solfege;
 use Nasturtium\Core\Reading\StaffPlace;
+use Nasturtium\Core\Reading\Trap;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
@@ -21,7 +32,7 @@ use Nasturtium\Core\Score\Place;
 /** The breakdown as the document of handbook 15; every field is described in docs/breakdown.md. */
 final readonly class ReportDocument
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     private function __construct(private Breakdown $breakdown) {}
 
@@ -46,8 +57,28 @@ final readonly class ReportDocument
             'events' => [...$document->events(Hand::Right), ...$document->events(Hand::Left)],
             'counting' => $document->counting(),
             'positions' => $document->positions(),
-            'shifts' => $document->shifts(),
+            'shifts' => $document->work(static fn (HandWork $work): array => $work->shifts(), self::shift(...)),
+            'crossings' => $document->work(static fn (HandWork $work): array => $work->crossings(), static fn (Crossing $one): array => [
+                'hand' => $one->hand->value, 'at' => (string) $one->at, 'kind' => $one->move->value, 'finger' => $one->finger,
+            ]),
+            'leaps' => $document->work(static fn (HandWork $work): array => $work->leaps(), static fn (Leap $one): array => [
+                'hand' => $one->hand->value, 'at' => (string) $one->at, 'from' => $one->from->name(), 'to' => $one->to->name(), 'move' => Move::of($one->steps),
+            ]),
+            'spans' => $document->work(static fn (HandWork $work): array => $work->spans($breakdown->settings->handSpan), static fn (Span $one): array => [
+                'hand' => $one->hand->value, 'at' => (string) $one->at, 'keys' => $one->keys, 'fits' => $one->fits,
+            ]),
+            'weak_runs' => $document->work(static fn (HandWork $work): array => $work->weakRuns(), static fn (WeakRun $one): array => [
+                'hand' => $one->hand->value, 'from' => (string) $one->from, 'to' => (string) $one->to, 'events' => $one->events,
+            ]),
+            'finger_lines' => $document->fingerLines(),
             'notes' => $document->notes(),
+            'traps' => array_map(static fn (Trap $trap): array => [
+                'code' => $trap->code, 'place' => (string) $trap->place, 'hand' => $trap->hand?->value, 'text' => $trap->text, 'events' => $trap->events,
+            ], $breakdown->traps),
+            'drill' => array_map(static fn (Drill $drill): array => [
+                'clef' => $drill->clef->value, 'pitch' => $drill->pitch->name(), 'status' => $drill->status->value, 'why' => $drill->why,
+            ], Drills::before($breakdown->notes)),
+            'rings' => array_map(static fn (Ring $ring): array => ['what' => $ring->what, 'times' => $ring->times, 'events' => $ring->events], Rings::of($breakdown->notes)),
             'equal' => [
                 'bars' => EqualBars::both($breakdown->piece),
                 'right' => EqualBars::of($breakdown->piece, Hand::Right),
@@ -147,16 +178,9 @@ final readonly class ReportDocument
 
     private function fingerFrom(Event $event): ?string
     {
-        if ($event->isRest()) {
-            return null;
-        }
-        foreach ($event->notes as $note) {
-            if ($note->finger !== null) {
-                return 'page';
-            }
-        }
+        $fingers = $this->breakdown->fingers[$event->hand->value];
 
-        return isset($this->breakdown->fingers[$event->hand->value]->fingers[$event->id]) ? 'worked out' : null;
+        return isset($fingers->fingers[$event->id]) ? ($fingers->sources[$event->id] ?? null)?->value : null;
     }
 
     /** @return list<array{measure: int, hand: string, text: string}> */
@@ -193,12 +217,45 @@ final readonly class ReportDocument
         return $rows;
     }
 
-    /** @return list<array{hand: string, at: string, keys: int}> */
-    private function shifts(): array
+    /**
+     * Of both hands, the right one first.
+     *
+     * @template T
+     *
+     * @param  \Closure(HandWork): list<T>  $of
+     * @param  \Closure(T): array<string, mixed>  $row
+     * @return list<array<string, mixed>>
+     */
+    private function work(\Closure $of, \Closure $row): array
+    {
+        return array_map($row, [...$of($this->breakdown->work['R']), ...$of($this->breakdown->work['L'])]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function shift(Shift $shift): array
+    {
+        return [
+            'hand' => $shift->hand->value,
+            'at' => (string) $shift->at,
+            'keys' => $shift->keys,
+            'from' => $shift->from->name(),
+            'to' => $shift->to->name(),
+            'beats' => (string) $shift->time,
+            'rest' => (string) $shift->rest,
+        ];
+    }
+
+    /** @return list<array{measure: int, hand: string, text: string}> */
+    private function fingerLines(): array
     {
         $rows = [];
-        foreach ($this->breakdown->shifts as $shift) {
-            $rows[] = ['hand' => $shift->hand->value, 'at' => (string) $shift->at, 'keys' => $shift->keys];
+        foreach ($this->breakdown->piece->measures as $measure) {
+            foreach (Hand::cases() as $hand) {
+                $text = $this->breakdown->work[$hand->value]->line($measure);
+                if ($text !== '') {
+                    $rows[] = ['measure' => $measure->number, 'hand' => $hand->value, 'text' => $text];
+                }
+            }
         }
 
         return $rows;
@@ -214,12 +271,13 @@ final readonly class ReportDocument
                 'pitch' => $note->pitch->name(),
                 'times' => $note->times,
                 'first' => (string) $note->first,
-                'status' => $note->status,
+                'status' => $note->status->value,
                 'route' => $note->route,
                 'landmark' => $note->landmark->name(),
                 'steps' => $note->steps,
                 'staff' => $note->staff,
                 'key' => $note->key,
+                'midi' => $note->midi,
                 'events' => $note->events,
             ];
         }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
+use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Reading\School;
 
 /** Whose page it is: how this student reads, counts and learns. */
@@ -17,14 +19,29 @@ final readonly class Settings
 
     public Landmarks $landmarks;
 
+    public Phrases $phrases;
+
+    /** The teacher's, for this piece. */
+    public OwnFingers $fingers;
+
+    /**
+     * @param  int  $handSpan  white keys from thumb to little finger, both counted: 8 is an octave
+     * @param  int  $octave  that the student plays above what is written, as in a duet
+     */
     public function __construct(
         public PathKind $path = PathKind::BeatFirst,
         public School $school = School::Landmark,
         public CountWay $counting = new CountWay(),
         ?Landmarks $landmarks = null,
         ?KnownNotes $known = null,
+        ?Phrases $phrases = null,
+        ?OwnFingers $fingers = null,
+        public int $handSpan = 6,
+        public int $octave = 0,
     ) {
         $this->landmarks = $landmarks ?? new Landmarks();
         $this->known = $known ?? KnownNotes::none();
+        $this->phrases = $phrases ?? Phrases::usual();
+        $this->fingers = $fingers ?? OwnFingers::none();
     }
 }

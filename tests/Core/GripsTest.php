@@ -35,7 +35,7 @@ function grips(Event $event, Hand $hand): array
 {
     return array_map(
         static fn (Grip $grip): string => Pitch::ofDiatonic($grip->thumb)->name().': '.implode(' ', $grip->fingers).($grip->cost > 0 ? " ({$grip->cost})" : ''),
-        Grip::of($event, $hand),
+        Grip::of($event, $hand, array_map(static fn (Note $note): ?int => $note->finger, $event->notes)),
     );
 }
 
@@ -132,7 +132,7 @@ test('fingers of the left hand, worked out', function (string $tune, array $fing
 ]);
 
 test('a long part takes one pass: its positions are as many as its moves', function (): void {
-    $tune = "R: @c4 q1 2 3 4\nR: @g4 q1 2 3 4\n";
+    $tune = "R: @c4 q1 3 2 4\nR: @g4 q1 3 2 4\n";
     $report = broken_down(str_repeat($tune, 20));
     expect($report['shifts'])->toHaveCount(39)
         ->and(array_column($report['positions'], 'name'))->toBe(array_merge(...array_fill(0, 20, ['C position', 'G position'])))

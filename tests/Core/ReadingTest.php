@@ -6,6 +6,8 @@ use Nasturtium\Core\Reading\KeyPlace;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Move;
+use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Reading\Route;
 use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Reading\StaffPlace;
@@ -90,4 +92,96 @@ test('solfège is movable, la-based in minor, with syllables for accidentals', f
     expect(each_event(broken_down("key: G\nR: @g4 q1 3 5 c+\n"), 'solfege'))->toBe(['do', 'mi', 'sol', 'fi'])
         ->and(each_event(broken_down("key: A minor\nR: @a3 q1 3 e g+\n"), 'solfege'))->toBe(['la', 'do', 'mi', 'si'])
         ->and(each_event(broken_down("key: F\nR: @f4 q1 4 e- c\n"), 'solfege'))->toBe(['do', 'fa', 'te', 'sol']);
+});
+
+test('a teacher may add the middle line of the bass staff', function (string $pitch, string $landmark): void {
+    expect((new Landmarks(1, middleLine: true))->nearest(Pitch::parse($pitch), Clef::Bass)->name())->toBe($landmark);
+})->with([['D3', 'D3'], ['C3', 'D3'], ['E3', 'D3'], ['F3', 'F3'], ['B3', 'C4']]);
+
+test('its way is said from it', function (): void {
+    expect(Route::to(Pitch::parse('B2'), Clef::Bass, School::Landmark, new Landmarks(1, middleLine: true)))->toBe('from bass D down: D C B');
+});
+
+test('the teacher\'s own sentence is said', function (): void {
+    $phrases = Phrases::of(['treble line' => 'Ella Gave Bruno Dark Fudge', 'bass space' => '']);
+    expect(Route::to(Pitch::parse('D5'), Clef::Treble, School::Phrase, new Landmarks(), $phrases))->toBe('line 4: Ella Gave Bruno Dark')
+        ->and(Route::to(Pitch::parse('E3'), Clef::Bass, School::Phrase, new Landmarks(), $phrases))->toBe('space 3: Ants Climb Every');
+});
+
+test('a sentence has a word for each place, with its letter', function (array $sentences, string $says): void {
+    expect(fn () => Phrases::of($sentences))->toThrow(InvalidScore::class, $says);
+})->with([
+    'a letter wrong' => [['treble line' => 'Every Big Goat Digs Figs'], "the treble lines: 'Big' should begin with G"],
+    'a word short' => [['treble space' => 'Foxes Arrive Early'], 'needs 4 words, one each for F, A, C, E, and has 3'],
+    'a word too many' => [['bass space' => 'Ants Climb Every Gate Twice'], 'needs 4 words'],
+    'too long' => [['bass line' => str_repeat('G', 90)], 'longer than 80 letters'],
+]);
+
+test('every sentence that is offered is one', function (): void {
+    foreach (Phrases::CHOICES as $place => $sentences) {
+        expect(count($sentences))->toBeGreaterThanOrEqual(3);
+        foreach ($sentences as $sentence) {
+            expect(Phrases::of([$place => $sentence])->all()[$place])->toBe($sentence);
+        }
+    }
+});
+
+test('a note known in one clef is not known in the other, unless it is known in any', function (): void {
+    $known = KnownNotes::with(['bass:C4' => NoteStatus::Shaky, 'C4' => NoteStatus::Secure]);
+    expect($known->status(Pitch::parse('C4'), Clef::Bass))->toBe(NoteStatus::Shaky)
+        ->and($known->status(Pitch::parse('C4'), Clef::Treble))->toBe(NoteStatus::Secure)
+        ->and($known->status(Pitch::parse('D4'), Clef::Treble))->toBe(NoteStatus::Fresh);
+});
+
+/** @return list<string> `code place` */
+function traps_of(string $music): array
+{
+    return array_map(static fn (array $trap): string => "{$trap['code']} {$trap['place']}", broken_down($music)['traps']);
+}
+
+test('reading traps are warned of at their place', function (string $music, array $traps): void {
+    expect(traps_of($music))->toBe($traps);
+})->with([
+    'none' => ["R: @c5 q1 2 3 4\nL: @5=c3 w5\n", []],
+    'both hands in the treble clef' => ["clefs: treble treble\nR: @e4 w1\nL: @e4 w1\n", ['one_clef 1.1']],
+    'one hand alone reads one clef' => ["clefs: treble treble\nR: @e4 w1\n", []],
+    'a clef that changes at a bar' => ["R: @c5 w1 | [bass] c,\nL: @5=c3 w5 | 5\n", ['clef_change 2.1']],
+    'and inside a bar' => ["R: @c5 h1 [bass] c,\nL: @5=c3 w5\n", ['clef_change 1.3']],
+    'a hand on the other staff' => ["R: @e4 q1 3 [cross] a, g | [back] w1\nL: @5=c3 w5 | 5\n", ['crossed 1.3']],
+    'one key in two clefs' => ["R: @c4 q1 d e f\nL: @c4 h1 3\n", ['ledger_zone 1.1']],
+    'D4 below one staff and above the other' => ["R: @d4 q1 e f g\nL: @d4 h1 3\n", ['ledger_zone 1.1']],
+    'the left hand down the staff' => ["R: /\nL: @5=c3 q1 2 3 5\n", ['left_down 1.1']],
+    'two steps down are no run' => ["R: /\nL: @5=c3 q1 2 5 5\n", []],
+    'down over the bar line, with a rest inside' => ["R: / | /\nL: @5=c3 hr q1 2 | r 3 4 5\n", ['left_down 1.3']],
+    'the right hand may go down' => ["R: @c5 q5 4 3 2\nL: @5=c3 w5\n", []],
+]);
+
+test('a trap names what it speaks of', function (): void {
+    $trap = broken_down("R: /\nL: @5=c3 q1 2 3 5\n")['traps'][0];
+    expect($trap)->toBe(['code' => 'left_down', 'place' => '1.1', 'hand' => 'L', 'text' => 'Bar 1: the left hand runs down, G F E: the alphabet backwards, towards the left.', 'events' => ['L1-1', 'L1-2', 'L1-3']]);
+});
+
+test('a page without a staff has nothing to read wrong', function (): void {
+    expect(traps_of("notation: fingers\nclefs: treble treble\nR: @c4 w1\nL: @c4 w1\n"))->toBe([]);
+});
+
+test('what to drill first is what is new, then what is shaky, the most frequent first', function (): void {
+    $known = KnownNotes::with(['C4' => NoteStatus::Secure, 'D4' => NoteStatus::Shaky, 'E4' => NoteStatus::Shaky]);
+    $drill = broken_down("R: @c4 q1 2 4 5 | 5 5 2 3\n", new Settings(known: $known))['drill'];
+    expect($drill)->toBe([
+        ['clef' => 'treble', 'pitch' => 'G4', 'status' => 'new', 'why' => 'new, 3 times on this page'],
+        ['clef' => 'treble', 'pitch' => 'F4', 'status' => 'new', 'why' => 'new, once on this page'],
+        ['clef' => 'treble', 'pitch' => 'D4', 'status' => 'shaky', 'why' => 'shaky, 2 times on this page'],
+        ['clef' => 'treble', 'pitch' => 'E4', 'status' => 'shaky', 'why' => 'shaky, once on this page'],
+    ]);
+});
+
+test('letters to ring stand on the page three times and more, in any octave, the unknown ones first', function (): void {
+    $known = KnownNotes::of(['C4', 'C5', 'D4']);
+    $rings = broken_down("R: @c4 q1 2 3 3 | c' c, 2 3 | 2 2 1 f+\n", new Settings(known: $known))['rings'];
+    expect(array_map(static fn (array $ring): array => [$ring['what'], $ring['times'], count($ring['events'])], $rings))->toBe([['E', 3, 3], ['C', 4, 4], ['D', 4, 4]]);
+});
+
+test('notes of a page carry the number of their key', function (): void {
+    expect(array_column(broken_down("R: @c4 q1 f+ h5\n")['notes'], 'midi'))->toBe([60, 66, 67]);
 });

@@ -276,7 +276,7 @@ describe('a left hand that moves', function (): void {
     });
 
     test('it moves three keys down in the rest before bar 3', function (): void {
-        expect($this->report['shifts'])->toBe([['hand' => 'L', 'at' => '3.1', 'keys' => -3]])
+        expect($this->report['shifts'])->toBe([['hand' => 'L', 'at' => '3.1', 'keys' => -3, 'from' => 'G3', 'to' => 'D3', 'beats' => '4', 'rest' => '2']])
             ->and(array_map(fn (array $position): string => "{$position['hand']} {$position['from']}–{$position['to']} {$position['name']}", $this->report['positions']))->toBe([
                 'R 1.1–4.1 C position',
                 'L 1.1–2.1 C position',

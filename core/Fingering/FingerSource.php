@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Fingering;
+
+/** Where a finger comes from. */
+enum FingerSource: string
+{
+    case Page = 'page';
+    case Teacher = 'teacher';
+    case WorkedOut = 'worked out';
+}

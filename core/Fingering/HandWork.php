@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Fingering;
+
+use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Pitch;
+
+/** What a hand has to do through a piece: where it moves, crosses, leaps and stretches, and where it is weak (handbook 4). */
+final readonly class HandWork
+{
+    /** A sixth: beyond it the arm moves. */
+    private const LEAP = 5;
+
+    /** Notes on fingers 4 and 5 that make a run. */
+    private const WEAK = 3;
+
+    public function __construct(private Piece $piece, private Hand $hand, private HandFingers $fingers) {}
+
+    /** @return list<Shift> */
+    public function shifts(): array
+    {
+        $shifts = [];
+        foreach ($this->fingers->placed as $i => $placed) {
+            if ($placed->move === HandMove::Shift) {
+                $before = $this->fingers->placed[$i - 1];
+                [$time, $rest] = $this->between($before->event, $placed->event);
+                $shifts[] = new Shift(
+                    $this->hand,
+                    $this->piece->place($placed->event),
+                    $placed->thumb - $before->thumb,
+                    $this->pitch($before->thumb, $before->event),
+                    $this->pitch($placed->thumb, $placed->event),
+                    $time,
+                    $rest,
+                );
+            }
+        }
+
+        return $shifts;
+    }
+
+    /** @return list<Crossing> */
+    public function crossings(): array
+    {
+        $crossings = [];
+        foreach ($this->fingers->placed as $i => $placed) {
+            if ($placed->move->isCrossing()) {
+                $over = $placed->move === HandMove::FingerOver ? $placed->event : $this->fingers->placed[$i - 1]->event;
+                $crossings[] = new Crossing($this->hand, $this->piece->place($placed->event), $placed->move, $this->fingers->fingers[$over->id][0] ?? 0);
+            }
+        }
+
+        return $crossings;
+    }
+
+    /** @return list<Leap> by the lowest note of a chord */
+    public function leaps(): array
+    {
+        $leaps = [];
+        $last = null;
+        foreach ($this->fingers->placed as $placed) {
+            $now = $placed->event->lowest();
+            $steps = $last === null ? 0 : $now->diatonic() - $last->diatonic();
+            if ($last !== null && abs($steps) >= self::LEAP) {
+                $leaps[] = new Leap($this->hand, $this->piece->place($placed->event), $last, $now, $steps);
+            }
+            $last = $now;
+        }
+
+        return $leaps;
+    }
+
+    /**
+     * @param  int  $reach  white keys that the student's hand spans
+     * @return list<Span> of every chord that is wider than the five fingers lie, or than the student's hand
+     */
+    public function spans(int $reach): array
+    {
+        $spans = [];
+        foreach ($this->fingers->placed as $placed) {
+            $notes = $placed->event->notes;
+            $keys = $notes[count($notes) - 1]->pitch->diatonic() - $notes[0]->pitch->diatonic() + 1;
+            if (count($notes) > 1 && $keys > min(5, $reach)) {
+                $spans[] = new Span($this->hand, $this->piece->place($placed->event), $keys, $keys <= $reach);
+            }
+        }
+
+        return $spans;
+    }
+
+    /** @return list<WeakRun> */
+    public function weakRuns(): array
+    {
+        $runs = [];
+        $run = [];
+        foreach ([...$this->fingers->placed, null] as $placed) {
+            $weak = $placed !== null && array_diff($this->fingers->fingers[$placed->event->id] ?? [null], [4, 5]) === [];
+            if ($placed !== null && $weak) {
+                $run[] = $placed->event;
+
+                continue;
+            }
+            $keys = array_unique(array_map(static fn (Event $event): int => $event->lowest()->midi(), $run));
+            // One key struck again and again asks nothing of two fingers.
+            if (count($run) >= self::WEAK && count($keys) > 1) {
+                $ids = array_map(static fn (Event $event): string => $event->id, $run);
+                $runs[] = new WeakRun($this->hand, $this->piece->place($run[0]), $this->piece->place($run[count($run) - 1]), $ids);
+            }
+            $run = [];
+        }
+
+        return $runs;
+    }
+
+    /** The fingers of a bar for playing in the air: `1 3 2 4`; a chord's joined with +, a rest left out. */
+    public function line(Measure $measure): string
+    {
+        $said = [];
+        foreach ($measure->of($this->hand) as $event) {
+            if ($event->isStruck()) {
+                $said[] = implode('+', array_map(static fn (?int $finger): string => (string) ($finger ?? '?'), $this->fingers->fingers[$event->id] ?? []));
+            }
+        }
+
+        return implode(' ', $said);
+    }
+
+    /** @return array{Fraction, Fraction} beats from strike to strike, and those of them that are silent */
+    private function between(Event $before, Event $after): array
+    {
+        $meter = $this->piece->measures[$before->measure]->meter;
+        $whole = $after->onset->minus($before->onset);
+        for ($i = $before->measure; $i < $after->measure; $i++) {
+            $whole = $whole->plus($this->piece->measures[$i]->length);
+        }
+
+        return [$meter->beats($whole), $meter->beats($this->silent($before, $after))];
+    }
+
+    private function silent(Event $before, Event $after): Fraction
+    {
+        $silent = Fraction::zero();
+        for ($i = $before->measure; $i <= $after->measure; $i++) {
+            foreach ($this->piece->measures[$i]->of($this->hand) as $event) {
+                $isAfter = $i > $before->measure || $event->onset->compare($before->onset) > 0;
+                $isBefore = $i < $after->measure || $event->onset->compare($after->onset) < 0;
+                if ($event->isRest() && $isAfter && $isBefore) {
+                    $silent = $silent->plus($event->duration->whole);
+                }
+            }
+        }
+
+        return $silent;
+    }
+
+    /** @param int $diatonic letter count from C0, as the key signature has it at an event */
+    private function pitch(int $diatonic, Event $event): Pitch
+    {
+        return Pitch::ofDiatonic($diatonic, $this->piece->measures[$event->measure]->key->alters(($diatonic % 7 + 7) % 7));
+    }
+}
