@@ -11,7 +11,16 @@ enum PathKind: string
     case NotesFirst = 'notes';
     case SoundFirst = 'sound';
 
-    /** @return list<StageKind> in order; those that do not apply to a page drop out later */
+    public function words(): string
+    {
+        return match ($this) {
+            self::BeatFirst => 'Beat first',
+            self::NotesFirst => 'Notes first',
+            self::SoundFirst => 'Sound first',
+        };
+    }
+
+    /** @return non-empty-list<StageKind> in order; those that do not apply to a page drop out later */
     public function stages(): array
     {
         return match ($this) {

@@ -35,6 +35,8 @@ enum StageKind: string
     case LetterNames = 'letter names';
     case Words = 'words';
     case Echo = 'echo at the piano';
+    /** One that a teacher has made; what it is stands on its path. */
+    case Own = 'own';
 
     private const THREE = 'three in a row with no slip, at this tempo';
 
@@ -72,6 +74,7 @@ enum StageKind: string
             self::SingSolfege => ['Sing it with do, re, mi.', self::THROUGH, null, Effort::Once, ChunkKind::Line],
             self::LetterNames => ['Say the letter of every note in time.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::Words => ['Say the words in rhythm.', self::TAPPED, Petal::Counts, Effort::Once, ChunkKind::Whole],
+            self::Own => ['', '', null, Effort::Once, ChunkKind::Line],
             self::Echo => ['Hear a phrase, then play it back.', 'each phrase right at the second try', null, Effort::Once, ChunkKind::Line],
         };
     }

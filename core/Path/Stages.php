@@ -34,47 +34,48 @@ final class Stages
     }
 
     /** @return list<Stage> */
-    public static function of(Piece $piece, PathKind $path): array
+    public static function of(Piece $piece, Path $path): array
     {
         return (new self($piece))->on($path);
     }
 
     /** @return list<Stage> */
-    private function on(PathKind $path): array
+    private function on(Path $path): array
     {
-        $kinds = array_values(array_filter($path->stages(), $this->applies(...)));
+        $steps = array_values(array_filter($path->steps, $this->applies(...)));
         $stages = [];
-        foreach ($kinds as $i => $kind) {
-            $chunks = $this->chunks($kind);
-            $tempo = $this->tempo($kind);
-            $repetitions = $this->repetitions($kind);
+        foreach ($steps as $i => $step) {
+            $chunks = $this->chunks($step);
+            $tempo = $this->tempo($step);
+            $repetitions = $this->repetitions($step);
             $stages[] = new Stage(
-                $kind,
-                $kind->hand(),
+                $step,
                 $chunks,
                 $repetitions,
                 $tempo,
-                $this->halfMinutes($kind, $chunks, $repetitions, $tempo),
-                self::waitsFor($kinds, $i),
+                $this->halfMinutes($step, $chunks, $repetitions, $tempo),
+                self::waitsFor($steps, $i),
+                StageContent::of($this->piece, $step, $chunks),
             );
         }
 
         return $stages;
     }
 
-    private function applies(StageKind $kind): bool
+    private function applies(PathStep $step): bool
     {
-        $hand = $kind->hand();
+        $hand = $step->hand;
         if ($hand !== null) {
             return $this->piece->plays($hand);
         }
 
-        return match ($kind) {
+        return match ($step->kind) {
             StageKind::HandsTogether => $this->everTogether,
             StageKind::HandOver => ! $this->everTogether && $this->chunks['']->of(ChunkKind::HandOver) !== [],
             StageKind::JoinLines => count($this->piece->lines()) > 1,
             StageKind::Articulation => $this->hasLoudness() || $this->any(static fn (Event $event): bool => $event->ink->slurs !== []
                 || array_filter($event->ink->marks, static fn (Mark $mark): bool => $mark->isArticulation()) !== []),
+            StageKind::Own => $this->chunks($step) !== [],
             StageKind::Words => $this->any(static fn (Event $event): bool => $event->ink->lyrics !== []),
             default => true,
         };
@@ -119,14 +120,14 @@ final class Stages
     }
 
     /** @return list<Chunk> */
-    private function chunks(StageKind $kind): array
+    private function chunks(PathStep $step): array
     {
-        $hand = $kind->hand();
+        $hand = $step->hand;
         $chunks = $this->chunks[$hand->value ?? ''] ??= new Chunks($this->piece, $hand);
-        $found = $chunks->of($kind->chunks());
+        $found = $chunks->of($step->chunks);
 
         // A line too short to halve is practised whole.
-        return $found === [] || ($kind->chunks() === ChunkKind::HalfLine && $this->hasShortLine())
+        return $found === [] || ($step->chunks === ChunkKind::HalfLine && $this->hasShortLine())
             ? $chunks->of(ChunkKind::Line)
             : $found;
     }
@@ -143,21 +144,21 @@ final class Stages
     }
 
     /** The start of the ladder for all but what is heard or played at the goal. */
-    private function tempo(StageKind $kind): ?int
+    private function tempo(PathStep $step): ?int
     {
-        if (in_array($kind->effort(), [Effort::Glance, Effort::Naming], true)) {
+        if (in_array($step->effort, [Effort::Glance, Effort::Naming], true)) {
             return null;
         }
         $ladder = TempoLadder::for($this->piece);
 
-        return $kind === StageKind::Finish || $kind === StageKind::Listen ? $ladder->goal : $ladder->from;
+        return in_array($step->kind, [StageKind::Finish, StageKind::Listen], true) ? $ladder->goal : $ladder->from;
     }
 
-    private function repetitions(StageKind $kind): int
+    private function repetitions(PathStep $step): int
     {
         $hands = count(array_filter(Hand::cases(), $this->piece->plays(...)));
 
-        return match ($kind->effort()) {
+        return match ($step->effort) {
             Effort::ThreeInARow => self::THREE_IN_A_ROW,
             Effort::EachHand => $hands === 2 ? 3 : 1,
             default => 1,
@@ -165,12 +166,12 @@ final class Stages
     }
 
     /** @param list<Chunk> $chunks */
-    private function halfMinutes(StageKind $kind, array $chunks, int $repetitions, ?int $tempo): int
+    private function halfMinutes(PathStep $step, array $chunks, int $repetitions, ?int $tempo): int
     {
-        if ($kind->effort() === Effort::Glance) {
+        if ($step->effort === Effort::Glance) {
             return TaskTime::LEAST;
         }
-        if ($kind->effort() === Effort::Naming || $tempo === null) {
+        if ($step->effort === Effort::Naming || $tempo === null) {
             return TaskTime::naming($this->heads());
         }
         $parts = [];
@@ -196,39 +197,39 @@ final class Stages
     }
 
     /**
-     * @param  list<StageKind>  $kinds
+     * @param  list<PathStep>  $steps
      * @return list<int>
      */
-    private static function waitsFor(array $kinds, int $at): array
+    private static function waitsFor(array $steps, int $at): array
     {
-        $kind = $kinds[$at] ?? null;
-        $previous = $kinds[$at - 1] ?? null;
-        if ($kind === null || $previous === null) {
+        $step = $steps[$at] ?? null;
+        $previous = $steps[$at - 1] ?? null;
+        if ($step === null || $previous === null) {
             return [];
         }
         $before = $at - 1;
-        if ($kind->opensBesideTheOneBefore() && $before > 0) {
-            return self::waitsFor($kinds, $before);
+        if ($step->kind->opensBesideTheOneBefore() && $before > 0) {
+            return self::waitsFor($steps, $before);
         }
-        if ($kind->opensWithOtherHand()) {
-            $rights = array_keys(array_filter(array_slice($kinds, 0, $at), static fn (StageKind $earlier): bool => $earlier->hand() === Hand::Right));
+        if ($step->kind->opensWithOtherHand()) {
+            $rights = array_keys(array_filter(array_slice($steps, 0, $at), static fn (PathStep $earlier): bool => $earlier->hand === Hand::Right));
 
-            return $rights === [] ? [$before] : self::waitsFor($kinds, $rights[0]);
+            return $rights === [] ? [$before] : self::waitsFor($steps, $rights[0]);
         }
-        if ($kind->hand() !== null && $previous->hand() !== null) {
+        if ($step->hand !== null && $previous->hand !== null) {
             return [$before];
         }
         // What comes after several stages side by side waits for each of them.
         $waits = [$before];
-        for ($i = $before; $i > 0 && self::isBeside($kinds[$i] ?? null, $kinds[$i - 1] ?? null); $i--) {
+        for ($i = $before; $i > 0 && self::isBeside($steps[$i] ?? null, $steps[$i - 1] ?? null); $i--) {
             $waits[] = $i - 1;
         }
 
         return array_reverse($waits);
     }
 
-    private static function isBeside(?StageKind $kind, ?StageKind $before): bool
+    private static function isBeside(?PathStep $step, ?PathStep $before): bool
     {
-        return $kind !== null && ($kind->opensBesideTheOneBefore() || ($kind->hand() !== null && $before?->hand() !== null));
+        return $step !== null && ($step->kind->opensBesideTheOneBefore() || ($step->hand !== null && $before?->hand !== null));
     }
 }

@@ -13,4 +13,6 @@ enum ChunkKind: string
     case Section = 'section';
     case HandOver = 'hand-over';
     case Whole = 'whole';
+    /** Whatever the teacher drags over. */
+    case Own = 'own';
 }

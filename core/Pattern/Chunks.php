@@ -7,6 +7,7 @@ namespace Nasturtium\Core\Pattern;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
@@ -47,7 +48,51 @@ final class Chunks
             ChunkKind::Section => $this->ranges($kind, $this->sections()),
             ChunkKind::HandOver => $this->handOvers(),
             ChunkKind::Whole => [$this->whole()],
+            ChunkKind::Own => [],
         };
+    }
+
+    /**
+     * What the teacher drags over, exact to the beat.
+     *
+     * @param  int  $first  index of the first measure
+     * @param  int  $from  beat it begins with, counted from the start of a full measure: 0 is beat one
+     * @param  int  $last  index of the last measure
+     * @param  int  $to  beat it ends with, included
+     *
+     * @throws InvalidScore when a beat is not in its measure, or the end lies before the start
+     */
+    public function between(int $first, int $from, int $last, int $to): Chunk
+    {
+        [$start, $after] = [$this->moment($first, $from), $this->moment($last, $to, 1)];
+        if ($last < $first || ($last === $first && $to < $from)) {
+            throw new InvalidScore('the end of the range lies before its start');
+        }
+        $whole = PlayOrder::tempoBeats($this->piece, ...range($first, $last));
+        $meter = $this->piece->meter();
+        $beats = $whole->minus($meter->beats($start))->minus($meter->beats($this->piece->measures[$last]->length->minus($after)));
+        $place = new Place($this->piece->measures[$first]->number, Fraction::of($from));
+
+        return new Chunk(ChunkKind::Own, $first, $last, $place, new Place($this->piece->measures[$last]->number, Fraction::of($to)), $beats, [$place]);
+    }
+
+    /**
+     * @param  int  $more  beats later
+     * @return Fraction whole notes from the start of the measure, within it
+     *
+     * @throws InvalidScore
+     */
+    private function moment(int $index, int $beat, int $more = 0): Fraction
+    {
+        $measure = $this->piece->measures[$index] ?? throw new InvalidScore("there is no measure at {$index}");
+        $at = Fraction::of($beat, $measure->meter->unit)->minus($measure->offset);
+        if ($at->compare($measure->length) >= 0 || $at->plus(Fraction::of(1, $measure->meter->unit))->compare(Fraction::zero()) <= 0) {
+            throw new InvalidScore("measure {$measure->number} has no beat ".($beat + 1));
+        }
+        $at = $at->plus(Fraction::of($more, $measure->meter->unit));
+        $at = $at->numerator < 0 ? Fraction::zero() : $at;
+
+        return $at->compare($measure->length) > 0 ? $measure->length : $at;
     }
 
     /** @return list<Chunk> a bar through the next bar's first sounding beat */

@@ -8,8 +8,10 @@ use Nasturtium\Core\Counting\BeatWords;
 use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
@@ -48,6 +50,42 @@ final readonly class Playback
     public static function range(Piece $piece, int $first, int $last, CountWay $way = new CountWay()): self
     {
         return self::measures($piece, range($first, $last), $way);
+    }
+
+    /**
+     * A range that is exact to the beat, counted in as a pickup is.
+     *
+     * @param  int  $first  index of the first measure
+     * @param  int  $from  its beat, 0 for beat one
+     * @param  int  $last  index of the last measure
+     * @param  int  $to  the last beat, included
+     *
+     * @throws InvalidScore when a beat is not in its measure
+     */
+    public static function between(Piece $piece, int $first, int $from, int $last, int $to, CountWay $way = new CountWay()): self
+    {
+        $length = (new Chunks($piece))->between($first, $from, $last, $to)->beats;
+        $bars = self::measures($piece, range($first, $last), $way);
+        $measure = $piece->measures[$first];
+        $lead = Fraction::of($from, $measure->meter->unit)->minus($measure->offset)->max(Fraction::zero());
+        $start = $piece->meter()->beats($lead);
+        $end = $start->plus($length);
+        $within = static fn (Fraction $at): bool => $at->compare($start) >= 0 && $at->compare($end) < 0;
+        $sounds = array_filter($bars->sounds, static fn (Sound $sound): bool => $within($sound->at));
+        $words = BeatWords::of($measure->meter, $way);
+        $entry = $measure->offset->plus($lead);
+        $part = $words->beats($entry)->part();
+        $counted = $piece->meter()->beats(Fraction::of($words->size, $measure->meter->unit));
+
+        return new self(
+            CountIn::for($measure->meter, $entry->isZero() ? $entry : $measure->meter->measure()->minus($entry), $way),
+            $counted,
+            $part->isZero() ? $counted : $counted->times($part),
+            $length,
+            array_map(static fn (Sound $sound): Sound => $sound->within($start, $end), array_values($sounds)),
+            array_map(static fn (Click $click): Click => new Click($click->at->minus($start), $click->accent), array_values(array_filter($bars->clicks, static fn (Click $click): bool => $within($click->at)))),
+            array_map(static fn (array $bar): array => ['at' => $bar['at']->minus($start)->max(Fraction::zero())] + $bar, $bars->bars),
+        );
     }
 
     /** @param list<int> $indices */

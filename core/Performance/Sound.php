@@ -40,4 +40,13 @@ final readonly class Sound
             ? new self($this->id, $this->hand, $this->at, $beats, $this->keys)
             : new self($this->id, $this->hand, $this->at, $this->beats, $this->keys, [$key => $beats] + $this->longer);
     }
+
+    /** The same in a range of its own: from its start, and cut at its end. */
+    public function within(Fraction $start, Fraction $end): self
+    {
+        $left = $end->minus($this->at);
+        $cut = static fn (Fraction $beats): Fraction => $beats->compare($left) > 0 ? $left : $beats;
+
+        return new self($this->id, $this->hand, $this->at->minus($start), $cut($this->beats), $this->keys, array_map($cut, $this->longer));
+    }
 }

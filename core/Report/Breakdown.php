@@ -16,7 +16,10 @@ use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\LearningOrder;
 use Nasturtium\Core\Pattern\LineLetters;
+use Nasturtium\Core\Pattern\StickingPoint;
+use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Reading\Inventory;
 use Nasturtium\Core\Reading\InventoryNote;
 use Nasturtium\Core\Reading\Trap;
@@ -41,6 +44,7 @@ final readonly class Breakdown
      * @param  list<Trap>  $traps
      * @param  list<string>  $letters  of the lines
      * @param  list<Chunk>  $chunks
+     * @param  list<StickingPoint>  $sticking
      * @param  list<Stage>  $stages
      */
     private function __construct(
@@ -57,6 +61,8 @@ final readonly class Breakdown
         public array $traps,
         public array $letters,
         public array $chunks,
+        public array $sticking,
+        public LearningOrder $learn,
         public array $stages,
     ) {}
 
@@ -68,6 +74,8 @@ final readonly class Breakdown
         $right = FingerSearch::for($played, Hand::Right, $settings->fingers);
         $left = FingerSearch::for($played, Hand::Left, $settings->fingers);
         $pickup = $piece->pickup();
+        $work = ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)];
+        $sticking = StickingPoints::of($piece, $work, $settings->known, $settings->verdicts);
         $notes = Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known, $settings->phrases, $settings->octave);
 
         return new self(
@@ -82,11 +90,13 @@ final readonly class Breakdown
                 ...Positions::of($played, $right, Hand::Right, $piece->plays(Hand::Left) ? $left : null),
                 ...Positions::of($played, $left, Hand::Left, $piece->plays(Hand::Right) ? $right : null),
             ],
-            ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)],
+            $work,
             $notes,
             Traps::of($piece),
             LineLetters::of($piece),
             (new Chunks($piece))->all(),
+            $sticking,
+            LearningOrder::of($piece, $sticking),
             Stages::of($piece, $settings->path),
         );
     }

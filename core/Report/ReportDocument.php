@@ -13,8 +13,13 @@ use Nasturtium\Core\Fingering\Span;
 use Nasturtium\Core\Fingering\WeakRun;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\HandsTogether;
+use Nasturtium\Core\Pattern\Learn;
+use Nasturtium\Core\Pattern\Reason;
+use Nasturtium\Core\Pattern\StickingPoint;
+use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Reading\Drill;
 use Nasturtium\Core\Reading\Drills;
 use Nasturtium\Core\Reading\Move;
@@ -30,11 +35,14 @@ use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Place;
 
 /** The breakdown as the document of handbook 15; every field is described in docs/breakdown.md. */
-final readonly class ReportDocument
+final class ReportDocument
 {
     public const VERSION = 2;
 
-    private function __construct(private Breakdown $breakdown) {}
+    /** @var array<int, StickingPoint> */
+    private array $points = [];
+
+    private function __construct(private readonly Breakdown $breakdown) {}
 
     /** @return array<string, mixed> ready for JSON */
     public static function of(Breakdown $breakdown): array
@@ -86,8 +94,16 @@ final readonly class ReportDocument
             ],
             'lines' => $document->lines(),
             'hands' => $document->hands(),
-            'chunks' => array_map(self::chunk(...), $breakdown->chunks),
-            'stages' => array_map(self::stage(...), $breakdown->stages),
+            'chunks' => array_map($document->chunk(...), $breakdown->chunks),
+            'sticking' => $document->sticking(),
+            'learn' => [
+                'text' => $breakdown->learn->text(),
+                'bars' => $breakdown->learn->bars,
+                'hands' => $breakdown->learn->hands,
+                'order' => array_map(static fn (Learn $learn): array => ['measure' => $learn->measure, 'serves' => $learn->serves, 'score' => $learn->score], $breakdown->learn->order),
+            ],
+            'path' => $breakdown->settings->path->name,
+            'stages' => array_map($document->stage(...), $breakdown->stages),
         ];
     }
 
@@ -312,30 +328,71 @@ final readonly class ReportDocument
         return $rows;
     }
 
-    /** @return array<string, mixed> */
-    private static function chunk(Chunk $chunk): array
+    /** @return list<array<string, mixed>> */
+    private function sticking(): array
     {
+        $measures = $this->breakdown->piece->measures;
+        $thorns = array_flip(StickingPoints::thorns($this->breakdown->sticking));
+
+        return array_map(static fn (StickingPoint $point): array => [
+            'measure' => $measures[$point->index]->number,
+            'score' => $point->score,
+            'thorn' => isset($thorns[$point->index]),
+            'teacher' => $point->teacher?->value,
+            'reasons' => array_map(static fn (Reason $reason): array => [
+                'code' => $reason->difficulty->value,
+                'text' => $reason->text,
+                'weight' => $reason->score(),
+                'events' => $reason->events,
+            ], $point->reasons),
+        ], $this->breakdown->sticking);
+    }
+
+    /** @return array<string, mixed> a bar-over with its score; that of the hardest place it serves */
+    private function chunk(Chunk $chunk): array
+    {
+        $hardest = null;
+        if ($chunk->kind === ChunkKind::BarOver) {
+            $served = array_map(static fn (Place $place): int => $place->measure, $chunk->serves);
+            foreach ($served as $number) {
+                $point = $this->points()[$number] ?? null;
+                $hardest = $hardest === null || ($point !== null && $point->score > $hardest->score) ? $point : $hardest;
+            }
+        }
+
         return [
             'kind' => $chunk->kind->value,
             'from' => (string) $chunk->from,
             'to' => (string) $chunk->to,
             'serves' => array_map(static fn (Place $place): string => (string) $place, $chunk->serves),
-            'score' => null,
-            'reasons' => [],
+            'score' => $hardest?->score,
+            'reasons' => array_map(static fn (Reason $reason): string => $reason->text, $hardest->reasons ?? []),
             'beats' => (string) $chunk->beats,
         ];
     }
 
+    /** @return array<int, StickingPoint> by measure number */
+    private function points(): array
+    {
+        if ($this->points === []) {
+            foreach ($this->breakdown->sticking as $point) {
+                $this->points[$this->breakdown->piece->measures[$point->index]->number] = $point;
+            }
+        }
+
+        return $this->points;
+    }
+
     /** @return array<string, mixed> */
-    private static function stage(Stage $stage): array
+    private function stage(Stage $stage): array
     {
         return [
-            'name' => $stage->kind->value,
-            'petal' => $stage->kind->petal()?->value,
-            'hand' => $stage->hand?->value,
-            'chunks' => array_map(self::chunk(...), $stage->chunks),
-            'do' => $stage->kind->sentence(),
-            'pass' => $stage->kind->passMark(),
+            'name' => $stage->step->name,
+            'petal' => $stage->step->petal?->value,
+            'hand' => $stage->step->hand?->value,
+            'chunks' => array_map($this->chunk(...), $stage->chunks),
+            'do' => $stage->step->sentence,
+            'pass' => $stage->step->passMark,
             'minutes' => $stage->halfMinutes / 2,
             'repetitions' => $stage->repetitions,
             'tempo' => $stage->tempo,

@@ -6,7 +6,9 @@ namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Fingering\OwnFingers;
+use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Phrases;
@@ -15,6 +17,8 @@ use Nasturtium\Core\Reading\School;
 /** Whose page it is: how this student reads, counts and learns. */
 final readonly class Settings
 {
+    public Path $path;
+
     public KnownNotes $known;
 
     public Landmarks $landmarks;
@@ -27,9 +31,10 @@ final readonly class Settings
     /**
      * @param  int  $handSpan  white keys from thumb to little finger, both counted: 8 is an octave
      * @param  int  $octave  that the student plays above what is written, as in a duet
+     * @param  array<int, Verdict>  $verdicts  what the teacher says of single bars, by measure number
      */
     public function __construct(
-        public PathKind $path = PathKind::BeatFirst,
+        PathKind|Path $path = PathKind::BeatFirst,
         public School $school = School::Landmark,
         public CountWay $counting = new CountWay(),
         ?Landmarks $landmarks = null,
@@ -38,7 +43,9 @@ final readonly class Settings
         ?OwnFingers $fingers = null,
         public int $handSpan = 6,
         public int $octave = 0,
+        public array $verdicts = [],
     ) {
+        $this->path = $path instanceof Path ? $path : Path::shipped($path);
         $this->landmarks = $landmarks ?? new Landmarks();
         $this->known = $known ?? KnownNotes::none();
         $this->phrases = $phrases ?? Phrases::usual();

@@ -24,4 +24,9 @@ final readonly class Note
     {
         return new self($pitch, $this->finger, $this->tieStart, $this->tieStop, $this->courtesy);
     }
+
+    public function withFinger(?int $finger): self
+    {
+        return new self($this->pitch, $finger, $this->tieStart, $this->tieStop, $this->courtesy);
+    }
 }

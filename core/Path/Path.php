@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Path;
+
+use Nasturtium\Core\Score\InvalidScore;
+
+/** The order in which a page is learnt: one that ships, or a teacher's own (handbook 8). */
+final readonly class Path
+{
+    public const MOST_STEPS = 40;
+
+    /** @param non-empty-list<PathStep> $steps in order; those that do not apply to a page drop out later */
+    private function __construct(public string $name, public array $steps) {}
+
+    public static function shipped(PathKind $kind): self
+    {
+        return new self($kind->words(), array_map(PathStep::of(...), $kind->stages()));
+    }
+
+    /**
+     * @param  list<PathStep>  $steps
+     *
+     * @throws InvalidScore when it has no step, too many, or one twice
+     */
+    public static function own(string $name, array $steps): self
+    {
+        if ($steps === []) {
+            throw new InvalidScore('a path needs at least one stage');
+        }
+        if (count($steps) > self::MOST_STEPS) {
+            throw new InvalidScore('a path has at most '.self::MOST_STEPS.' stages');
+        }
+        $seen = [];
+        foreach ($steps as $step) {
+            if (isset($seen[$step->key()])) {
+                throw new InvalidScore("the stage '{$step->name}' is on this path twice");
+            }
+            $seen[$step->key()] = true;
+        }
+
+        return new self($name, $steps);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Path;
+
+use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\InvalidScore;
+
+/** A step of a path: one of the trade's stages, or one that a teacher has made. */
+final readonly class PathStep
+{
+    public const LONGEST_NAME = 40;
+
+    private function __construct(
+        public StageKind $kind,
+        public string $name,
+        public string $sentence,
+        public string $passMark,
+        public ?Petal $petal,
+        public ?Hand $hand,
+        public Effort $effort,
+        public ChunkKind $chunks,
+    ) {}
+
+    public static function of(StageKind $kind): self
+    {
+        return new self($kind, $kind->value, $kind->sentence(), $kind->passMark(), $kind->petal(), $kind->hand(), $kind->effort(), $kind->chunks());
+    }
+
+    /**
+     * @param  Hand|null  $hand  that does it alone; null for whichever plays
+     * @param  bool  $threeInARow  it passes after three in a row, not once through
+     *
+     * @throws InvalidScore without a name or a sentence, or with a name that a stage of the trade has
+     */
+    public static function own(string $name, string $sentence, string $passMark, ?Petal $petal, ?Hand $hand, bool $threeInARow, ChunkKind $chunks): self
+    {
+        $name = trim($name);
+        if ($name === '' || mb_strlen($name) > self::LONGEST_NAME || trim($sentence) === '') {
+            throw new InvalidScore('a stage of your own needs a name of at most '.self::LONGEST_NAME.' letters and a sentence that says what the student does');
+        }
+        if (StageKind::tryFrom(mb_strtolower($name)) !== null) {
+            throw new InvalidScore("'{$name}' is the name of a stage that is there already; call yours something else");
+        }
+        $effort = $threeInARow ? Effort::ThreeInARow : Effort::Once;
+
+        return new self(StageKind::Own, $name, trim($sentence), trim($passMark) === '' ? $effort->usualPassMark() : trim($passMark), $petal, $hand, $effort, $chunks);
+    }
+
+    /** The same for the same step of the same path, whatever stands before it. */
+    public function key(): string
+    {
+        return $this->kind === StageKind::Own ? "own {$this->name}" : $this->kind->value;
+    }
+}

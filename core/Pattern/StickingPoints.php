@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Pattern;
+
+use Nasturtium\Core\Fingering\HandMove;
+use Nasturtium\Core\Fingering\HandWork;
+use Nasturtium\Core\Reading\KnownNotes;
+use Nasturtium\Core\Reading\Move;
+use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Place;
+
+/** Where a page sticks: each bar-over with its reasons (handbook 6). A move is a reason where it is made, so one into a downbeat belongs to the bar before. */
+final class StickingPoints
+{
+    /** Below it nothing sticks. */
+    private const LEAST = 5;
+
+    /** @var array<int, array<string, Reason>> by index of the bar, then by difficulty */
+    private array $found = [];
+
+    /** @var array<int, int> index by measure number */
+    private array $indices = [];
+
+    /** @param array{R: HandWork, L: HandWork} $work */
+    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly KnownNotes $known)
+    {
+        foreach ($piece->measures as $i => $measure) {
+            $this->indices[$measure->number] ??= $i;
+        }
+    }
+
+    /**
+     * @param  array{R: HandWork, L: HandWork}  $work  by hand
+     * @param  array<int, Verdict>  $verdicts  the teacher's, by measure number
+     * @return list<StickingPoint> one for each bar in which something sounds
+     */
+    public static function of(Piece $piece, array $work, KnownNotes $known, array $verdicts = []): array
+    {
+        $points = new self($piece, $work, $known);
+        $points->read();
+        $found = [];
+        foreach ($piece->measures as $i => $measure) {
+            if ($measure->firstSounding() !== null) {
+                $found[] = $points->at($i, $verdicts[$measure->number] ?? null);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Those that deserve a warning: hard in themselves, and among the hardest of their page.
+     *
+     * @param  list<StickingPoint>  $points
+     * @return list<int> indices of bars, in the order of the page
+     */
+    public static function thorns(array $points): array
+    {
+        $reckoned = array_filter($points, static fn (StickingPoint $point): bool => $point->teacher === null);
+        $most = max([0, ...array_map(static fn (StickingPoint $point): int => $point->score, $reckoned)]);
+        $thorns = array_filter($points, static fn (StickingPoint $point): bool => $point->teacher === null
+            ? $point->score >= self::LEAST && 3 * $point->score >= 2 * $most
+            : $point->teacher === Verdict::Hard);
+
+        return array_values(array_map(static fn (StickingPoint $point): int => $point->index, $thorns));
+    }
+
+    private function at(int $index, ?Verdict $teacher): StickingPoint
+    {
+        if ($teacher === Verdict::Hard) {
+            $this->add($index, Difficulty::Teacher, 'marked by you', 1, []);
+        }
+        $reasons = array_values($this->found[$index] ?? []);
+        usort($reasons, static fn (Reason $a, Reason $b): int => $b->score() <=> $a->score());
+        $score = array_sum(array_map(static fn (Reason $reason): int => $reason->score(), $reasons));
+
+        return new StickingPoint($index, $reasons, $teacher === Verdict::Easy ? 0 : $score, $teacher);
+    }
+
+    private function read(): void
+    {
+        foreach ($this->piece->measures as $i => $measure) {
+            $this->notes($i, $measure);
+            $this->accidentals($i, $measure);
+            foreach (Hand::cases() as $hand) {
+                $this->rhythm($i, $measure->of($hand), $hand);
+            }
+            $this->together($i, $measure);
+            if (($this->piece->measures[$i + 1] ?? null)?->newLine === true) {
+                $this->add($i, Difficulty::LineTurn, 'the line ends here: the eyes jump', 1, []);
+            }
+        }
+        foreach ($this->work as $work) {
+            $this->moves($work);
+        }
+    }
+
+    private function notes(int $i, Measure $measure): void
+    {
+        $heads = ['new' => [], 'shaky' => []];
+        foreach ($measure->events() as $event) {
+            foreach ($event->notes as $note) {
+                $status = $this->known->status($note->pitch, $event->clef);
+                if ($status !== NoteStatus::Secure && ! $note->tieStop) {
+                    $heads[$status->value][$note->pitch->name()][] = $event->id;
+                }
+            }
+        }
+        foreach (['new' => Difficulty::NewNote, 'shaky' => Difficulty::ShakyNote] as $status => $difficulty) {
+            $names = array_keys($heads[$status]);
+            $this->add($i, $difficulty, "{$status} ".(count($names) === 1 ? 'note' : 'notes').': '.implode(', ', $names), count($names), array_merge(...array_values($heads[$status])));
+        }
+    }
+
+    private function accidentals(int $i, Measure $measure): void
+    {
+        $names = [];
+        $events = [];
+        foreach ($measure->events() as $event) {
+            foreach ($event->notes as $note) {
+                if ($note->pitch->alter !== $measure->key->alters($note->pitch->step)) {
+                    $names[$note->pitch->spelled()] = true;
+                    $events[] = $event->id;
+                }
+            }
+        }
+        $this->add($i, Difficulty::Accidental, (count($names) === 1 ? 'accidental: ' : 'accidentals: ').implode(', ', array_keys($names)), count($names), $events);
+    }
+
+    /** @param list<Event> $events of one hand's main voice in a bar */
+    private function rhythm(int $i, array $events, Hand $hand): void
+    {
+        $found = ['dotted' => [], 'tie' => [], 'triplet' => [], 'short' => [], 'long' => [], 'rest' => []];
+        $played = false;
+        $silent = [];
+        $unit = $this->piece->measures[$i]->meter->unit;
+        $beat = Fraction::of(1, max(4, $unit));
+        foreach ($events as $event) {
+            if ($event->isRest()) {
+                $silent = $played ? [...$silent, $event->id] : [];
+
+                continue;
+            }
+            $found['rest'] = [...$found['rest'], ...$silent];
+            [$played, $silent] = [true, []];
+            $written = $event->writtenLength();
+            if ($event->ink->tuplet !== null) {
+                $found['triplet'][] = $event->id;
+            } else {
+                $found[$written->whole->compare($beat) < 0 ? 'short' : 'long'][] = $event->id;
+            }
+            // A dotted half is three plain counts; what is uneven divides the beat.
+            if (($written->asNote()[1] ?? 0) > 0 && $written->whole->compare(Fraction::of(3, 4)) < 0 && $unit < 8) {
+                $found['dotted'][] = $event->id;
+            }
+            if (array_filter($event->notes, static fn ($note): bool => $note->tieStart) !== []) {
+                $found['tie'][] = $event->id;
+            }
+        }
+        $in = "in the {$hand->word()}";
+        $mixed = $found['short'] !== [] && $found['long'] !== [] && $found['dotted'] === [];
+        $this->add($i, Difficulty::RestInside, "a rest inside, {$in}", min(1, count($found['rest'])), $found['rest']);
+        $this->add($i, Difficulty::Dotted, "a dotted rhythm {$in}", min(1, count($found['dotted'])), $found['dotted']);
+        $this->add($i, Difficulty::Tie, "a tie {$in}", min(1, count($found['tie'])), $found['tie']);
+        $this->add($i, Difficulty::Triplet, "a triplet {$in}", min(1, count($found['triplet'])), $found['triplet']);
+        $this->add($i, Difficulty::Mixed, "short notes among long ones {$in}", $mixed ? 1 : 0, $found['short']);
+    }
+
+    private function together(int $i, Measure $measure): void
+    {
+        $hands = HandsTogether::in($measure);
+        [$difficulty, $text] = match (true) {
+            $hands->play !== 'together' => [null, ''],
+            $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'the hands together, each with its own rhythm'],
+            $hands->motion !== null && $hands->motion !== 'parallel' => [Difficulty::OtherDirection, "the hands together, in {$hands->motion} motion"],
+            default => [Difficulty::SameDirection, 'the hands together, side by side'],
+        };
+        if ($difficulty !== null) {
+            $ids = array_map(static fn (Event $event): string => $event->id, array_values(array_filter($measure->events(), static fn (Event $event): bool => ! $event->isRest())));
+            $this->add($i, $difficulty, $text, 1, $ids);
+        }
+    }
+
+    private function moves(HandWork $work): void
+    {
+        foreach ($work->shifts() as $shift) {
+            $keys = abs($shift->keys);
+            $this->move($shift->at, $shift->hand, Difficulty::Shift, "the {$shift->hand->word()} shifts {$keys} ".($keys === 1 ? 'key' : 'keys').($shift->keys > 0 ? ' up' : ' down'));
+        }
+        foreach ($work->crossings() as $crossing) {
+            $this->move($crossing->at, $crossing->hand, Difficulty::Crossing, ($crossing->move === HandMove::ThumbUnder ? "the thumb goes under finger {$crossing->finger}" : "finger {$crossing->finger} goes over the thumb").", in the {$crossing->hand->word()}");
+        }
+        foreach ($work->leaps() as $leap) {
+            $this->move($leap->at, $leap->hand, Difficulty::Leap, "the {$leap->hand->word()} makes a ".Move::of($leap->steps));
+        }
+        foreach ($work->weakRuns() as $run) {
+            for ($i = $this->indices[$run->from->measure]; $i <= $this->indices[$run->to->measure]; $i++) {
+                $this->add($i, Difficulty::WeakRun, "fingers 4 and 5 in a row, in the {$run->hand->word()}", 1, $run->events);
+            }
+        }
+    }
+
+    private function move(Place $at, Hand $hand, Difficulty $difficulty, string $text): void
+    {
+        $i = $this->indices[$at->measure];
+        $measure = $this->piece->measures[$i];
+        $event = $this->event($measure, $hand, $at);
+        $first = $measure->firstSounding();
+        $isDownbeat = $i > 0 && $first !== null && $measure->place($first->onset)->beats->floor() === $at->beats->floor();
+        $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, $event === null ? [] : [$event->id]);
+    }
+
+    private function event(Measure $measure, Hand $hand, Place $at): ?Event
+    {
+        foreach ($measure->of($hand) as $event) {
+            if ($measure->place($event->onset)->beats->equals($at->beats)) {
+                return $event;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<string> $events */
+    private function add(int $i, Difficulty $difficulty, string $text, int $times, array $events): void
+    {
+        if ($times === 0) {
+            return;
+        }
+        $before = $this->found[$i][$difficulty->value] ?? null;
+        $this->found[$i][$difficulty->value] = $before === null
+            ? new Reason($difficulty, $text, $times, $events)
+            : new Reason($difficulty, "{$before->text}; {$text}", $before->times + $times, [...$before->events, ...$events]);
+    }
+}
