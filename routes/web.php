@@ -28,7 +28,13 @@ Route::prefix('api')->group(function (): void {
         Route::delete('links/{link}', [C\FamilyLinkController::class, 'destroy'])->can('own', 'link');
         Route::post('students/{student}/learnings', [C\LearningController::class, 'store'])->can('own', 'student');
         Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
+        Route::put('learnings/{learning}/path', [C\LearningController::class, 'path'])->can('own', 'learning');
         Route::patch('stages/{stage}', [C\StageController::class, 'update'])->can('own', 'stage');
+
+        Route::get('paths', [C\PathController::class, 'index'])->can('work', Models\OwnPath::class);
+        Route::post('paths', [C\PathController::class, 'store'])->can('work', Models\OwnPath::class);
+        Route::put('paths/{path}', [C\PathController::class, 'update'])->can('own', 'path');
+        Route::delete('paths/{path}', [C\PathController::class, 'destroy'])->can('own', 'path');
 
         Route::get('books', [C\BookController::class, 'index'])->can('work', Models\Book::class);
         Route::post('books', [C\BookController::class, 'store'])->can('work', Models\Book::class);
@@ -60,6 +66,10 @@ Route::prefix('api')->group(function (): void {
         Route::put('pieces/{piece}/draft', [C\PieceDraftController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}/draft', [C\PieceDraftController::class, 'destroy'])->can('own', 'piece');
         Route::get('pieces/{piece}/breakdown', [C\BreakdownController::class, 'show'])->can('own', 'piece');
+        Route::get('pieces/{piece}/position', [C\PositionController::class, 'show'])->can('own', 'piece');
+        Route::put('pieces/{piece}/fingers', [C\OwnFingersController::class, 'update'])->can('own', 'piece');
+        Route::put('pieces/{piece}/verdict', [C\VerdictController::class, 'update'])->can('own', 'piece');
+        Route::put('pieces/{piece}/octave', [C\OctaveController::class, 'update'])->can('own', 'piece');
 
         Route::post('students/{student}/weeks', [C\WeekController::class, 'store'])->can('own', 'student');
         Route::get('weeks/{week}', [C\WeekController::class, 'show'])->can('own', 'week');

@@ -11,6 +11,7 @@ use App\Models\Book;
 use App\Models\FamilyLink;
 use App\Models\Learning;
 use App\Models\Lesson;
+use App\Models\OwnPath;
 use App\Models\Page;
 use App\Models\Piece;
 use App\Models\Slip;
@@ -52,6 +53,8 @@ final class Fixtures
 
     public FamilyLink $link;
 
+    public OwnPath $path;
+
     public string $token;
 
     public function __construct(string $name = 'north')
@@ -64,6 +67,8 @@ final class Fixtures
         $this->book = Book::query()->create(['studio_id' => $this->studio->id, 'title' => 'Made-up Book', 'level' => 'One']);
         $this->page = Page::query()->create(['studio_id' => $this->studio->id, 'book_id' => $this->book->id, 'number' => 3]);
         $this->piece = app(StorePiece::class)->fromShorthand($this->page, self::TUNE, '');
+        $this->path = OwnPath::query()->create(['studio_id' => $this->studio->id, 'name' => 'Quiet start']);
+        $this->path->steps()->create(['studio_id' => $this->studio->id, 'position' => 0, 'kind' => 'right hand']);
         $this->token = "token-of-{$name}";
         $this->link = FamilyLink::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'label' => 'Home', 'token_hash' => FamilyLink::hash($this->token)]);
         $lastMonday = CarbonImmutable::parse(self::MONDAY)->subWeek();

@@ -11,8 +11,9 @@ use App\Models\StageBars;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Path\Stage as CoreStage;
 use Nasturtium\Core\Path\Stages;
+use Nasturtium\Core\Pattern\Chunk;
 
 /** Opens a piece for a student: its stages on the student's path, kept with the bars they are done on. */
 final class OpenPiece
@@ -22,7 +23,7 @@ final class OpenPiece
         return DB::transaction(function () use ($student, $piece, $today): Learning {
             $learning = Learning::query()->firstOrCreate(
                 ['student_id' => $student->id, 'piece_id' => $piece->id],
-                ['studio_id' => $student->studio_id, 'path' => $student->path, 'state' => 'current', 'opened_on' => $today],
+                ['studio_id' => $student->studio_id, 'path' => $student->path, 'path_id' => $student->path_id, 'state' => 'current', 'opened_on' => $today],
             );
             if ($learning->wasRecentlyCreated) {
                 $this->stages($learning, $piece);
@@ -32,50 +33,84 @@ final class OpenPiece
         });
     }
 
-    /** Breaks a corrected piece down again where nothing of it has passed and no week holds its stages. */
+    /**
+     * Breaks a piece down again, when its music is corrected or its path is another. What did not change stays: a
+     * stage keeps its marks, and stays passed unless what it works on is other music now. A stage that the path
+     * leaves out is put by, so that it comes back with the path.
+     */
     public function again(Learning $learning): void
     {
-        $begun = $learning->stages()->where(static fn ($stage) => $stage->whereNotNull('passed_on')->orWhereHas('tasks'))->exists();
-        if (! $begun) {
-            DB::transaction(function () use ($learning): void {
-                $learning->stages()->delete();
-                $this->stages($learning, $learning->piece);
-            });
-        }
+        DB::transaction(function () use ($learning): void {
+            $this->stages($learning, $learning->piece);
+            // What was neither passed nor ever set leaves no trace.
+            $learning->allStages()->whereNull('position')->whereNull('passed_on')->whereDoesntHave('tasks')->delete();
+            if ($learning->state === 'finished' && $learning->stages()->whereNull('passed_on')->exists()) {
+                $learning->update(['state' => 'current', 'finished_on' => null]);
+            }
+        });
     }
 
     private function stages(Learning $learning, Piece $piece): void
     {
+        $learning->allStages()->update(['position' => null]);
+        $kept = $learning->allStages()->with('bars')->get()->keyBy(static fn (Stage $stage): string => $stage->key());
         $made = [];
         $waits = [];
         $bars = [];
-        foreach (Stages::of($piece->score(), PathKind::from($learning->path)) as $position => $stage) {
-            $made[$position] = Stage::query()->create([
-                'studio_id' => $learning->studio_id,
-                'learning_id' => $learning->id,
-                'position' => $position,
-                'kind' => $stage->kind->value,
-                'repetitions' => $stage->repetitions,
-                'tempo' => $stage->tempo,
-                'half_minutes' => $stage->halfMinutes,
-            ]);
+        foreach (Stages::of($piece->score(), $learning->way()) as $position => $stage) {
+            $made[$position] = $this->stage($learning, $kept->get($stage->step->key()), $stage, $position);
             foreach ($stage->waitsFor as $earlier) {
                 $waits[] = ['stage_id' => $made[$position]->id, 'waits_for_id' => $made[$earlier]->id];
             }
             foreach ($stage->chunks as $place => $chunk) {
-                $bars[] = [
-                    'studio_id' => $learning->studio_id,
-                    'stage_id' => $made[$position]->id,
-                    'position' => $place,
-                    'kind' => $chunk->kind->value,
-                    'first' => $chunk->first,
-                    'last' => $chunk->last,
-                    'from_place' => (string) $chunk->from,
-                    'to_place' => (string) $chunk->to,
-                ];
+                $bars[] = $this->bars($made[$position], $chunk, $place);
             }
         }
+        $ids = array_map(static fn (Stage $stage): int => $stage->id, $made);
+        DB::table('stage_waits')->whereIn('stage_id', $ids)->delete();
+        StageBars::query()->whereIn('stage_id', $ids)->delete();
         DB::table('stage_waits')->insert($waits);
         StageBars::query()->insert($bars);
+    }
+
+    private function stage(Learning $learning, ?Stage $before, CoreStage $stage, int $position): Stage
+    {
+        $columns = [
+            ...Stage::columnsOf($stage->step),
+            'position' => $position,
+            'content' => $stage->content,
+            'repetitions' => $stage->repetitions,
+            'tempo' => $stage->tempo,
+            'half_minutes' => $stage->halfMinutes,
+        ];
+        if ($before === null) {
+            return Stage::query()->create(['studio_id' => $learning->studio_id, 'learning_id' => $learning->id, ...$columns]);
+        }
+        $before->update([...$columns, 'passed_on' => $this->isSame($before, $stage) ? $before->passed_on : null]);
+
+        return $before;
+    }
+
+    private function isSame(Stage $before, CoreStage $stage): bool
+    {
+        // Of a stage that was kept before its content was, only the bars are known.
+        return $before->content === ''
+            ? $before->bars->sortBy('position')->map(static fn (StageBars $bars): string => "{$bars->from_place} {$bars->to_place}")->values()->all() === array_map(static fn (Chunk $chunk): string => "{$chunk->from} {$chunk->to}", $stage->chunks)
+            : $before->content === $stage->content;
+    }
+
+    /** @return array<string, mixed> */
+    private function bars(Stage $stage, Chunk $chunk, int $place): array
+    {
+        return [
+            'studio_id' => $stage->studio_id,
+            'stage_id' => $stage->id,
+            'position' => $place,
+            'kind' => $chunk->kind->value,
+            'first' => $chunk->first,
+            'last' => $chunk->last,
+            'from_place' => (string) $chunk->from,
+            'to_place' => (string) $chunk->to,
+        ];
     }
 }

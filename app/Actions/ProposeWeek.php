@@ -115,10 +115,10 @@ final class ProposeWeek
         $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->pluck('mark', 'stage_id');
         foreach ($open as $stage) {
             $mark = $before->get($stage->id);
-            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->kind), $stage->stageKind()->sentence(), $stage->half_minutes, [
+            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $stage->half_minutes, [
                 'learning_id' => $learning->id,
                 'stage_id' => $stage->id,
-                'hand' => $stage->stageKind()->hand()?->value,
+                'hand' => $stage->handName(),
                 'repetitions' => $stage->repetitions,
                 'tempo' => $stage->tempo,
                 'is_new' => $mark === null,

@@ -14,12 +14,13 @@ use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\Shorthand\ShorthandError;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Check;
-use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Piece as Score;
 
 /** Puts a piece on a page, from a file or from the shorthand. Nothing is stored when it cannot be read. */
 final class StorePiece
 {
+    public function __construct(private readonly NoteNames $names) {}
+
     public function fromScore(Page $page, ReadScore $score, string $label): Piece
     {
         $piece = self::on($page)->fill([
@@ -81,35 +82,11 @@ final class StorePiece
                 'shorthand' => $shorthand,
                 'revision' => $piece->revision + 1,
                 'measures' => count($score->measures),
-                'note_names' => implode(',', $this->noteNames($score)),
+                'note_names' => $this->names->of($score->measures),
             ])->save();
             Draft::query()->where(Draft::column($draftOf), $draftOf->id)->delete();
 
             return $piece;
         });
-    }
-
-    /** @return list<string> clef:pitch, each once */
-    private function noteNames(Score $score): array
-    {
-        $names = [];
-        foreach ($score->measures as $measure) {
-            foreach ($measure->events() as $event) {
-                $names += $this->namesOf($event);
-            }
-        }
-
-        return array_keys($names);
-    }
-
-    /** @return array<string, true> */
-    private function namesOf(Event $event): array
-    {
-        $names = [];
-        foreach ($event->notes as $note) {
-            $names["{$event->clef->value}:{$note->pitch->name()}"] = true;
-        }
-
-        return $names;
     }
 }

@@ -5,7 +5,14 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\BreakDown;
+use BackedEnum;
 use Illuminate\Console\Command;
+use Nasturtium\Core\Counting\CompoundBeats;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Path\PathKind;
@@ -24,7 +31,14 @@ final class BreakdownCommand extends Command
         {--path=beat : beat, notes or sound}
         {--school=landmark : landmark, alphabet or phrase}
         {--landmarks=1 : the landmark level, 1 to 3}
-        {--known= : notes the student knows, as C4,D4}';
+        {--known= : notes the student knows, as C4,D4}
+        {--counting=numbers : numbers, units, time-names, du-de, note-names, own-words or lyrics}
+        {--style=bar : where the & is said: bar or beats}
+        {--long=all : counts of a long note: all or after}
+        {--compound=eighths : 6/8 in eighths or dotted-quarters}
+        {--words=us : us or uk}
+        {--hand-span=6 : white keys the hand spans}
+        {--octave=0 : octaves the student plays above what is written}';
 
     protected $description = 'Print the breakdown of a MusicXML file as one JSON document';
 
@@ -61,11 +75,36 @@ final class BreakdownCommand extends Command
         $known = array_filter(array_map(trim(...), explode(',', $this->text('known'))), static fn (string $name): bool => $name !== '');
 
         return new Settings(
-            path: PathKind::tryFrom($this->text('path')) ?? throw new BadInput("--path is '{$this->text('path')}'; it is beat, notes or sound."),
-            school: School::tryFrom($this->text('school')) ?? throw new BadInput("--school is '{$this->text('school')}'; it is landmark, alphabet or phrase."),
+            path: $this->oneOf(PathKind::class, 'path'),
+            school: $this->oneOf(School::class, 'school'),
+            counting: new CountWay(
+                $this->oneOf(CountingSystem::class, 'counting'),
+                $this->oneOf(CountStyle::class, 'style'),
+                $this->oneOf(LongNotes::class, 'long'),
+                $this->oneOf(CompoundBeats::class, 'compound'),
+                $this->oneOf(NoteWords::class, 'words'),
+            ),
             landmarks: new Landmarks((int) $this->text('landmarks')),
             known: KnownNotes::of($known),
+            handSpan: max(1, (int) $this->text('hand-span')),
+            octave: max(-2, min(2, (int) $this->text('octave'))),
         );
+    }
+
+    /**
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     *
+     * @throws BadInput
+     */
+    private function oneOf(string $enum, string $option): BackedEnum
+    {
+        $choices = array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases());
+        $last = array_pop($choices);
+
+        return $enum::tryFrom($this->text($option)) ?? throw new BadInput("--{$option} is '{$this->text($option)}'; it is ".implode(', ', $choices)." or {$last}.");
     }
 
     private function text(string $option): string

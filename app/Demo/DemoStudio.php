@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\MarkTask;
+use App\Actions\NoteNames;
 use App\Actions\OpenPiece;
 use App\Actions\ProposeWeek;
 use App\Actions\StorePiece;
@@ -25,6 +26,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Practice\Slip as SlipKind;
+use Nasturtium\Core\Score\Hand;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -47,6 +49,7 @@ final class DemoStudio
         private readonly OpenPiece $open,
         private readonly ProposeWeek $propose,
         private readonly MarkTask $mark,
+        private readonly NoteNames $names,
     ) {
         $this->chance = new Randomizer(new Mt19937(20310505));
     }
@@ -187,10 +190,11 @@ final class DemoStudio
             if (! $pass && $bars !== null && $this->happens(35)) {
                 $kinds = [SlipKind::WrongNote, SlipKind::CutShort, SlipKind::BeatLost, SlipKind::WrongFinger, SlipKind::LineTurnStall];
                 $measure = $this->chance->getInt($bars->first, $bars->last);
+                $bar = $task->learning?->load('piece')->piece->score()->measures[$measure] ?? throw new \LogicException('a task on bars has a piece');
                 Slip::query()->create([
                     'studio_id' => $student->studio_id, 'lesson_id' => $lesson->id, 'task_id' => $task->id,
                     'kind' => $kinds[$this->chance->getInt(0, 4)]->value, 'measure' => $measure,
-                    'place' => 'bar '.$task->learning?->load('piece')->piece->score()->measures[$measure]->number, 'hand' => $task->hand,
+                    'place' => "bar {$bar->number}", 'hand' => $task->hand, 'note_names' => $this->names->of($bar, Hand::tryFrom($task->hand ?? '')),
                 ]);
             }
         }

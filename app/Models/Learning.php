@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Path\Path;
+use Nasturtium\Core\Path\PathKind;
 
 /**
  * A student on a piece.
@@ -18,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $student_id
  * @property int $piece_id
  * @property string $path
+ * @property ?int $path_id a path of the studio, over `path`
  * @property string $state current, resting or finished
  * @property CarbonImmutable $opened_on
  * @property ?CarbonImmutable $finished_on
@@ -25,7 +28,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $review_step
  * @property-read Student $student
  * @property-read Piece $piece
- * @property-read Collection<int, Stage> $stages
+ * @property-read ?OwnPath $ownPath
+ * @property-read Collection<int, Stage> $stages on its path
  */
 final class Learning extends Model
 {
@@ -43,8 +47,29 @@ final class Learning extends Model
         return $this->belongsTo(Piece::class);
     }
 
-    /** @return HasMany<Stage, $this> */
+    /** The path it is learnt on. */
+    public function way(): Path
+    {
+        return $this->ownPath?->path() ?? Path::shipped(PathKind::from($this->path));
+    }
+
+    /** @return BelongsTo<OwnPath, $this> */
+    public function ownPath(): BelongsTo
+    {
+        return $this->belongsTo(OwnPath::class, 'path_id');
+    }
+
+    /** @return HasMany<Stage, $this> on its path */
     public function stages(): HasMany
+    {
+        $stages = $this->hasMany(Stage::class);
+        $stages->whereNotNull('position');
+
+        return $stages;
+    }
+
+    /** @return HasMany<Stage, $this> those too that its path leaves out now */
+    public function allStages(): HasMany
     {
         return $this->hasMany(Stage::class);
     }

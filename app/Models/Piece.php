@@ -21,6 +21,7 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property string $title
  * @property string $music
  * @property ?string $duet the teacher's part
+ * @property int $octave that the student plays above what is written
  * @property ?string $shorthand
  * @property int $revision
  * @property int $measures
@@ -28,6 +29,8 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property string $not_read
  * @property-read Page $page
  * @property-read Collection<int, Learning> $learnings
+ * @property-read Collection<int, OwnFinger> $ownFingers
+ * @property-read Collection<int, Verdict> $verdicts
  */
 final class Piece extends Model
 {
@@ -55,5 +58,17 @@ final class Piece extends Model
     public function learnings(): HasMany
     {
         return $this->hasMany(Learning::class);
+    }
+
+    /** @return HasMany<OwnFinger, $this> */
+    public function ownFingers(): HasMany
+    {
+        return $this->hasMany(OwnFinger::class);
+    }
+
+    /** @return HasMany<Verdict, $this> */
+    public function verdicts(): HasMany
+    {
+        return $this->hasMany(Verdict::class);
     }
 }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $measure index in the piece
  * @property string $place
  * @property ?string $hand
+ * @property string $note_names clef:pitch of the notes of its place, divided by commas
  * @property-read Lesson $lesson
  * @property-read Task $task
  */

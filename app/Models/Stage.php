@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Path\PathStep as Step;
 use Nasturtium\Core\Path\StageKind;
 
 /**
@@ -18,8 +19,14 @@ use Nasturtium\Core\Path\StageKind;
  * @property int $id
  * @property int $studio_id
  * @property int $learning_id
- * @property int $position
+ * @property ?int $position null when its path leaves it out
  * @property string $kind
+ * @property string $content what it works on
+ * @property string $name of an own stage
+ * @property string $sentence
+ * @property string $pass_mark
+ * @property ?string $petal
+ * @property ?string $hand
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
@@ -34,9 +41,55 @@ final class Stage extends Model
 {
     protected $guarded = [];
 
-    public function stageKind(): StageKind
+    public function title(): string
     {
-        return StageKind::from($this->kind);
+        return $this->isOwn() ? $this->name : $this->kind;
+    }
+
+    public function instruction(): string
+    {
+        return $this->isOwn() ? $this->sentence : StageKind::from($this->kind)->sentence();
+    }
+
+    public function passMark(): string
+    {
+        return $this->isOwn() ? $this->pass_mark : StageKind::from($this->kind)->passMark();
+    }
+
+    public function petalName(): ?string
+    {
+        return $this->isOwn() ? $this->petal : StageKind::from($this->kind)->petal()?->value;
+    }
+
+    public function handName(): ?string
+    {
+        return $this->isOwn() ? $this->hand : StageKind::from($this->kind)->hand()?->value;
+    }
+
+    /** The same as its step's, so that a stage is found again on another path. */
+    public function key(): string
+    {
+        return $this->isOwn() ? "own {$this->name}" : $this->kind;
+    }
+
+    /** @return array<string, string|null> columns that say what the stage is */
+    public static function columnsOf(Step $step): array
+    {
+        $own = $step->kind === StageKind::Own;
+
+        return [
+            'kind' => $step->kind->value,
+            'name' => $own ? $step->name : '',
+            'sentence' => $own ? $step->sentence : '',
+            'pass_mark' => $own ? $step->passMark : '',
+            'petal' => $own ? $step->petal?->value : null,
+            'hand' => $own ? $step->hand?->value : null,
+        ];
+    }
+
+    private function isOwn(): bool
+    {
+        return $this->kind === StageKind::Own->value;
     }
 
     /** @return BelongsTo<Learning, $this> */

@@ -9,14 +9,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Nasturtium\Core\Counting\CountingSystem;
-use Nasturtium\Core\Counting\CountStyle;
-use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
-use Nasturtium\Core\Reading\KnownNotes;
-use Nasturtium\Core\Reading\Landmarks;
-use Nasturtium\Core\Reading\School;
-use Nasturtium\Core\Report\Settings;
 
 /**
  * A student of a studio.
@@ -30,12 +24,18 @@ use Nasturtium\Core\Report\Settings;
  * @property string $lesson_time
  * @property int $lesson_minutes
  * @property string $path
+ * @property ?int $path_id a path of the studio, over `path`
  * @property string $school
  * @property int $landmark_level
+ * @property bool $landmark_middle D3 is a landmark too
  * @property string $counting
  * @property string $count_style
+ * @property string $long_notes
+ * @property string $compound_beats
+ * @property string $count_ready last words of the count-in
  * @property int $hand_span white keys
  * @property-read Studio $studio
+ * @property-read ?OwnPath $ownPath
  * @property-read Collection<int, PracticeDay> $practiceDays
  * @property-read Collection<int, Learning> $learnings
  * @property-read Collection<int, Week> $weeks
@@ -46,28 +46,16 @@ final class Student extends Model
 {
     protected $guarded = [];
 
-    /** How this student reads, counts and learns a piece, for the core; notes of pieces opened before are known. */
-    public function settingsFor(Piece $piece): Settings
+    /** The path that this student's pages are opened on. */
+    public function way(): Path
     {
-        return new Settings(
-            PathKind::from($this->path),
-            School::from($this->school),
-            new CountWay(CountingSystem::from($this->counting), CountStyle::from($this->count_style)),
-            new Landmarks($this->landmark_level),
-            KnownNotes::of($this->notesMetBefore($piece)),
-        );
+        return $this->ownPath?->path() ?? Path::shipped(PathKind::from($this->path));
     }
 
-    /** @return list<string> clef:pitch of the notes on pieces opened before this one */
-    private function notesMetBefore(Piece $piece): array
+    /** @return BelongsTo<OwnPath, $this> */
+    public function ownPath(): BelongsTo
     {
-        $opened = Learning::query()->where('student_id', $this->id)->where('piece_id', $piece->id)->value('opened_on');
-        $names = Piece::query()->join('learnings', 'learnings.piece_id', '=', 'pieces.id')->where('learnings.student_id', $this->id)
-            ->where('pieces.id', '!=', $piece->id)
-            ->when($opened !== null, static fn ($pieces) => $pieces->where('learnings.opened_on', '<', $opened))
-            ->pluck('pieces.note_names')->implode(',');
-
-        return array_values(array_unique(array_filter(explode(',', $names), static fn (string $name): bool => $name !== '')));
+        return $this->belongsTo(OwnPath::class, 'path_id');
     }
 
     public function age(CarbonImmutable $today): int
@@ -115,5 +103,11 @@ final class Student extends Model
     public function lessons(): HasMany
     {
         return $this->hasMany(Lesson::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['landmark_middle' => 'boolean'];
     }
 }

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $words us or uk
  * @property string $paper a4 or letter
  * @property string $timezone
+ * @property ?array<string, string> $phrases the sentences for lines and spaces, by place
+ * @property ?array<string, string> $count_words by length
  * @property-read Collection<int, Student> $students
  * @property-read Collection<int, Book> $books
  */
@@ -40,5 +42,17 @@ final class Studio extends Model
     public function books(): HasMany
     {
         return $this->hasMany(Book::class);
+    }
+
+    /** @return HasMany<OwnPath, $this> */
+    public function paths(): HasMany
+    {
+        return $this->hasMany(OwnPath::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['phrases' => 'array', 'count_words' => 'array'];
     }
 }

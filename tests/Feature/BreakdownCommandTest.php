@@ -20,9 +20,17 @@ test('one JSON document, nothing else, with every field', function (): void {
     [$code, $out, $err] = breakdown_command($file, '--path=sound', '--school=phrase', '--known=C4');
     $report = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
     expect($code)->toBe(0)->and($err)->toBe('')
-        ->and(array_keys($report))->toBe(['version', 'piece', 'checks', 'play_order', 'beats', 'count_in', 'events', 'counting', 'positions', 'shifts', 'notes', 'equal', 'lines', 'hands', 'chunks', 'stages'])
+        ->and(array_keys($report))->toBe(['version', 'piece', 'checks', 'play_order', 'beats', 'count_in', 'events', 'counting', 'positions', 'shifts', 'crossings', 'leaps', 'spans', 'weak_runs', 'finger_lines', 'notes', 'traps', 'drill', 'rings', 'equal', 'lines', 'hands', 'chunks', 'sticking', 'learn', 'path', 'stages'])
         ->and($report['notes'][0]['status'])->toBe('secure')
         ->and($report['stages'][0]['name'])->toBe('listen');
+    unlink($file);
+});
+
+test('the ways of a student are options', function (): void {
+    $file = tempnam(sys_get_temp_dir(), 'page').'.musicxml';
+    file_put_contents($file, MusicXmlWriter::write(ShorthandReader::read("R: @c4 h1 2\n")->piece));
+    $report = json_decode(breakdown_command($file, '--counting=note-names', '--words=uk', '--octave=1', '--hand-span=5')[1], true, flags: JSON_THROW_ON_ERROR);
+    expect($report['counting'][0]['text'])->toBe('minim minim')->and($report['notes'][0]['midi'])->toBe(72);
     unlink($file);
 });
 
@@ -39,6 +47,7 @@ test('an option that is none is named', function (): void {
     $file = tempnam(sys_get_temp_dir(), 'page').'.xml';
     file_put_contents($file, MusicXmlWriter::write(ShorthandReader::read("R: @c4 w1\n")->piece));
     expect(breakdown_command($file, '--school=guess')[2])->toContain("--school is 'guess'")
-        ->and(breakdown_command($file, '--known=H9')[2])->toContain("'H9' is not a note name");
+        ->and(breakdown_command($file, '--known=H9')[2])->toContain("'H9' is not a note name")
+        ->and(breakdown_command($file, '--compound=halves')[2])->toContain("--compound is 'halves'; it is eighths or dotted-quarters");
     unlink($file);
 });

@@ -10,6 +10,7 @@ use Tests\Fixtures;
 const NEW_STUDENT = [
     'firstName' => 'Otto', 'initial' => 'V.', 'age' => 7, 'lessonWeekday' => 3, 'lessonTime' => '16:30', 'lessonMinutes' => 30,
     'path' => 'sound', 'school' => 'phrase', 'landmarkLevel' => 2, 'counting' => 'units', 'countStyle' => 'bar', 'handSpan' => 6,
+    'pathId' => null, 'landmarkMiddle' => true, 'longNotes' => 'after', 'compoundBeats' => 'dotted-quarters', 'countReady' => 'ready go',
     'practiceDays' => [['weekday' => 1, 'minutes' => 10], ['weekday' => 2, 'minutes' => 0]],
 ];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\HomeDay;
+use App\Actions\SettingsFor;
 use App\Actions\WeekDays;
 use App\Api\Get;
 use App\Http\Resources\BarsResource;
@@ -40,11 +41,13 @@ final class HomeController
     }
 
     #[Get('/home/tasks/{task}', HomeMusicResource::class)]
-    public function music(Task $task): JsonResponse
+    public function music(Task $task, SettingsFor $settings): JsonResponse
     {
-        $task->load(['week', 'bars', 'learning.piece']);
+        $task->load(['week.student.studio', 'bars', 'learning.piece']);
         abort_if($task->week->sent_at === null, 404);
         $piece = $task->learning?->piece;
+        $student = $task->week->student;
+        $counting = $settings->counting($student->studio, $student);
         $score = $piece?->score();
 
         return new JsonResponse(new HomeMusicResource(
@@ -52,7 +55,7 @@ final class HomeController
             $score === null ? null : MusicXmlWriter::write($score->withoutTempo()),
             $score === null ? [] : array_values($task->bars->sortBy('position')->map(static fn (TaskBars $bars): HomePartResource => new HomePartResource(
                 BarsResource::of($bars),
-                PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1))),
+                PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1), $counting)),
             ))->all()),
         ));
     }

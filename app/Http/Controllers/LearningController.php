@@ -8,7 +8,9 @@ use App\Actions\MarkTask;
 use App\Actions\OpenPiece;
 use App\Api\Patch;
 use App\Api\Post;
+use App\Api\Put;
 use App\Http\CurrentStudio;
+use App\Http\Requests\LearningPathRequest;
 use App\Http\Requests\LearningRequest;
 use App\Http\Requests\LearningStateRequest;
 use App\Http\Resources\LearningResource;
@@ -35,6 +37,16 @@ final class LearningController
         $marks->settle($learning, $studio->today());
 
         return $this->answer($learning);
+    }
+
+    /** The page on a path of its own; what was passed on the one before stays where it is the same. */
+    #[Put('/learnings/{learning}/path', LearningResource::class)]
+    public function path(LearningPathRequest $request, Learning $learning, OpenPiece $open): JsonResponse
+    {
+        $learning->update($request->pathColumns());
+        $open->again($learning->load(['piece', 'ownPath.steps']));
+
+        return $this->answer($learning->refresh());
     }
 
     private function answer(Learning $learning): JsonResponse

@@ -58,7 +58,7 @@ final class PieceController
             return $this->answer($piece, 409);
         }
         $store->retype($piece, $request->string('shorthand')->toString(), $request->string('label')->toString());
-        foreach ($piece->learnings()->with('piece')->get() as $learning) {
+        foreach ($piece->learnings()->with(['piece', 'ownPath.steps'])->get() as $learning) {
             $open->again($learning);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\NoteNames;
 use App\Api\Delete;
 use App\Api\Post;
 use App\Http\Requests\SlipRequest;
@@ -14,12 +15,13 @@ use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Score\Hand;
 
 /** Slips heard at a lesson. */
 final class SlipController
 {
     #[Post('/lessons/{lesson}/slips', SlipResource::class)]
-    public function store(SlipRequest $request, Lesson $lesson): JsonResponse
+    public function store(SlipRequest $request, Lesson $lesson, NoteNames $names): JsonResponse
     {
         $task = Task::query()->where('week_id', $lesson->week_id)->with('learning.piece')->findOrFail($request->integer('taskId'));
         $measure = $task->learning?->piece->score()->measures[$request->integer('measure')] ?? null;
@@ -34,6 +36,7 @@ final class SlipController
             'measure' => $measure->index,
             'place' => "bar {$measure->number}",
             'hand' => $request->input('hand'),
+            'note_names' => $names->of($measure, Hand::tryFrom($request->string('hand')->toString())),
         ]);
 
         return new JsonResponse(SlipResource::of($slip));

@@ -16,7 +16,7 @@ final class StudioController
     #[Patch('/studios/{studio}', StudioResource::class)]
     public function update(StudioRequest $request, Studio $studio): JsonResponse
     {
-        $studio->update($request->only(['name', 'words', 'paper', 'timezone']));
+        $studio->update($request->columns());
 
         return new JsonResponse(StudioResource::of($studio));
     }

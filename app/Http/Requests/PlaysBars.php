@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
-/** Asks for the sound of a piece, or of the bars from `first` to `last` (indices from 0). */
+/** Asks for the sound of a piece, or of the bars from `first` to `last` (indices from 0), exact to the beat where `fromBeat` and `toBeat` say so (1 is the first). */
 trait PlaysBars
 {
     /** @return array<string, list<mixed>> */
@@ -16,12 +18,21 @@ trait PlaysBars
         return [
             'first' => ['nullable', 'integer', 'min:0', 'required_with:last'],
             'last' => ['nullable', 'integer', 'min:0', 'gte:first'],
+            'fromBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:toBeat'],
+            'toBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:fromBeat'],
         ];
     }
 
     public function playback(Piece $piece): Playback
     {
         $end = count($piece->measures) - 1;
+        if ($this->filled(['first', 'last', 'fromBeat'])) {
+            try {
+                return Playback::between($piece, $this->integer('first'), $this->integer('fromBeat') - 1, $this->integer('last'), $this->integer('toBeat') - 1);
+            } catch (InvalidScore $reason) {
+                throw ValidationException::withMessages(['fromBeat' => ucfirst($reason->getMessage()).'.']);
+            }
+        }
 
         return $this->filled('first')
             ? Playback::range($piece, min($this->integer('first'), $end), min($this->filled('last') ? $this->integer('last') : $this->integer('first'), $end))

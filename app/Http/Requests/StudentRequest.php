@@ -7,14 +7,17 @@ namespace App\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
-use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Reading\School;
 
 /** A student as the teacher describes them. The policy stands on the route. */
 final class StudentRequest extends FormRequest
 {
+    use ChoosesPath;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -25,11 +28,15 @@ final class StudentRequest extends FormRequest
             'lessonWeekday' => ['required', 'integer', 'between:1,7'],
             'lessonTime' => ['required', 'date_format:H:i'],
             'lessonMinutes' => ['required', 'integer', 'between:10,180'],
-            'path' => ['required', Rule::enum(PathKind::class)],
+            ...$this->pathRules(),
             'school' => ['required', Rule::enum(School::class)],
             'landmarkLevel' => ['required', 'integer', 'between:1,3'],
             'counting' => ['required', Rule::enum(CountingSystem::class)],
             'countStyle' => ['required', Rule::enum(CountStyle::class)],
+            'landmarkMiddle' => ['required', 'boolean'],
+            'longNotes' => ['required', Rule::enum(LongNotes::class)],
+            'compoundBeats' => ['required', Rule::enum(CompoundBeats::class)],
+            'countReady' => ['present', 'nullable', 'string', 'max:40'],
             'handSpan' => ['required', 'integer', 'between:4,12'],
             'practiceDays' => ['present', 'array', 'max:7'],
             'practiceDays.*.weekday' => ['required', 'integer', 'between:1,7', 'distinct'],
@@ -47,11 +54,15 @@ final class StudentRequest extends FormRequest
             'lesson_weekday' => $this->integer('lessonWeekday'),
             'lesson_time' => $this->string('lessonTime')->toString(),
             'lesson_minutes' => $this->integer('lessonMinutes'),
-            'path' => $this->string('path')->toString(),
+            ...$this->pathColumns(),
             'school' => $this->string('school')->toString(),
             'landmark_level' => $this->integer('landmarkLevel'),
             'counting' => $this->string('counting')->toString(),
             'count_style' => $this->string('countStyle')->toString(),
+            'landmark_middle' => $this->boolean('landmarkMiddle'),
+            'long_notes' => $this->string('longNotes')->toString(),
+            'compound_beats' => $this->string('compoundBeats')->toString(),
+            'count_ready' => $this->string('countReady')->squish()->toString(),
             'hand_span' => $this->integer('handSpan'),
         ];
     }

@@ -28,6 +28,10 @@ final readonly class LearningResource
         public string $page,
         #[OA\Property(enum: ['current', 'resting', 'finished'])]
         public string $state,
+        #[OA\Property(enum: ['beat', 'notes', 'sound'])]
+        public string $path,
+        #[OA\Property]
+        public ?int $pathId,
         #[OA\Property]
         public string $openedOn,
         #[OA\Property]
@@ -49,6 +53,8 @@ final readonly class LearningResource
             $learning->piece->title,
             "{$page->book->title}, p. {$page->number}",
             $learning->state,
+            $learning->path,
+            $learning->path_id,
             $learning->opened_on->toDateString(),
             $learning->finished_on?->toDateString(),
             array_map(static function (Petal $petal) use ($stages): PetalResource {

@@ -38,6 +38,8 @@ final readonly class PieceResource
         public int $revision,
         #[OA\Property]
         public ?string $duet,
+        #[OA\Property]
+        public int $octave,
         #[ListOf('string')]
         public array $notRead,
     ) {}
@@ -56,6 +58,7 @@ final readonly class PieceResource
             $piece->measures,
             $piece->revision,
             $piece->duet,
+            $piece->octave ?? 0,
             $piece->not_read === '' ? [] : explode("\n", $piece->not_read),
         );
     }

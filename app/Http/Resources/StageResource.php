@@ -44,15 +44,13 @@ final readonly class StageResource
 
     public static function of(Stage $stage): self
     {
-        $kind = $stage->stageKind();
-
         return new self(
             $stage->id,
-            $kind->value,
-            $kind->petal()?->value,
-            $kind->hand()?->value,
-            $kind->sentence(),
-            $kind->passMark(),
+            $stage->title(),
+            $stage->petalName(),
+            $stage->handName(),
+            $stage->instruction(),
+            $stage->passMark(),
             $stage->repetitions,
             $stage->tempo,
             $stage->half_minutes / 2,

@@ -36,14 +36,24 @@ final readonly class StudentResource
         public int $lessonMinutes,
         #[OA\Property(enum: ['beat', 'notes', 'sound'])]
         public string $path,
+        #[OA\Property]
+        public ?int $pathId,
         #[OA\Property(enum: ['landmark', 'alphabet', 'phrase'])]
         public string $school,
         #[OA\Property]
         public int $landmarkLevel,
-        #[OA\Property(enum: ['numbers', 'units'])]
+        #[OA\Property]
+        public bool $landmarkMiddle,
+        #[OA\Property(enum: ['numbers', 'units', 'time-names', 'du-de', 'note-names', 'own-words', 'lyrics'])]
         public string $counting,
         #[OA\Property(enum: ['bar', 'beats'])]
         public string $countStyle,
+        #[OA\Property(enum: ['all', 'after'])]
+        public string $longNotes,
+        #[OA\Property(enum: ['eighths', 'dotted-quarters'])]
+        public string $compoundBeats,
+        #[OA\Property]
+        public string $countReady,
         #[OA\Property]
         public int $handSpan,
         #[ListOf(PracticeDayResource::class)]
@@ -62,10 +72,15 @@ final readonly class StudentResource
             substr($student->lesson_time, 0, 5),
             $student->lesson_minutes,
             $student->path,
+            $student->path_id,
             $student->school,
             $student->landmark_level,
+            $student->landmark_middle,
             $student->counting,
             $student->count_style,
+            $student->long_notes,
+            $student->compound_beats,
+            $student->count_ready,
             $student->hand_span,
             array_values($student->practiceDays->sortBy('weekday')->map(
                 static fn (PracticeDay $day): PracticeDayResource => new PracticeDayResource($day->weekday, $day->minutes),

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Learning;
+use App\Models\OwnFinger;
+use App\Models\Piece;
+use App\Models\Student;
+use App\Models\Studio;
+use App\Models\Verdict;
+use Nasturtium\Core\Counting\CompoundBeats;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Counting\LengthWords;
+use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Counting\NoteWords;
+use Nasturtium\Core\Fingering\OwnFingers;
+use Nasturtium\Core\Path\Path;
+use Nasturtium\Core\Pattern\Verdict as CoreVerdict;
+use Nasturtium\Core\Reading\Landmarks;
+use Nasturtium\Core\Reading\Phrases;
+use Nasturtium\Core\Reading\School;
+use Nasturtium\Core\Report\Settings;
+
+/** How a piece is read, counted and learnt: by a student, or by nobody in particular in the studio's own words. */
+final class SettingsFor
+{
+    public function __construct(private readonly KnowNotes $know) {}
+
+    public function __invoke(Studio $studio, Piece $piece, ?Student $student = null): Settings
+    {
+        $piece->loadMissing(['ownFingers', 'verdicts']);
+        $fingers = [];
+        foreach ($piece->ownFingers as $own) {
+            $fingers[self::note($own)] = $own->finger;
+        }
+        $phrases = Phrases::of($studio->phrases ?? []);
+        $own = OwnFingers::of($fingers);
+        $verdicts = $piece->verdicts->mapWithKeys(static fn (Verdict $verdict): array => [$verdict->measure => CoreVerdict::from($verdict->verdict)])->all();
+        if ($student === null) {
+            return new Settings(
+                counting: new CountWay(noteWords: NoteWords::from($studio->words)),
+                phrases: $phrases,
+                fingers: $own,
+                octave: $piece->octave,
+                verdicts: $verdicts,
+            );
+        }
+
+        return new Settings(
+            path: $this->path($student, $piece),
+            school: School::from($student->school),
+            counting: $this->counting($studio, $student),
+            landmarks: new Landmarks($student->landmark_level, $student->landmark_middle),
+            known: ($this->know)($student, $piece, $studio->today()),
+            phrases: $phrases,
+            fingers: $own,
+            handSpan: $student->hand_span,
+            octave: $piece->octave,
+            verdicts: $verdicts,
+        );
+    }
+
+    public function counting(Studio $studio, Student $student): CountWay
+    {
+        return new CountWay(
+            CountingSystem::from($student->counting),
+            CountStyle::from($student->count_style),
+            LongNotes::from($student->long_notes),
+            CompoundBeats::from($student->compound_beats),
+            NoteWords::from($studio->words),
+            $student->count_ready,
+            LengthWords::of($studio->count_words ?? []),
+        );
+    }
+
+    /** A page that the student is on may have a path of its own. */
+    private function path(Student $student, Piece $piece): Path
+    {
+        $learning = Learning::query()->where('student_id', $student->id)->where('piece_id', $piece->id)->with('ownPath.steps')->first();
+
+        return $learning?->way() ?? $student->loadMissing('ownPath.steps')->way();
+    }
+
+    private static function note(OwnFinger $finger): string
+    {
+        return "{$finger->hand} {$finger->place} {$finger->pitch}";
+    }
+}

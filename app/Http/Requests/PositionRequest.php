@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Closure;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Key;
+
+/** Which position a piece is moved to. */
+final class PositionRequest extends ForStudentRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'key' => ['required', 'string', 'max:12', static function (string $name, mixed $value, Closure $fail): void {
+                try {
+                    Key::parse((string) $value);
+                } catch (InvalidScore $reason) {
+                    $fail($reason->getMessage());
+                }
+            }],
+            'direction' => ['nullable', 'in:-1,0,1'],
+        ];
+    }
+
+    public function key(): Key
+    {
+        return Key::parse($this->string('key')->toString());
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Nasturtium\Core\Path\PathStep as Step;
+use Nasturtium\Core\Path\Petal;
+use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Score\Hand;
+
+/**
+ * A step of a teacher's path; all but the kind is of a stage of her own.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $path_id
+ * @property int $position
+ * @property string $kind
+ * @property string $name
+ * @property string $sentence
+ * @property string $pass_mark
+ * @property ?string $petal
+ * @property ?string $hand
+ * @property string $chunks
+ * @property bool $three_in_a_row
+ */
+final class PathStep extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    public function step(): Step
+    {
+        $kind = StageKind::from($this->kind);
+
+        return $kind === StageKind::Own
+            ? Step::own(
+                $this->name,
+                $this->sentence,
+                $this->pass_mark,
+                $this->petal === null ? null : Petal::from($this->petal),
+                $this->hand === null ? null : Hand::from($this->hand),
+                $this->three_in_a_row,
+                ChunkKind::from($this->chunks),
+            )
+            : Step::of($kind);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['three_in_a_row' => 'boolean'];
+    }
+}

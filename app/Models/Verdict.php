@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the teacher says of a bar: easy or hard.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $piece_id
+ * @property int $measure its number
+ * @property string $verdict
+ */
+final class Verdict extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}
