@@ -85,7 +85,7 @@ final class BreakdownCommand extends Command
                 $this->oneOf(NoteWords::class, 'words'),
             ),
             landmarks: new Landmarks((int) $this->text('landmarks')),
-            known: KnownNotes::of($known),
+            known: $this->option('known') === null ? null : KnownNotes::of($known),
             handSpan: max(1, (int) $this->text('hand-span')),
             octave: max(-2, min(2, (int) $this->text('octave'))),
         );

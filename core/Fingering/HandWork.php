@@ -17,7 +17,7 @@ final readonly class HandWork
     /** A sixth: beyond it the arm moves. */
     private const LEAP = 5;
 
-    /** Notes on fingers 4 and 5 that make a run. */
+    /** Notes on fingers 4 and 5 in turn that make a run. */
     private const WEAK = 3;
 
     public function __construct(private Piece $piece, private Hand $hand, private HandFingers $fingers) {}
@@ -106,9 +106,7 @@ final readonly class HandWork
 
                 continue;
             }
-            $keys = array_unique(array_map(static fn (Event $event): int => $event->lowest()->midi(), $run));
-            // One key struck again and again asks nothing of two fingers.
-            if (count($run) >= self::WEAK && count($keys) > 1) {
+            if (self::turns($run) >= self::WEAK - 1) {
                 $ids = array_map(static fn (Event $event): string => $event->id, $run);
                 $runs[] = new WeakRun($this->hand, $this->piece->place($run[0]), $this->piece->place($run[count($run) - 1]), $ids);
             }
@@ -116,6 +114,21 @@ final readonly class HandWork
         }
 
         return $runs;
+    }
+
+    /**
+     * How often a run goes from one weak finger to the other; one key struck again and again asks nothing of two.
+     *
+     * @param  list<Event>  $run
+     */
+    private static function turns(array $run): int
+    {
+        $turns = 0;
+        for ($i = 1; $i < count($run); $i++) {
+            $turns += $run[$i]->lowest()->midi() === $run[$i - 1]->lowest()->midi() ? 0 : 1;
+        }
+
+        return $turns;
     }
 
     /** The fingers of a bar for playing in the air: `1 3 2 4`; a chord's joined with +, a rest left out. */

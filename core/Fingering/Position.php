@@ -13,6 +13,7 @@ final readonly class Position
 {
     /**
      * @param  Pitch  $thumb  as the key signature has it
+     * @param  list<int>  $keys  numbers of the keys under fingers 1 to 5, as the key signature has them: middle C is 60
      * @param  string  $name  `C position`, `thumb on D4`
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class Position
         public Pitch $thumb,
         public Pitch $low,
         public Pitch $high,
+        public array $keys,
         public string $name,
     ) {}
 }

@@ -47,6 +47,7 @@ final readonly class Positions
                 $pitch($thumb),
                 $pitch(min($thumb, $far)),
                 $pitch(max($thumb, $far)),
+                array_map(static fn (int $finger): int => $pitch($thumb + $finger * $hand->direction())->midi(), range(0, 4)),
                 self::name($hand, $thumb, ($other[$otherAt] ?? null)?->thumb, $pitch($thumb)),
             );
         }

@@ -29,7 +29,7 @@ final class StickingPoints
     private array $indices = [];
 
     /** @param array{R: HandWork, L: HandWork} $work */
-    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly KnownNotes $known)
+    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly ?KnownNotes $known)
     {
         foreach ($piece->measures as $i => $measure) {
             $this->indices[$measure->number] ??= $i;
@@ -38,10 +38,11 @@ final class StickingPoints
 
     /**
      * @param  array{R: HandWork, L: HandWork}  $work  by hand
+     * @param  KnownNotes|null  $known  null when nobody in particular reads the page: then no note is new
      * @param  array<int, Verdict>  $verdicts  the teacher's, by measure number
      * @return list<StickingPoint> one for each bar in which something sounds
      */
-    public static function of(Piece $piece, array $work, KnownNotes $known, array $verdicts = []): array
+    public static function of(Piece $piece, array $work, ?KnownNotes $known, array $verdicts = []): array
     {
         $points = new self($piece, $work, $known);
         $points->read();
@@ -87,7 +88,9 @@ final class StickingPoints
     private function read(): void
     {
         foreach ($this->piece->measures as $i => $measure) {
-            $this->notes($i, $measure);
+            if ($this->known !== null) {
+                $this->notes($i, $measure, $this->known);
+            }
             $this->accidentals($i, $measure);
             foreach (Hand::cases() as $hand) {
                 $this->rhythm($i, $measure->of($hand), $hand);
@@ -102,12 +105,12 @@ final class StickingPoints
         }
     }
 
-    private function notes(int $i, Measure $measure): void
+    private function notes(int $i, Measure $measure, KnownNotes $known): void
     {
         $heads = ['new' => [], 'shaky' => []];
         foreach ($measure->events() as $event) {
             foreach ($event->notes as $note) {
-                $status = $this->known->status($note->pitch, $event->clef);
+                $status = $known->status($note->pitch, $event->clef);
                 if ($status !== NoteStatus::Secure && ! $note->tieStop) {
                     $heads[$status->value][$note->pitch->name()][] = $event->id;
                 }

@@ -75,7 +75,7 @@ final readonly class Breakdown
         $left = FingerSearch::for($played, Hand::Left, $settings->fingers);
         $pickup = $piece->pickup();
         $work = ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)];
-        $sticking = StickingPoints::of($piece, $work, $settings->known, $settings->verdicts);
+        $sticking = StickingPoints::of($piece, $work, $settings->isForNobody ? null : $settings->known, $settings->verdicts);
         $notes = Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known, $settings->phrases, $settings->octave);
 
         return new self(

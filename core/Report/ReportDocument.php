@@ -30,7 +30,9 @@ use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Reading\Trap;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Place;
 
@@ -51,6 +53,7 @@ final class ReportDocument
 
         return [
             'version' => self::VERSION,
+            'student' => ! $breakdown->settings->isForNobody,
             'piece' => $document->piece(),
             'checks' => array_map(static fn (Check $check): array => [
                 'code' => $check->code,
@@ -61,6 +64,7 @@ final class ReportDocument
             ], $breakdown->checks),
             'play_order' => array_map(static fn (int $index): int => $breakdown->piece->measures[$index]->number, $breakdown->playOrder),
             'beats' => $document->beats(),
+            'bars' => $document->bars(),
             'count_in' => ['counts' => $breakdown->countIn->counts, 'enter' => $breakdown->countIn->enter],
             'events' => [...$document->events(Hand::Right), ...$document->events(Hand::Left)],
             'counting' => $document->counting(),
@@ -126,6 +130,18 @@ final class ReportDocument
             'tempo_from' => $piece->tempoFrom,
             'notation' => $piece->notation->value,
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function bars(): array
+    {
+        return array_map(static fn (Measure $measure): array => [
+            'measure' => $measure->number,
+            'time' => (string) $measure->meter,
+            'key' => $measure->key->name(),
+            'first' => $measure->place(Fraction::zero())->beats->floor() + 1,
+            'last' => $measure->lastBeat()->beats->floor() + 1,
+        ], $this->breakdown->piece->measures);
     }
 
     /** @return array{written: string, played: string} */
@@ -214,7 +230,7 @@ final class ReportDocument
         return $rows;
     }
 
-    /** @return list<array<string, string>> */
+    /** @return list<array<string, mixed>> */
     private function positions(): array
     {
         $rows = [];
@@ -226,6 +242,7 @@ final class ReportDocument
                 'thumb' => $position->thumb->name(),
                 'low' => $position->low->name(),
                 'high' => $position->high->name(),
+                'keys' => $position->keys,
                 'name' => $position->name,
             ];
         }

@@ -21,6 +21,9 @@ final readonly class Settings
 
     public KnownNotes $known;
 
+    /** Nobody's notes are known, as when a page is looked at for no student in particular. */
+    public bool $isForNobody;
+
     public Landmarks $landmarks;
 
     public Phrases $phrases;
@@ -47,6 +50,7 @@ final readonly class Settings
     ) {
         $this->path = $path instanceof Path ? $path : Path::shipped($path);
         $this->landmarks = $landmarks ?? new Landmarks();
+        $this->isForNobody = $known === null;
         $this->known = $known ?? KnownNotes::none();
         $this->phrases = $phrases ?? Phrases::usual();
         $this->fingers = $fingers ?? OwnFingers::none();

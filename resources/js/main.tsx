@@ -28,6 +28,7 @@ const router = createBrowserRouter([
     { path: '/sign-in', lazy: async () => ({ Component: (await import('./studio/SignIn')).SignIn }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
     { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
+    { path: '/pieces/:piece/sheet', lazy: async () => ({ Component: (await import('./desk/LensSheet')).LensSheet }) },
     {
         path: '/',
         Component: Shell,
@@ -45,6 +46,7 @@ const router = createBrowserRouter([
             { path: 'pieces/:piece', lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }) },
             { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
             { path: 'lessons/:lesson', lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }) },
+            { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
             { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
             { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
         ],

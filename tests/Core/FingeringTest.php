@@ -17,7 +17,7 @@ test('a tune on five keys stays in one position, printed fingers are told from w
     $report = broken_down("R: @c4 q1 d e f | g f e d | w1\n");
     expect(each_event($report, 'fingers'))->toBe([[1], [2], [3], [4], [5], [4], [3], [2], [1]])
         ->and(array_slice(each_event($report, 'finger_from'), 0, 2))->toBe(['page', 'worked out'])
-        ->and($report['positions'])->toBe([['hand' => 'R', 'from' => '1.1', 'to' => '3.1', 'thumb' => 'C4', 'low' => 'C4', 'high' => 'G4', 'name' => 'C position']])
+        ->and($report['positions'])->toBe([['hand' => 'R', 'from' => '1.1', 'to' => '3.1', 'thumb' => 'C4', 'low' => 'C4', 'high' => 'G4', 'keys' => [60, 62, 64, 65, 67], 'name' => 'C position']])
         ->and($report['shifts'])->toBe([]);
 });
 

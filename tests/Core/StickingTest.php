@@ -64,7 +64,9 @@ test('a move into the downbeat belongs to the bar before, where it is made', fun
 test('new and shaky notes weigh for each name, three at most', function (): void {
     $reasons = reasons("R: @c4 q1231 | q5 5 h5\n", settled(['C4' => NoteStatus::Fresh, 'D4' => NoteStatus::Fresh, 'E4' => NoteStatus::Shaky, 'G4' => NoteStatus::Shaky]));
     expect($reasons[1])->toEqual(['new_note' => 6, 'shaky_note' => 2])->and($reasons[2])->toEqual(['shaky_note' => 2])
-        ->and(reasons("R: @c4 q1234\n", new Settings())[1])->toEqual(['new_note' => 9]);
+        ->and(reasons("R: @c4 q1234\n", new Settings(known: KnownNotes::none()))[1])->toEqual(['new_note' => 9])
+        // For nobody in particular no note is new.
+        ->and(reasons("R: @c4 q1234\n", new Settings())[1])->toBe([]);
 });
 
 test('a scale crosses, and says which finger it goes under', function (): void {

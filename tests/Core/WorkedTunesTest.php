@@ -223,6 +223,7 @@ describe('both hands in the treble clef', function (): void {
                 'thumb' => 'G4',
                 'low' => 'G4',
                 'high' => 'D5',
+                'keys' => [67, 69, 71, 72, 74],
                 'name' => 'G position',
             ],
             [
@@ -232,6 +233,7 @@ describe('both hands in the treble clef', function (): void {
                 'thumb' => 'G4',
                 'low' => 'C4',
                 'high' => 'G4',
+                'keys' => [67, 65, 64, 62, 60],
                 'name' => 'thumb on G4',
             ],
         ]);

@@ -14,7 +14,8 @@ use OpenApi\Attributes as OA;
 #[Shape('ReportCheck', ['code' => 'string', 'place' => 'string', 'hand' => '?string', 'text' => 'string', 'events' => 'string[]'])]
 #[Shape('ReportEvent', ['id' => 'string', 'hand' => 'string', 'clef' => 'string', 'place' => 'string', 'beats' => 'string', 'kind' => 'string', 'pitches' => 'string[]', 'voice' => 'integer', 'staff' => 'string[]', 'fingers' => '?integer[]', 'finger_from' => '?string', 'move' => '?string', 'interval' => '?integer', 'solfege' => '?string', 'counts' => 'string[]'])]
 #[Shape('ReportCounting', ['measure' => 'integer', 'hand' => 'string', 'text' => 'string'])]
-#[Shape('ReportPosition', ['hand' => 'string', 'from' => 'string', 'to' => 'string', 'thumb' => 'string', 'low' => 'string', 'high' => 'string', 'name' => 'string'])]
+#[Shape('ReportPosition', ['hand' => 'string', 'from' => 'string', 'to' => 'string', 'thumb' => 'string', 'low' => 'string', 'high' => 'string', 'keys' => 'integer[]', 'name' => 'string'])]
+#[Shape('ReportBar', ['measure' => 'integer', 'time' => 'string', 'key' => 'string', 'first' => 'integer', 'last' => 'integer'])]
 #[Shape('ReportShift', ['hand' => 'string', 'at' => 'string', 'keys' => 'integer', 'from' => 'string', 'to' => 'string', 'beats' => 'string', 'rest' => 'string'])]
 #[Shape('ReportCrossing', ['hand' => 'string', 'at' => 'string', 'kind' => 'string', 'finger' => 'integer'])]
 #[Shape('ReportLeap', ['hand' => 'string', 'at' => 'string', 'from' => 'string', 'to' => 'string', 'move' => 'string'])]
@@ -37,7 +38,7 @@ use OpenApi\Attributes as OA;
 #[Shape('ReportStage', ['name' => 'string', 'petal' => '?string', 'hand' => '?string', 'chunks' => 'ReportChunk[]', 'do' => 'string', 'pass' => 'string', 'minutes' => 'number', 'repetitions' => 'integer', 'tempo' => '?integer', 'waits_for' => 'integer[]'])]
 #[Shape('ReportCountIn', ['counts' => 'string[]', 'enter' => 'string'])]
 #[Shape('ReportBeats', ['written' => 'string', 'played' => 'string'])]
-#[Shape('Report', ['version' => 'integer', 'piece' => 'ReportPiece', 'checks' => 'ReportCheck[]', 'play_order' => 'integer[]', 'beats' => 'ReportBeats', 'count_in' => 'ReportCountIn', 'events' => 'ReportEvent[]', 'counting' => 'ReportCounting[]', 'positions' => 'ReportPosition[]', 'shifts' => 'ReportShift[]', 'crossings' => 'ReportCrossing[]', 'leaps' => 'ReportLeap[]', 'spans' => 'ReportSpan[]', 'weak_runs' => 'ReportWeakRun[]', 'finger_lines' => 'ReportCounting[]', 'notes' => 'ReportNote[]', 'traps' => 'ReportTrap[]', 'drill' => 'ReportDrill[]', 'rings' => 'ReportRing[]', 'equal' => 'ReportEqual', 'lines' => 'ReportLine[]', 'hands' => 'ReportHands[]', 'chunks' => 'ReportChunk[]', 'sticking' => 'ReportSticking[]', 'learn' => 'ReportLearn', 'path' => 'string', 'stages' => 'ReportStage[]'])]
+#[Shape('Report', ['version' => 'integer', 'student' => 'boolean', 'piece' => 'ReportPiece', 'checks' => 'ReportCheck[]', 'play_order' => 'integer[]', 'beats' => 'ReportBeats', 'bars' => 'ReportBar[]', 'count_in' => 'ReportCountIn', 'events' => 'ReportEvent[]', 'counting' => 'ReportCounting[]', 'positions' => 'ReportPosition[]', 'shifts' => 'ReportShift[]', 'crossings' => 'ReportCrossing[]', 'leaps' => 'ReportLeap[]', 'spans' => 'ReportSpan[]', 'weak_runs' => 'ReportWeakRun[]', 'finger_lines' => 'ReportCounting[]', 'notes' => 'ReportNote[]', 'traps' => 'ReportTrap[]', 'drill' => 'ReportDrill[]', 'rings' => 'ReportRing[]', 'equal' => 'ReportEqual', 'lines' => 'ReportLine[]', 'hands' => 'ReportHands[]', 'chunks' => 'ReportChunk[]', 'sticking' => 'ReportSticking[]', 'learn' => 'ReportLearn', 'path' => 'string', 'stages' => 'ReportStage[]'])]
 final readonly class BreakdownResource
 {
     /**

@@ -1,4 +1,5 @@
 import type { Report } from '../shared/api';
+import { groupLetter } from './marks';
 
 const WEAVES = [
     'repeating-linear-gradient(45deg, var(--leaf-soft) 0 3px, transparent 3px 9px)',
@@ -10,41 +11,50 @@ const WEAVES = [
 
 const PLAYS: Record<string, string> = { R: 'R', L: 'L', turns: 'R·L', together: 'R+L', rest: '–' };
 
-/** The bars as tiles; equal bars wear the same weave and letter, a bar with a check wears a thorn. */
-export function BarTiles({
-    report,
-    chosen,
-    choose,
-}: {
+interface Props {
     report: Report;
+    /** By index. */
     chosen: ReadonlySet<number>;
-    choose: (bar: number, more: boolean) => void;
-}) {
+    choose: (index: number, more: boolean) => void;
+}
+
+/** The bars as tiles; equal bars wear the same weave and letter, one that sticks a thorn, one with a check a mark. */
+export function BarTiles({ report, chosen, choose }: Props) {
     const checked = new Set(report.checks.map((check) => Number.parseInt(check.place, 10)));
+    const thorns = new Set(report.sticking.filter((point) => point.thorn).map((point) => point.measure));
     return (
-        <div style={{ display: 'flex', flexWrap: 'wrap', gap: 5, margin: '0.6rem 0' }}>
-            {report.hands.map((bar) => {
+        <div style={{ display: 'flex', flexWrap: 'wrap', gap: 4, margin: '0.4rem 0' }}>
+            {report.hands.map((bar, index) => {
                 const group = report.equal.bars.findIndex((bars) => bars.includes(bar.measure));
-                const letter = group < 0 ? '' : String.fromCharCode(97 + (group % 26));
-                const words = `Bar ${bar.measure}, ${PLAYS[bar.play]}${letter && `, equal bars ${letter}`}${checked.has(bar.measure) ? ', to be checked' : ''}`;
+                const letter = group < 0 ? '' : groupLetter(group);
+                const thorn = thorns.has(bar.measure);
+                const check = checked.has(bar.measure);
+                const words = [
+                    `Bar ${bar.measure}`,
+                    PLAYS[bar.play],
+                    letter && `equal bars ${letter}`,
+                    thorn && 'sticks',
+                    check && 'to be checked',
+                ];
                 return (
                     <button
                         key={bar.measure}
                         type="button"
                         className="tile"
-                        aria-pressed={chosen.has(bar.measure)}
-                        aria-label={words}
+                        aria-pressed={chosen.has(index)}
+                        aria-label={words.filter(Boolean).join(', ')}
                         style={
-                            group < 0 || chosen.has(bar.measure)
+                            group < 0 || chosen.has(index)
                                 ? undefined
                                 : { background: `${WEAVES[group % WEAVES.length]}, var(--sheet)` }
                         }
-                        onClick={(event) => choose(bar.measure, event.shiftKey)}
+                        onClick={(event) => choose(index, event.shiftKey)}
                     >
                         <b>{bar.measure}</b>
-                        {checked.has(bar.measure) && <span className="thorn"> ▲</span>}
+                        {thorn && <span className="thorn"> ▲</span>}
+                        {check && <b className="thorn"> !</b>}
                         <br />
-                        <span style={{ fontSize: '0.8rem' }}>
+                        <span style={{ fontSize: '0.78rem' }}>
                             {PLAYS[bar.play]}
                             {letter && ` ${letter}`}
                         </span>

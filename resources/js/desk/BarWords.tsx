@@ -1,7 +1,8 @@
+import { Button } from '@mantine/core';
 import type { Report } from '../shared/api';
 
 /** What is in one bar. */
-export function BarWords({ report, bar }: { report: Report; bar: number }) {
+export function BarWords({ report, bar, compare }: { report: Report; bar: number; compare: () => void }) {
     const hands = report.hands.find((one) => one.measure === bar);
     const rows = report.counting.filter((row) => row.measure === bar);
     const names = (hand: string) =>
@@ -13,7 +14,7 @@ export function BarWords({ report, bar }: { report: Report; bar: number }) {
             )
             .join(', ');
     return (
-        <section aria-label={`Bar ${bar}`} style={{ padding: '0.4rem 0.6rem', borderBottom: '1px solid var(--rule)' }}>
+        <section aria-label={`Bar ${bar}`} className="desk-part">
             <b>{bar === 0 ? 'Pickup' : `Bar ${bar}`}</b>{' '}
             <span className="faint">
                 {hands?.play === 'together'
@@ -29,6 +30,9 @@ export function BarWords({ report, bar }: { report: Report; bar: number }) {
                     <span>{names(row.hand) || 'rests'}</span>
                 </div>
             ))}
+            <Button size="compact-xs" variant="subtle" onClick={compare}>
+                Compare with another bar (v)
+            </Button>
         </section>
     );
 }

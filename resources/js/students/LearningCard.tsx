@@ -5,6 +5,7 @@ import { type Api, ask } from '../shared/api';
 import { Flower } from '../shared/Flower';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
+import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { shortDate } from '../shared/words';
 
 type Learning = Api['LearningResource'];
@@ -20,6 +21,10 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
     const turn = useMutation({
         mutationFn: () =>
             ask('PATCH', `/learnings/${learning.id}`, { state: learning.state === 'resting' ? 'current' : 'resting' }),
+        onSuccess: fresh,
+    });
+    const follow = useMutation({
+        mutationFn: (choice: PathChoice) => ask('PUT', `/learnings/${learning.id}/path`, choice),
         onSuccess: fresh,
     });
     return (
@@ -52,7 +57,14 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
                     </Button>
                 )}
             </Group>
-            <Trouble error={tick.error ?? turn.error} />
+            <PathSelect
+                size="xs"
+                mt={6}
+                aria-label={`Path of ${learning.title}`}
+                value={{ path: learning.path, pathId: learning.pathId ?? null }}
+                onChange={(choice) => follow.mutate(choice)}
+            />
+            <Trouble error={tick.error ?? turn.error ?? follow.error} />
             <ol className="plain-list" style={{ marginTop: '0.6rem' }}>
                 {learning.stages.map((stage) => (
                     <li key={stage.id} style={{ padding: '2px 0' }}>

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import type { Student } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { dayName } from '../shared/words';
+import { Ways } from './Ways';
 
 export type StudentDraft = Omit<Student, 'id' | 'name'>;
 
@@ -14,10 +15,15 @@ export const NEW_STUDENT: StudentDraft = {
     lessonTime: '16:00',
     lessonMinutes: 30,
     path: 'beat',
+    pathId: null,
     school: 'landmark',
     landmarkLevel: 1,
+    landmarkMiddle: false,
     counting: 'numbers',
     countStyle: 'bar',
+    longNotes: 'all',
+    compoundBeats: 'eighths',
+    countReady: '',
     handSpan: 6,
     practiceDays: [2, 3, 4, 5, 6].map((weekday) => ({ weekday, minutes: 15 })),
 };
@@ -113,71 +119,7 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
                     ))}
                 </SimpleGrid>
             </fieldset>
-            <Group grow align="flex-start">
-                <Select
-                    label="Path"
-                    allowDeselect={false}
-                    value={draft.path}
-                    onChange={(path) => set({ path: (path ?? 'beat') as StudentDraft['path'] })}
-                    data={[
-                        { value: 'beat', label: 'Beat first' },
-                        { value: 'notes', label: 'Notes first' },
-                        { value: 'sound', label: 'Sound first' },
-                    ]}
-                />
-                <Select
-                    label="Reading"
-                    allowDeselect={false}
-                    value={draft.school}
-                    onChange={(school) => set({ school: (school ?? 'landmark') as StudentDraft['school'] })}
-                    data={[
-                        { value: 'landmark', label: 'From landmarks' },
-                        { value: 'alphabet', label: 'By the alphabet' },
-                        { value: 'phrase', label: 'By a sentence' },
-                    ]}
-                />
-                <Select
-                    label="Landmarks known"
-                    allowDeselect={false}
-                    value={String(draft.landmarkLevel)}
-                    onChange={(level) => set({ landmarkLevel: Number(level) })}
-                    data={[
-                        { value: '1', label: 'C4 G4 F3' },
-                        { value: '2', label: 'and C5 C3' },
-                        { value: '3', label: 'and F5 G2 C6 C2' },
-                    ]}
-                />
-            </Group>
-            <Group grow align="flex-start">
-                <Select
-                    label="Counting"
-                    allowDeselect={false}
-                    value={draft.counting}
-                    onChange={(counting) => set({ counting: (counting ?? 'numbers') as StudentDraft['counting'] })}
-                    data={[
-                        { value: 'numbers', label: '1 & 2 &' },
-                        { value: 'units', label: 'Each note by its length' },
-                    ]}
-                />
-                <Select
-                    label="Say “&”"
-                    allowDeselect={false}
-                    disabled={draft.counting !== 'numbers'}
-                    value={draft.countStyle}
-                    onChange={(style) => set({ countStyle: (style ?? 'bar') as StudentDraft['countStyle'] })}
-                    data={[
-                        { value: 'bar', label: 'through a bar with eighths' },
-                        { value: 'beats', label: 'only in beats that divide' },
-                    ]}
-                />
-                <NumberInput
-                    label="Hand span, white keys"
-                    min={4}
-                    max={12}
-                    value={draft.handSpan}
-                    onChange={(span) => set({ handSpan: Number(span) })}
-                />
-            </Group>
+            <Ways draft={draft} set={set} />
             <Trouble error={error} />
             <Group>
                 <Button type="submit" loading={saving}>

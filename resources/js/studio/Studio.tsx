@@ -1,9 +1,11 @@
-import { Button, Group, Select, Stack, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Group, Select, SimpleGrid, Stack, TextInput, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
 import { type Api, ask } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { StudioWords, wordsBy } from './StudioWords';
 
 export function Studio() {
     const session = useSession();
@@ -14,51 +16,79 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
     const client = useQueryClient();
     const [draft, setDraft] = useState(studio);
     const save = useMutation({
-        mutationFn: () => ask<Api['StudioResource']>('PATCH', `/studios/${studio.id}`, draft),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['session'] }),
+        mutationFn: () =>
+            ask<Api['StudioResource']>('PATCH', `/studios/${studio.id}`, {
+                ...draft,
+                phrases: wordsBy(draft.phrases),
+                countWords: wordsBy(draft.countWords),
+            }),
+        onSuccess: () =>
+            Promise.all([
+                client.invalidateQueries({ queryKey: ['session'] }),
+                client.invalidateQueries({ queryKey: ['breakdown'] }),
+            ]),
     });
     const submit = (event: FormEvent) => {
         event.preventDefault();
         save.mutate();
     };
     return (
-        <Stack component="form" onSubmit={submit} maw={520} gap="md">
-            <Title order={1} fz={28}>
-                Studio
-            </Title>
-            <TextInput
-                label="Name"
-                required
-                value={draft.name}
-                onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+        <Stack component="form" onSubmit={submit} maw={860} gap="md">
+            <Group justify="space-between">
+                <Title order={1} fz={28}>
+                    Studio
+                </Title>
+                <Anchor component={Link} to="/paths">
+                    Paths on which pages are learnt
+                </Anchor>
+            </Group>
+            <SimpleGrid cols={2}>
+                <TextInput
+                    label="Name"
+                    required
+                    value={draft.name}
+                    onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+                />
+                <Select
+                    label="Lengths are called"
+                    allowDeselect={false}
+                    value={draft.words}
+                    onChange={(words) => setDraft({ ...draft, words: words === 'uk' ? 'uk' : 'us' })}
+                    data={[
+                        { value: 'us', label: 'whole, half, quarter, eighth' },
+                        { value: 'uk', label: 'semibreve, minim, crotchet, quaver' },
+                    ]}
+                />
+                <Select
+                    label="Paper"
+                    allowDeselect={false}
+                    value={draft.paper}
+                    onChange={(paper) => setDraft({ ...draft, paper: paper === 'letter' ? 'letter' : 'a4' })}
+                    data={[
+                        { value: 'a4', label: 'A4' },
+                        { value: 'letter', label: 'Letter' },
+                    ]}
+                />
+                <Select
+                    label="Time zone"
+                    searchable
+                    allowDeselect={false}
+                    value={draft.timezone}
+                    onChange={(zone) => setDraft({ ...draft, timezone: zone ?? draft.timezone })}
+                    data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
+                />
+            </SimpleGrid>
+            <StudioWords
+                title="Sentences for lines and spaces"
+                about="For students who read by a sentence. Each word begins with the letter of its place, from the bottom up."
+                words={draft.phrases}
+                change={(phrases) => setDraft({ ...draft, phrases })}
             />
-            <Select
-                label="Words for notes"
-                allowDeselect={false}
-                value={draft.words}
-                onChange={(words) => setDraft({ ...draft, words: words === 'uk' ? 'uk' : 'us' })}
-                data={[
-                    { value: 'us', label: 'quarter note, measure' },
-                    { value: 'uk', label: 'crotchet, bar' },
-                ]}
-            />
-            <Select
-                label="Paper"
-                allowDeselect={false}
-                value={draft.paper}
-                onChange={(paper) => setDraft({ ...draft, paper: paper === 'letter' ? 'letter' : 'a4' })}
-                data={[
-                    { value: 'a4', label: 'A4' },
-                    { value: 'letter', label: 'Letter' },
-                ]}
-            />
-            <Select
-                label="Time zone"
-                searchable
-                allowDeselect={false}
-                value={draft.timezone}
-                onChange={(zone) => setDraft({ ...draft, timezone: zone ?? draft.timezone })}
-                data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
+            <StudioWords
+                title="Words for lengths"
+                about="For students who count with the words of the studio. Several words are said in turn. An empty one is said by its time name."
+                words={draft.countWords}
+                change={(countWords) => setDraft({ ...draft, countWords })}
             />
             <Trouble error={save.error} />
             <Group>

@@ -3,6 +3,7 @@ import { memo, type ReactNode, useEffect, useRef, useState } from 'react';
 import { Waiting } from '../Notes';
 import { Newest } from '../newest';
 import { engraveAll } from './engrave';
+import type { Order } from './engraver.worker';
 import { noteAt, type Places, readPlaces } from './places';
 
 interface Props {
@@ -11,8 +12,8 @@ interface Props {
     title: string;
     scale?: number;
     lines?: 'printed' | 'free';
-    /** Room between the staves for words. */
-    airy?: boolean;
+    /** Rows of words that the staves need room for, above them and below. */
+    rows?: Order['rows'];
     /** The layer over the music shows the fingers instead. */
     hideFingers?: boolean;
     range?: [number, number] | null;
@@ -26,6 +27,8 @@ interface Props {
     overlay?: (places: Places) => ReactNode;
 }
 
+const NO_ROWS = { above: 0, below: 0 };
+
 const NOTHING_LIT: ReadonlyMap<string, 'yes' | 'left'> = new Map();
 
 /** Engraved music, with a layer over it. */
@@ -34,7 +37,7 @@ export function Score({
     title,
     scale = 42,
     lines = 'printed',
-    airy = false,
+    rows = NO_ROWS,
     hideFingers = false,
     range = null,
     lit = NOTHING_LIT,
@@ -68,7 +71,7 @@ export function Score({
             width: paper,
             scale,
             lines,
-            airy,
+            rows,
             range: bars,
         }).then(
             (svgs) => {
@@ -81,7 +84,7 @@ export function Score({
                 if (alive.current) setError(reason.message);
             },
         );
-    }, [lane, music, paper, scale, lines, airy, first, last, stamp]);
+    }, [lane, music, paper, scale, lines, rows, first, last, stamp]);
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
     useEffect(() => {
@@ -97,7 +100,13 @@ export function Score({
     }, [lit, drawn]);
 
     return (
-        <div ref={sizeRef} className="score" data-fingers={hideFingers ? 'hidden' : 'shown'} data-stamp={shown}>
+        <div
+            ref={sizeRef}
+            className="score"
+            data-fingers={hideFingers || rows.below > 0 ? 'hidden' : 'shown'}
+            data-above={rows.above > 0 ? 'yes' : undefined}
+            data-stamp={shown}
+        >
             {error !== null && <p role="alert">The music could not be engraved: {error}.</p>}
             {drawn === null && error === null && <Waiting what="Engraving…" />}
             {drawn !== null && (

@@ -9,8 +9,8 @@ export interface Order {
     scale: number;
     /** Keep the printed lines, or break where there is room. */
     lines: 'printed' | 'free';
-    /** Room between the staves for words. */
-    airy: boolean;
+    /** Rows of words that the staves need room for, above them and below. */
+    rows: { above: number; below: number };
     /** Indices of the first and last measure; null for all. */
     range: [number, number] | null;
 }
@@ -24,6 +24,7 @@ export interface Engraved {
 const ready = createModule().then((module: unknown) => new VerovioToolkit(module));
 
 function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): string {
+    const rows = order.rows.above + order.rows.below;
     toolkit.setOptions({
         scale: order.scale,
         pageWidth: Math.max(200, Math.round((order.width * 100) / order.scale)),
@@ -35,14 +36,16 @@ function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): st
         footer: 'none',
         smuflTextFont: 'embedded',
         svgRemoveXlink: true,
-        pageMarginTop: 40,
-        pageMarginBottom: 20,
+        pageMarginTop: 25,
+        pageMarginBottom: 20 + 30 * order.rows.below,
         minLastJustification: 0.4,
-        spacingLinear: order.airy ? 0.4 : 0.25,
+        spacingLinear: order.rows.below > 0 ? 0.4 : 0.25,
+        // Counts take room as long as their notes last.
+        spacingNonLinear: order.rows.below > 0 ? 0.8 : 0.6,
         pageMarginLeft: 20,
         pageMarginRight: 20,
-        spacingSystem: 10,
-        spacingStaff: order.airy ? 18 : 10,
+        spacingSystem: 5 + rows,
+        spacingStaff: 9 + 4 * rows,
         mnumInterval: 1,
     });
     toolkit.select(order.range === null ? {} : { measureRange: `${order.range[0] + 1}-${order.range[1] + 1}` });

@@ -13,6 +13,10 @@ export interface Places {
     measures: Box[];
     /** The staves of each measure, upper first. */
     staves: Box[][];
+    /** What each of those staves takes up with its notes, stems and beams. */
+    extents: Box[][];
+    /** Rests that fill their bar, and stand in its middle. */
+    barRests: ReadonlySet<string>;
 }
 
 function box(element: Element, corner: DOMRect): Box {
@@ -37,19 +41,21 @@ export function readPlaces(drawn: HTMLElement): Places {
         const head = element.querySelector('.notehead') ?? element;
         notes.set(element.id, box(head, corner));
     }
+    const barRests = new Set([...drawn.querySelectorAll('g.mRest')].map((rest) => rest.id));
     const measures = [...drawn.querySelectorAll('g.measure')];
+    const stavesOf = (measure: Element) => [...measure.querySelectorAll('g.staff')];
     return {
         notes,
+        barRests,
         measures: measures.map((measure) => {
-            const staves = [...measure.querySelectorAll('g.staff')].map((staff) => staffLines(staff, corner));
+            const staves = stavesOf(measure).map((staff) => staffLines(staff, corner));
             const top = Math.min(...staves.map((staff) => staff.y));
             const bottom = Math.max(...staves.map((staff) => staff.y + staff.height));
             const first = staves[0] ?? box(measure, corner);
             return { x: first.x, y: top, width: first.width, height: bottom - top };
         }),
-        staves: measures.map((measure) =>
-            [...measure.querySelectorAll('g.staff')].map((staff) => staffLines(staff, corner)),
-        ),
+        staves: measures.map((measure) => stavesOf(measure).map((staff) => staffLines(staff, corner))),
+        extents: measures.map((measure) => stavesOf(measure).map((staff) => box(staff, corner))),
     };
 }
 

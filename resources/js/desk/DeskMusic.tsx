@@ -1,0 +1,89 @@
+import { useMemo, useState } from 'react';
+import { type Api, ask, type Playback } from '../shared/api';
+import { BarLabels } from '../shared/score/BarLabels';
+import { Marks } from '../shared/score/Marks';
+import { Score } from '../shared/score/Score';
+import { Player } from '../shared/sound/Player';
+import { BarTiles } from './BarTiles';
+import { rangeWords } from './beats';
+import { MusicLayer } from './MusicLayer';
+import { labelsOf, marksOf, rowsOf } from './marks';
+import type { DeskState } from './useDesk';
+
+type Breakdown = Api['BreakdownResource'];
+type Lit = ReadonlyMap<string, 'yes' | 'left'>;
+
+const SILENT: Lit = new Map();
+
+/** The page, large, with what the lenses write on it; the bars as tiles; and the sound of what is chosen. */
+export function DeskMusic({ data, desk }: { data: Breakdown; desk: DeskState }) {
+    const { piece, report, playback } = data;
+    const [sounding, setSounding] = useState<Lit>(SILENT);
+    const { lenses, saying, finding, note, bars, range } = desk;
+    const written = useMemo(() => marksOf(report, lenses, saying), [report, lenses, saying]);
+    const rows = useMemo(() => rowsOf(lenses), [lenses]);
+    const labels = useMemo(() => labelsOf(report, lenses), [report, lenses]);
+    const hands = useMemo(() => new Map(report.events.map((event) => [event.id, event.hand])), [report]);
+    const lit = useMemo(() => {
+        if (sounding.size > 0) return sounding;
+        const ids = note === null ? (finding?.events ?? []) : [note];
+        return new Map(ids.map((id) => [id, hands.get(id) === 'L' ? ('left' as const) : ('yes' as const)]));
+    }, [finding, note, hands, sounding]);
+    const chosen = useMemo(() => {
+        const numbers = new Set(bars === null ? (finding?.bars ?? []) : []);
+        return new Set(
+            report.bars.flatMap((bar, i) =>
+                numbers.has(bar.measure) || (bars !== null && i >= bars[0] && i <= bars[1]) ? [i] : [],
+            ),
+        );
+    }, [report, finding, bars]);
+    const beats = range ?? (bars === null ? null : wholeBars(data, bars));
+    const sound =
+        beats === null
+            ? playback
+            : () =>
+                  ask<Playback>(
+                      'GET',
+                      `/pieces/${piece.id}/playback?first=${beats.first}&last=${beats.last}&fromBeat=${beats.from}&toBeat=${beats.to}`,
+                  );
+    return (
+        <div className="sheet" style={{ padding: '0.6rem 1rem' }}>
+            <Score
+                music={piece.music}
+                title={`${piece.title}, engraved`}
+                scale={45}
+                rows={rows}
+                hideFingers={lenses.includes('fingers')}
+                lit={lit}
+                overlay={(places) => (
+                    <>
+                        <Marks places={places} marks={written} />
+                        <BarLabels places={places} labels={labels} under={rows.below} />
+                        <MusicLayer
+                            report={report}
+                            places={places}
+                            bars={chosen}
+                            range={range}
+                            onBar={desk.onBar}
+                            onNote={desk.onNote}
+                            onRange={desk.onRange}
+                        />
+                    </>
+                )}
+            />
+            <BarTiles report={report} chosen={chosen} choose={desk.onBar} />
+            <Player
+                key={JSON.stringify(beats)}
+                playback={sound}
+                tempo={report.stages.findLast((stage) => stage.tempo !== null)?.tempo ?? 80}
+                hand={null}
+                onLit={setSounding}
+                what={beats === null ? undefined : rangeWords(report, beats)}
+            />
+        </div>
+    );
+}
+
+function wholeBars(data: Breakdown, [first, last]: [number, number]) {
+    return { first, from: data.report.bars[first]?.first ?? 1, last, to: data.report.bars[last]?.last ?? 1 };
+}

@@ -1,0 +1,102 @@
+import { Button, Text } from '@mantine/core';
+import type { Api } from '../shared/api';
+import { KeyMap } from '../shared/piano/KeyMap';
+import { BarWords } from './BarWords';
+import { rangeWords } from './beats';
+import { Compare } from './Compare';
+import { FindingList } from './FindingList';
+import { FingerChoice } from './FingerChoice';
+import { startKeys, startWords } from './findings/fingers';
+import { NoteWords } from './NoteWords';
+import { Octave } from './Octave';
+import { PagePath } from './PagePath';
+import { PositionButton } from './PositionDialog';
+import type { DeskState } from './useDesk';
+import { VerdictChoice } from './VerdictChoice';
+
+interface Props {
+    data: Api['BreakdownResource'];
+    desk: DeskState;
+    student: string | null;
+}
+
+const NONE: Record<string, string> = {
+    trouble: 'Nothing on this page is hard for this student.',
+    stages: 'Nothing sounds on this page.',
+};
+
+/** Beside the music: what is chosen, then what the lens has found, then the piano. */
+export function DeskPane({ data, desk, student }: Props) {
+    const { report } = data;
+    const { lens, note, bar, range, other, finding } = desk;
+    const measure =
+        bar === null ? (finding?.bars.length === 1 ? finding.bars[0] : undefined) : report.bars[bar]?.measure;
+    const keys = desk.lenses.includes('notes') || desk.lenses.includes('fingers') ? (finding?.keys ?? []) : [];
+    const piano = keys.length > 0 ? keys : desk.lenses.includes('fingers') ? startKeys(report) : [];
+    const pair = finding?.pair?.map((one) => report.bars.findIndex((of) => of.measure === one));
+    return (
+        <aside aria-label={`Findings: ${lens}`} className="sheet desk-pane">
+            {range !== null && (
+                <section aria-label="Your range" className="desk-part">
+                    <b>Your piece to practise</b>
+                    <br />
+                    {rangeWords(report, range)}. <span className="faint">Play it below; Esc lets go.</span>
+                </section>
+            )}
+            {note !== null && <NoteWords report={report} id={note} />}
+            {note !== null && lens === 'fingers' && <FingerChoice key={note} data={data} id={note} />}
+            {bar !== null && other === null && (
+                <BarWords
+                    report={report}
+                    bar={report.bars[bar]?.measure ?? 0}
+                    compare={() => desk.compare(null, 'wanted')}
+                />
+            )}
+            {other === 'wanted' && (
+                <Text className="desk-part" role="status">
+                    Now choose the bar to compare it with.
+                </Text>
+            )}
+            {bar !== null && typeof other === 'number' && (
+                <Compare data={data} bars={[bar, other]} done={() => desk.compare(null, null)} />
+            )}
+            {pair !== undefined && other === null && bar === null && (
+                <Button
+                    size="compact-sm"
+                    variant="default"
+                    m={6}
+                    onClick={() => desk.compare(pair[0] ?? 0, pair[1] ?? 0)}
+                >
+                    See bars {finding?.pair?.join(' and ')} side by side
+                </Button>
+            )}
+            {lens === 'trouble' && measure !== undefined && (
+                <VerdictChoice key={measure} data={data} measure={measure} />
+            )}
+            {lens === 'stages' && <PagePath pieceId={data.piece.id} path={report.path} student={student} />}
+            <div className="desk-list">
+                <FindingList
+                    findings={desk.findings}
+                    chosen={desk.chosen}
+                    pick={desk.pick}
+                    none={NONE[lens] ?? 'Nothing to say here.'}
+                />
+                {lens === 'look over' && <Octave piece={data.piece} />}
+                {lens === 'fingers' && (
+                    <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />
+                )}
+            </div>
+            {piano.length > 0 && (
+                <figure style={{ margin: '0.4rem 0 0' }}>
+                    <KeyMap
+                        signs={piano}
+                        title={keys.length > 0 ? (finding?.title ?? '') : `At the start: ${startWords(report)}`}
+                    />
+                    <figcaption className="faint" style={{ fontSize: '0.8rem' }}>
+                        {keys.length > 0 ? finding?.title : `At the start: ${startWords(report)}`}
+                    </figcaption>
+                </figure>
+            )}
+        </aside>
+    );
+}

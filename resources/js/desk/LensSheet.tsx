@@ -1,0 +1,172 @@
+import { Button, Group, SegmentedControl, Select, Text } from '@mantine/core';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Api } from '../shared/api';
+import { Trouble, Waiting } from '../shared/Notes';
+import { KeyMap } from '../shared/piano/KeyMap';
+import { useSession } from '../shared/Shell';
+import { findingsOf, LENSES, type Lens } from './findings/findings';
+import { startKeys, startWords } from './findings/fingers';
+import type { Saying } from './marks';
+import { type SheetKind, SheetMusic } from './SheetMusic';
+import { useBreakdown } from './useBreakdown';
+
+const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width: 196 } };
+
+const WRITES: readonly Lens[] = ['notes', 'fingers', 'counts'];
+
+const BLANK: Partial<Record<Lens, string>> = {
+    notes: 'Write the name of each note on its line.',
+    fingers: 'Write the finger of each note on its line.',
+    counts: 'Write the counts under the notes, then say them and tap.',
+};
+
+/** A lens as a sheet of paper: as it is on the desk, or to be filled in, with its answer. */
+export function LensSheet() {
+    const id = Number(useParams().piece);
+    const [search, setSearch] = useSearchParams();
+    const student = search.get('student');
+    const breakdown = useBreakdown(id, student);
+    const session = useSession();
+    if (breakdown.error ?? session.error) return <Trouble error={breakdown.error ?? session.error} />;
+    if (breakdown.data === undefined || session.data === undefined) return <Waiting what="Laying out the sheet…" />;
+    const set = (change: Record<string, string>) => {
+        const next = new URLSearchParams(search);
+        for (const [name, value] of Object.entries(change)) next.set(name, value);
+        setSearch(next, { replace: true });
+    };
+    return <Sheet data={breakdown.data} studio={session.data.studio} search={search} set={set} />;
+}
+
+interface Props {
+    data: Api['BreakdownResource'];
+    studio: Api['StudioResource'];
+    search: URLSearchParams;
+    set: (change: Record<string, string>) => void;
+}
+
+function Sheet({ data, studio, search, set }: Props) {
+    const { piece, report } = data;
+    const lenses = lensesIn(search.get('lens'));
+    const lens = lenses[0] ?? 'look over';
+    const kind = (search.get('kind') ?? 'lens') as SheetKind;
+    const ring = report.rings.find((one) => one.what === search.get('ring')) ?? report.rings[0];
+    const paper = PAPER[studio.paper];
+    const kinds = [
+        { value: 'lens', label: 'As on the desk' },
+        ...(WRITES.includes(lens) ? [{ value: 'blank', label: 'To write in' }] : []),
+        ...(lens === 'notes' && ring !== undefined ? [{ value: 'ring', label: 'To ring' }] : []),
+    ];
+    const saying = (search.get('say') ?? 'letters') as Saying;
+    const music = { data, lenses, saying, width: paper.width, ring };
+    const student = search.get('student');
+    return (
+        <div style={{ background: '#fff', color: '#000', minHeight: '100vh' }}>
+            <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
+            <Group className="no-print" p="sm" style={{ background: 'var(--paper)' }}>
+                <Button onClick={() => window.print()}>Print</Button>
+                <Button
+                    variant="default"
+                    component={Link}
+                    to={`/pieces/${piece.id}${student === null ? '' : `?student=${student}`}`}
+                >
+                    Back to the desk
+                </Button>
+                <Select
+                    aria-label="Lens"
+                    w={140}
+                    allowDeselect={false}
+                    value={lens}
+                    onChange={(next) => set({ lens: next ?? lens, kind: 'lens' })}
+                    data={LENSES.map((one) => one.name)}
+                />
+                {kinds.length > 1 && (
+                    <SegmentedControl
+                        aria-label="What kind of sheet"
+                        value={kind}
+                        onChange={(next) => set({ kind: next })}
+                        data={kinds}
+                    />
+                )}
+                {kind === 'ring' && (
+                    <Select
+                        aria-label="What is ringed"
+                        w={110}
+                        allowDeselect={false}
+                        value={ring?.what ?? null}
+                        onChange={(what) => set({ ring: what ?? '' })}
+                        data={report.rings.map((one) => ({ value: one.what, label: `every ${one.what}` }))}
+                    />
+                )}
+            </Group>
+            <article className="paper" style={{ width: `${paper.width}mm` }}>
+                <Head piece={piece} words={kind === 'lens' ? lenses.join(' and ') : ''} />
+                {kind === 'blank' && <Text mb="sm">{BLANK[lens]}</Text>}
+                {kind === 'ring' && (
+                    <Text mb="sm">
+                        Ring every {ring?.what} on this page. How many did you find? <span className="score-gap" />
+                    </Text>
+                )}
+                <SheetMusic {...music} kind={kind} />
+                {kind === 'lens' && <Sentences data={data} lens={lens} />}
+                {kind !== 'lens' && (
+                    <section className="answer" aria-label="The answer">
+                        <Head
+                            piece={piece}
+                            words={kind === 'ring' ? `the answer: ${ring?.times} times ${ring?.what}` : 'the answer'}
+                        />
+                        <SheetMusic {...music} kind={kind === 'ring' ? 'rung' : 'lens'} />
+                    </section>
+                )}
+            </article>
+        </div>
+    );
+}
+
+function lensesIn(given: string | null): Lens[] {
+    const named = (given ?? '').split(',');
+    const found = LENSES.map((one) => one.name).filter((name) => named.includes(name));
+    // In the order they were laid on the desk.
+    return found.length === 0 ? ['look over'] : found.sort((a, b) => named.indexOf(a) - named.indexOf(b));
+}
+
+function Head({ piece, words }: { piece: Api['PieceResource']; words: string }) {
+    return (
+        <header style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+            <Text component="h1" ff="heading" fz={24} fw={600}>
+                {piece.title}
+                {words !== '' && <span style={{ fontSize: 15, fontWeight: 400 }}> — {words}</span>}
+            </Text>
+            <Text fz={13}>
+                {piece.book}, p. {piece.page}
+                {piece.label}
+            </Text>
+        </header>
+    );
+}
+
+/** What the lens has found, below the music. */
+function Sentences({ data, lens }: { data: Api['BreakdownResource']; lens: Lens }) {
+    const findings = findingsOf(data.report, lens);
+    return (
+        <>
+            {lens === 'fingers' && (
+                <figure style={{ margin: '4mm 0', maxWidth: '120mm' }}>
+                    <KeyMap signs={startKeys(data.report)} title={`At the start: ${startWords(data.report)}`} />
+                    <figcaption>At the start: {startWords(data.report)}</figcaption>
+                </figure>
+            )}
+            <ul className="plain-list" style={{ columns: findings.length > 4 ? 2 : 1, columnGap: '8mm', fontSize: 13 }}>
+                {findings.map((one, i) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: two findings may say the same of two places
+                    <li key={`${i} ${one.title}`} style={{ breakInside: 'avoid', padding: '2px 0' }}>
+                        <b>
+                            {one.thorn && '▲ '}
+                            {one.title}.
+                        </b>{' '}
+                        {one.text}
+                    </li>
+                ))}
+            </ul>
+        </>
+    );
+}

@@ -1,0 +1,87 @@
+import { type PointerEvent, useMemo, useRef, useState } from 'react';
+import type { Report } from '../shared/api';
+import { BarButtons } from '../shared/score/BarButtons';
+import { noteAt, type Places } from '../shared/score/places';
+import { beatAt, beatLines, boxesOf, type Range, rangeOf } from './beats';
+
+interface Props {
+    report: Report;
+    places: Places;
+    /** Measures that are chosen or belong to the finding, by index. */
+    bars: ReadonlySet<number>;
+    /** A range that was dragged. */
+    range: Range | null;
+    onBar: (index: number, more: boolean) => void;
+    onNote: (id: string) => void;
+    onRange: (range: Range) => void;
+}
+
+/** How far a pointer goes before a press is a drag, in pixels. */
+const DRAG = 7;
+
+/** Over the music: a press on a note tells of the note, one beside it of the bar; a drag marks a range to the beat. */
+export function MusicLayer({ report, places, bars, range, onBar, onNote, onRange }: Props) {
+    const lines = useMemo(() => beatLines(report, places), [report, places]);
+    const down = useRef<{ x: number; y: number } | null>(null);
+    const [dragged, setDragged] = useState<Range | null>(null);
+    const pointOf = (event: PointerEvent) => {
+        const corner = event.currentTarget.getBoundingClientRect();
+        return { x: event.clientX - corner.left, y: event.clientY - corner.top };
+    };
+    const rangeTo = (to: { x: number; y: number }): Range | null => {
+        const start = down.current && beatAt(lines, places, down.current.x, down.current.y);
+        const end = beatAt(lines, places, to.x, to.y);
+        return start && end ? rangeOf(start, end) : null;
+    };
+    const shown = dragged ?? range;
+    return (
+        <>
+            <BarButtons
+                places={places}
+                label={(i) => `Bar ${report.bars[i]?.measure}`}
+                state={(i) => (bars.has(i) ? 'chosen' : 'plain')}
+                choose={onBar}
+            />
+            {shown !== null &&
+                boxesOf(shown, lines, places).map((box) => (
+                    <div
+                        key={`${box.x} ${box.y}`}
+                        className="score-range"
+                        style={{ left: box.x, top: box.y, width: box.width, height: box.height }}
+                    />
+                ))}
+            <div
+                className="score-layer"
+                aria-hidden="true"
+                onPointerDown={(event) => {
+                    if (event.button !== 0) return;
+                    down.current = pointOf(event);
+                    event.currentTarget.setPointerCapture(event.pointerId);
+                }}
+                onPointerMove={(event) => {
+                    if (down.current === null) return;
+                    const at = pointOf(event);
+                    if (dragged !== null || Math.abs(at.x - down.current.x) > DRAG) setDragged(rangeTo(at));
+                }}
+                onPointerUp={(event) => {
+                    if (down.current === null) return;
+                    const at = pointOf(event);
+                    if (dragged !== null) {
+                        onRange(rangeTo(at) ?? dragged);
+                    } else {
+                        const note = noteAt(places, at.x, at.y);
+                        const bar = beatAt(lines, places, at.x, at.y);
+                        if (note !== null) onNote(note);
+                        else if (bar !== null) onBar(bar.measure, event.shiftKey);
+                    }
+                    down.current = null;
+                    setDragged(null);
+                }}
+                onPointerCancel={() => {
+                    down.current = null;
+                    setDragged(null);
+                }}
+            />
+        </>
+    );
+}

@@ -1,0 +1,33 @@
+import type { Report } from '../shared/api';
+import { handWords } from '../shared/words';
+import { placeWords } from './findings/finding';
+
+const FROM: Record<string, string> = { page: 'printed', teacher: 'yours', 'worked out': 'worked out' };
+
+/** All that is known of one note. */
+export function NoteWords({ report, id }: { report: Report; id: string }) {
+    const event = report.events.find((one) => one.id === id);
+    if (event === undefined) return null;
+    const fingers = event.fingers.some((finger) => finger !== null)
+        ? `finger ${event.fingers.map((finger) => finger ?? '?').join(' ')}, ${FROM[event.finger_from ?? ''] ?? ''}`
+        : '';
+    const said = [
+        event.kind === 'rest'
+            ? 'rest'
+            : `${event.pitches.join(' ')}${event.staff.length > 0 ? ` on ${event.staff.join(' and ')}` : ''}`,
+        event.solfege,
+        event.move,
+        fingers,
+        `${event.beats} ${event.beats === '1' ? 'beat' : 'beats'}`,
+        event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',
+    ];
+    return (
+        <section aria-label="The chosen note" className="desk-part">
+            <b className={event.hand === 'R' ? 'right-hand' : 'left-hand'}>
+                {placeWords(event.place)}, {handWords(event.hand)}
+            </b>
+            <br />
+            {said.filter((word) => word !== null && word !== '').join('; ')}.
+        </section>
+    );
+}

@@ -1,0 +1,34 @@
+import { Select } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+
+const OCTAVES = [
+    { value: '2', label: 'two octaves higher' },
+    { value: '1', label: 'an octave higher' },
+    { value: '0', label: 'where it is written' },
+    { value: '-1', label: 'an octave lower' },
+    { value: '-2', label: 'two octaves lower' },
+];
+
+/** In a duet the student may play away from where it is written; positions and keys follow. */
+export function Octave({ piece }: { piece: Api['PieceResource'] }) {
+    const client = useQueryClient();
+    const save = useMutation({
+        mutationFn: (octave: number) => ask('PUT', `/pieces/${piece.id}/octave`, { octave }),
+        onSuccess: () => client.invalidateQueries({ queryKey: ['breakdown', piece.id] }),
+    });
+    return (
+        <div style={{ padding: '0.3rem 0.5rem' }}>
+            <Select
+                size="xs"
+                label="The student plays it"
+                allowDeselect={false}
+                value={String(piece.octave)}
+                onChange={(octave) => save.mutate(Number(octave))}
+                data={OCTAVES}
+            />
+            <Trouble error={save.error} />
+        </div>
+    );
+}

@@ -1,0 +1,64 @@
+import { Text } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { PathSelect } from '../shared/PathSelect';
+import { shortDate } from '../shared/words';
+
+interface Props {
+    pieceId: number;
+    /** The path whose stages are listed, by name. */
+    path: string;
+    student: string | null;
+}
+
+/** The path of this page: the student’s, unless the teacher chooses another for this page alone. */
+export function PagePath({ pieceId, path, student }: Props) {
+    const client = useQueryClient();
+    const of = useQuery({
+        queryKey: ['student', Number(student)],
+        queryFn: () => ask<Api['StudentDetailResource']>('GET', `/students/${student}`),
+        enabled: student !== null,
+    });
+    const learning = of.data?.learnings.find((one) => one.pieceId === pieceId);
+    const save = useMutation({
+        mutationFn: (choice: { path: string; pathId: number | null }) =>
+            ask('PUT', `/learnings/${learning?.id}/path`, choice),
+        onSuccess: () =>
+            Promise.all([
+                client.invalidateQueries({ queryKey: ['breakdown', pieceId] }),
+                client.invalidateQueries({ queryKey: ['student', Number(student)] }),
+            ]),
+    });
+    if (learning === undefined) {
+        return (
+            <Text size="sm" className="desk-part">
+                On the path “{path}”.{' '}
+                <span className="faint">
+                    {student === null
+                        ? 'Choose a student for theirs.'
+                        : of.isPending
+                          ? ''
+                          : 'The page is not open for this student yet.'}
+                </span>
+            </Text>
+        );
+    }
+    const passed = learning.stages.filter((stage) => stage.passedOn !== null);
+    const last = passed.at(-1);
+    return (
+        <div className="desk-part">
+            <PathSelect
+                size="xs"
+                label="The path of this page"
+                value={{ path: learning.path, pathId: learning.pathId }}
+                onChange={(choice) => save.mutate(choice)}
+            />
+            <Text size="sm" mt={4}>
+                {passed.length} of {learning.stages.length} stages passed
+                {last?.passedOn ? `, ${last.name} on ${shortDate(last.passedOn)}` : ''}. Another path keeps them.
+            </Text>
+            <Trouble error={save.error} />
+        </div>
+    );
+}

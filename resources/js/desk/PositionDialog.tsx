@@ -1,0 +1,100 @@
+import { Button, Group, SegmentedControl, Select, Text } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
+import { Trouble, Waiting } from '../shared/Notes';
+import { Score } from '../shared/score/Score';
+import { handWords, listed } from '../shared/words';
+import { capital } from './findings/finding';
+
+const MAJOR = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
+const MINOR = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'G#', 'A', 'Bb', 'B'];
+
+interface Props {
+    piece: Api['PieceResource'];
+    student: string | null;
+    /** The key it is in: `C major`. */
+    keyName: string;
+}
+
+/** Opens the piece in another five-finger position. */
+export function PositionButton(props: Props) {
+    const [open, setOpen] = useState(false);
+    return (
+        <>
+            <Button size="compact-sm" variant="default" m={6} onClick={() => setOpen(true)}>
+                In another position…
+            </Button>
+            <Dialog
+                opened={open}
+                onClose={() => setOpen(false)}
+                title={`${props.piece.title} in another position`}
+                size="xl"
+            >
+                {open && <OtherPosition {...props} />}
+            </Dialog>
+        </>
+    );
+}
+
+function OtherPosition({ piece, student, keyName }: Props) {
+    const minor = keyName.endsWith('minor');
+    const [key, setKey] = useState(minor ? 'D' : 'G');
+    const [direction, setDirection] = useState('0');
+    const moved = useQuery({
+        queryKey: ['position', piece.id, piece.revision, student, key, direction],
+        queryFn: () =>
+            ask<Api['PositionResource']>(
+                'GET',
+                `/pieces/${piece.id}/position?key=${encodeURIComponent(minor ? `${key} minor` : key)}&direction=${direction}${student === null ? '' : `&student=${student}`}`,
+            ),
+        placeholderData: (before) => before,
+    });
+    return (
+        <>
+            <Group align="flex-end" mb="sm">
+                <Select
+                    label="To"
+                    w={110}
+                    allowDeselect={false}
+                    value={key}
+                    onChange={(to) => setKey(to ?? key)}
+                    data={(minor ? MINOR : MAJOR).map((name) => ({
+                        value: name,
+                        label: `${name.replace('b', '♭').replace('#', '♯')} ${minor ? 'minor' : 'major'}`,
+                    }))}
+                />
+                <SegmentedControl
+                    aria-label="Which way"
+                    value={direction}
+                    onChange={setDirection}
+                    data={[
+                        { value: '-1', label: 'Down' },
+                        { value: '0', label: 'Nearest' },
+                        { value: '1', label: 'Up' },
+                    ]}
+                />
+            </Group>
+            <Trouble error={moved.error} />
+            {moved.isPending && <Waiting what="Moving the hands…" />}
+            {moved.data !== undefined && (
+                <>
+                    {moved.data.starts.map((start) => (
+                        <Text key={start.hand} size="sm" className={start.hand === 'R' ? 'right-hand' : 'left-hand'}>
+                            <b>{capital(handWords(start.hand))}</b> begins on {start.pitches.join(' and ')} (
+                            {start.keys[0]}) with finger {start.fingers.join(' and ')}; the thumb lies on {start.thumb}.
+                        </Text>
+                    ))}
+                    <Text size="sm" mb="xs">
+                        {moved.data.accidentals.length === 0
+                            ? 'White keys only.'
+                            : `Played sharp or flat: ${listed(moved.data.accidentals)}.`}{' '}
+                        Everything else by the same moves.
+                    </Text>
+                    <Score music={moved.data.music} title={`${piece.title} in ${moved.data.key}`} scale={38} />
+                </>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,50 @@
+import { Button, Group } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { Trouble } from '../shared/Notes';
+
+type Breakdown = Api['BreakdownResource'];
+
+const VERDICTS = [
+    { verdict: 'easy', label: 'Easy for us', key: 'y' },
+    { verdict: null, label: 'As reckoned', key: '0' },
+    { verdict: 'hard', label: 'Hard', key: 'x' },
+] as const;
+
+/** The teacher’s word on a bar, over what was reckoned. */
+export function VerdictChoice({ data, measure }: { data: Breakdown; measure: number }) {
+    const client = useQueryClient();
+    const save = useMutation({
+        mutationFn: (verdict: string | null) => ask('PUT', `/pieces/${data.piece.id}/verdict`, { measure, verdict }),
+        onSuccess: () => client.invalidateQueries({ queryKey: ['breakdown', data.piece.id] }),
+    });
+    const point = data.report.sticking.find((one) => one.measure === measure);
+    useKeys(
+        VERDICTS.map((one) => ({
+            key: one.key,
+            does: `this bar: ${one.label.toLowerCase()}`,
+            run: () => save.mutate(one.verdict),
+        })),
+    );
+    if (point === undefined) return null;
+    return (
+        <section aria-label={`Your word on bar ${measure}`} className="desk-part">
+            <b>Bar {measure} is</b>
+            <Group gap={4} mt={2}>
+                {VERDICTS.map((one) => (
+                    <Button
+                        key={one.label}
+                        size="compact-sm"
+                        variant={point.teacher === one.verdict ? 'filled' : 'default'}
+                        aria-pressed={point.teacher === one.verdict}
+                        onClick={() => save.mutate(one.verdict)}
+                    >
+                        {one.label} ({one.key})
+                    </Button>
+                ))}
+            </Group>
+            <Trouble error={save.error} />
+        </section>
+    );
+}

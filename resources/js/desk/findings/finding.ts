@@ -1,0 +1,52 @@
+import type { Report } from '../../shared/api';
+import type { KeySign } from '../../shared/piano/KeyMap';
+
+/** A sentence beside the music, with what it lights: notes by id, bars by number. */
+export interface Finding {
+    title: string;
+    text: string;
+    events: string[];
+    bars: number[];
+    thorn?: boolean;
+    /** Keys of the piano that it speaks of. */
+    keys?: KeySign[];
+    /** Two bars that are worth seeing side by side, by number. */
+    pair?: [number, number] | undefined;
+}
+
+export const barOf = (place: string): number => Number.parseInt(place, 10);
+
+export function found(title: string, text: string, events: string[] = [], bars: number[] = []): Finding {
+    return { title, text, events, bars };
+}
+
+/** The ids of a hand's notes from one place to another. */
+export function eventsBetween(report: Report, hand: string, from: string, to: string): string[] {
+    const own = report.events.filter((event) => event.hand === hand);
+    const first = own.findIndex((event) => event.place === from);
+    const last = own.findLastIndex((event) => event.place === to);
+    return own
+        .slice(first, last + 1)
+        .filter((event) => event.kind !== 'rest')
+        .map((event) => event.id);
+}
+
+/** A place as it is said: `bar 2, beat 3`. */
+export function placeWords(place: string): string {
+    const [bar, beat = '1'] = place.split('.');
+    return `${bar === '0' ? 'the pickup' : `bar ${bar}`}, beat ${beat.replace('+1/2', ' and a half').replace('+', ' and ')}`;
+}
+
+/** `once`, `3 times` */
+export function timesWords(times: number): string {
+    return times === 1 ? 'once' : `${times} times`;
+}
+
+/** `bar 3`, `bars 1, 4 and 7` */
+export function barsSaid(bars: readonly number[]): string {
+    return `${bars.length === 1 ? 'bar' : 'bars'} ${bars.length < 2 ? bars[0] : `${bars.slice(0, -1).join(', ')} and ${bars.at(-1)}`}`;
+}
+
+export function capital(text: string): string {
+    return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { reportOf } from '../../../../tests/report';
+import { type Finding, findingsAt, findingsOf } from './findings';
+import { alike } from './patterns';
+
+/** Two lines in 4/4 with a pickup, a repeat, a shift, and bars that are alike. */
+const PAGE = reportOf(
+    'tempo: 60-96 Gently\nR: @c4 q1 |: 1 2 h3 | q5 4 h3 | q1 2 h3 | @g4 q1 2 h3 :|\nL: @5=c3 qr | w5 | h1 5 | w5 | wr\nR: @c4 q1 2 h3 | h.1\nL: q5 1 5 1 | h.5\n',
+    'C4,D4,E4,F4,G4,C3',
+);
+const titles = (findings: readonly Finding[]) => findings.map((one) => one.title);
+const named = (findings: readonly Finding[], title: string) => findings.find((one) => one.title.startsWith(title));
+
+describe('what is said beside the music', () => {
+    it('looks over what a teacher would point at first', () => {
+        const found = findingsOf(PAGE, 'look over');
+        expect(titles(found)).toEqual(
+            expect.arrayContaining(['Time and key', 'To learn', 'Count in', 'Pickup', 'The way through', 'New notes']),
+        );
+        expect(named(found, 'Tempo')?.text).toBe('Gently, goal 60 to 96.');
+        expect(named(found, 'Pickup')).toMatchObject({ text: 'It starts before the bar, with 1 beat.', bars: [0] });
+        expect(named(found, 'Count in')?.text).toBe('1 2 3, then play on 4.');
+        expect(named(found, 'To learn')?.text).toBe(PAGE.learn.text);
+    });
+
+    it('warns of both hands in one clef before all else', () => {
+        const both = reportOf('R: @c5 w1\nL: [treble] @c4 w1\n');
+        expect(titles(findingsOf(both, 'look over'))[0]).toBe('Both hands in one clef');
+    });
+
+    it('says which notes to drill only where it is known whose page it is', () => {
+        const found = findingsOf(PAGE, 'notes');
+        expect(named(found, 'Before the page')?.text).toContain('G3 in the bass clef (new, ');
+        expect(named(found, 'G3')).toMatchObject({ keys: [{ midi: 55, text: 'G', hand: 'L' }] });
+        const nobody = findingsOf(reportOf('R: @c4 q1234\n'), 'notes');
+        expect(named(nobody, 'Before the page')).toBeUndefined();
+        expect(named(nobody, 'C4')?.text).not.toContain('new');
+    });
+
+    it('lays positions on the keyboard and tells each shift with the time for it', () => {
+        const found = findingsOf(PAGE, 'fingers');
+        expect(named(found, 'Right hand: C position')?.keys?.map((key) => key.midi)).toEqual([60, 62, 64, 65, 67]);
+        expect(named(found, 'Shift at 4.1')).toMatchObject({ thorn: true });
+        expect(named(found, 'Shift at 4.1')?.text).toBe(
+            'The right hand moves 4 keys up, thumb from C4 to G4; 2 beats from note to note, no rest.',
+        );
+        expect(named(found, 'In the air, right hand')?.text).toBe('1 | 1 2 3 | 5 4 3 | 1 2 3 | 1 2 3 | 1 2 3 | 1');
+    });
+
+    it('tells of crossings, wide chords and weak fingers', () => {
+        const found = findingsOf(reportOf("R: @c4 v1 d e f g a b c | @c4 h(cc') q4 v5 4 |\n"), 'fingers');
+        expect(titles(found)).toContain('Thumb under');
+        expect(named(found, 'Too wide')?.text).toContain('8 keys in the right hand');
+        expect(titles(found)).toContain('Fingers 4 and 5 in a row');
+    });
+
+    it('gathers bars by what the hands do', () => {
+        const found = findingsOf(PAGE, 'hands');
+        expect(found.flatMap((one) => one.bars).sort()).toEqual([0, 1, 2, 3, 4, 5, 6]);
+        const turns = findingsOf(reportOf('R: @c4 q1 2 h3 | wr\nL: @5=c3 wr | w5\n'), 'hands');
+        expect(named(turns, 'The tune goes over')?.bars).toEqual([1, 2]);
+    });
+
+    it('says what one bar unlocks, and each thing once', () => {
+        const found = findingsOf(PAGE, 'patterns');
+        expect(named(found, 'Learn bar 1')).toMatchObject({ text: 'and you have bar 3 too.', pair: [1, 3] });
+        expect(titles(found)).not.toContain('The same in both hands');
+        expect(named(found, 'Right hand the same')?.bars).toEqual([1, 3, 5]);
+    });
+
+    it('puts what sticks most first, with the teacher’s word', () => {
+        const found = findingsOf(PAGE, 'trouble');
+        expect(found[0]?.thorn).toBe(true);
+        const hard = {
+            ...PAGE,
+            sticking: PAGE.sticking.map((one) => ({ ...one, teacher: 'easy', score: 0, thorn: false })),
+        };
+        expect(findingsOf(hard, 'trouble')[0]?.text).toContain('You call it easy.');
+    });
+
+    it('goes through the stages in order, each with its bars', () => {
+        const found = findingsOf(PAGE, 'stages');
+        expect(found[0]?.title).toBe('1. Look over');
+        const right = named(found, '5. Right hand');
+        expect(right?.text).toContain('Passes: three in a row');
+        expect(right?.bars).toContain(6);
+    });
+});
+
+describe('from the music to the sentences', () => {
+    const findings: Finding[] = [
+        { title: 'wide', text: '', events: ['a', 'b', 'c'], bars: [] },
+        { title: 'narrow', text: '', events: ['b'], bars: [] },
+        { title: 'bar', text: '', events: [], bars: [4] },
+    ];
+
+    it('takes the narrowest that speaks of a note first, and its bar where none does', () => {
+        expect(findingsAt(findings, 'b', 4)).toEqual([1, 0]);
+        expect(findingsAt(findings, 'z', 4)).toEqual([2]);
+        expect(findingsAt(findings, null, 5)).toEqual([]);
+    });
+
+    it('tells how two bars are alike', () => {
+        expect(alike(PAGE, 'right', 1, 3)).toBe('the same');
+        expect(alike(PAGE, 'right', 1, 4)).toBe('the same shape, from another note');
+        expect(alike(PAGE, 'right', 1, 2)).toBe('the same rhythm, other notes');
+        expect(alike(PAGE, 'left', 1, 2)).toBeNull();
+    });
+});

@@ -1,0 +1,143 @@
+import type { Report } from '../../shared/api';
+import { handWords, listed } from '../../shared/words';
+import { barOf, capital, eventsBetween, type Finding, found, placeWords } from './finding';
+
+interface At {
+    at: string;
+    finding: Finding;
+}
+
+const keysWords = (keys: number): string => `${Math.abs(keys)} ${Math.abs(keys) === 1 ? 'key' : 'keys'}`;
+const beatsWords = (beats: string): string => `${beats} ${beats === '1' ? 'beat' : 'beats'}`;
+
+/** Positions on the keyboard, and all that the hands have to do to get from one to the next. */
+export function fingers(report: Report): Finding[] {
+    const all = [
+        ...positions(report),
+        ...shifts(report),
+        ...report.crossings.map((one) =>
+            thorn(
+                report,
+                one.hand,
+                one.at,
+                one.kind === 'under' ? 'Thumb under' : `Finger ${one.finger} over`,
+                one.kind === 'under'
+                    ? `The ${handWords(one.hand)}’s thumb goes under finger ${one.finger} at ${placeWords(one.at)}.`
+                    : `In the ${handWords(one.hand)}, finger ${one.finger} goes over the thumb at ${placeWords(one.at)}.`,
+            ),
+        ),
+        ...report.leaps.map((one) =>
+            thorn(
+                report,
+                one.hand,
+                one.at,
+                `${capital(handWords(one.hand))}: ${one.move}`,
+                `From ${one.from} to ${one.to}, to ${placeWords(one.at)}. Move the arm, do not reach.`,
+            ),
+        ),
+        ...report.spans.map((one) =>
+            thorn(
+                report,
+                one.hand,
+                one.at,
+                one.fits ? 'A wide chord' : 'Too wide for this hand',
+                `${one.keys} keys in the ${handWords(one.hand)} at ${placeWords(one.at)}${one.fits ? '; the hand opens.' : '. Leave a note out, or break it.'}`,
+            ),
+        ),
+        ...report.weak_runs.map((one) => ({
+            at: one.from,
+            finding: {
+                ...found(
+                    'Fingers 4 and 5 in a row',
+                    `${capital(handWords(one.hand))}, from ${placeWords(one.from)}. Keep it short, and stop if it aches.`,
+                    one.events,
+                ),
+                thorn: true,
+            },
+        })),
+    ];
+    const checks = report.checks
+        .filter((check) => check.code.startsWith('finger_'))
+        .map((check) => ({ ...found('A finger to look at', check.text, check.events), thorn: true }));
+    return [...checks, ...inOrder(all), ...lines(report)];
+}
+
+function inOrder(all: At[]): Finding[] {
+    return all.sort((a, b) => barOf(a.at) - barOf(b.at)).map((one) => one.finding);
+}
+
+const reach = (from: number, to: number): string => {
+    if (from === 0) return to === 0 ? 'the pickup' : `from the pickup to bar ${to}`;
+    return from === to ? `bar ${from}` : `bars ${from} to ${to}`;
+};
+
+function positions(report: Report): At[] {
+    return report.positions.map((position) => {
+        const [from, to] = [barOf(position.from), barOf(position.to)];
+        return {
+            at: position.from,
+            finding: {
+                ...found(
+                    `${capital(handWords(position.hand))}: ${position.name}`,
+                    `Thumb on ${position.thumb}, from ${position.low} to ${position.high}; ${reach(from, to)}.`,
+                    eventsBetween(report, position.hand, position.from, position.to),
+                ),
+                keys: position.keys.map((midi, i) => ({ midi, text: String(i + 1), hand: position.hand })),
+            },
+        };
+    });
+}
+
+function shifts(report: Report): At[] {
+    return report.shifts.map((shift) => {
+        const time =
+            shift.rest === '0'
+                ? `${beatsWords(shift.beats)} from note to note, no rest`
+                : `${beatsWords(shift.rest)} of rest to do it in`;
+        return thorn(
+            report,
+            shift.hand,
+            shift.at,
+            `Shift at ${shift.at}`,
+            `The ${handWords(shift.hand)} moves ${keysWords(shift.keys)} ${shift.keys > 0 ? 'up' : 'down'}, thumb from ${shift.from} to ${shift.to}; ${time}.`,
+        );
+    });
+}
+
+function thorn(report: Report, hand: string, at: string, title: string, text: string): At {
+    return { at, finding: { ...found(title, text, eventsBetween(report, hand, at, at)), thorn: true } };
+}
+
+/** For playing in the air: one sentence a hand, bars divided as on the page. */
+function lines(report: Report): Finding[] {
+    return ['R', 'L'].flatMap((hand) => {
+        const rows = report.finger_lines.filter((row) => row.hand === hand);
+        if (rows.length === 0) return [];
+        return [
+            found(
+                `In the air, ${handWords(hand)}`,
+                rows.map((row) => row.text).join(' | '),
+                [],
+                rows.map((row) => row.measure),
+            ),
+        ];
+    });
+}
+
+/** The keys that both hands start on, with their fingers. */
+export function startKeys(report: Report): { midi: number; text: string; hand: string }[] {
+    return ['R', 'L'].flatMap((hand) => {
+        const first = report.positions.find((position) => position.hand === hand);
+        return first?.keys.map((midi, i) => ({ midi, text: String(i + 1), hand })) ?? [];
+    });
+}
+
+/** Which hands lie where at first, in one sentence. */
+export function startWords(report: Report): string {
+    return listed(
+        ['R', 'L'].flatMap((hand) => {
+            const first = report.positions.find((position) => position.hand === hand);
+            return first === undefined ? [] : [`${handWords(hand)} in ${first.name}`];
+        }),
+    );
+}

@@ -1,0 +1,79 @@
+import type { Report } from '../../shared/api';
+import { barsSaid, capital, type Finding, found } from './finding';
+
+const between = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+/** What there is to learn, what is the same, and the pieces of the page to practise. */
+export function patterns(report: Report): Finding[] {
+    const { learn } = report;
+    const first = learn.order.filter((bar) => bar.serves.length > 1).slice(0, 4);
+    const order = first.map((bar) => ({
+        ...found(
+            `Learn bar ${bar.measure}`,
+            `and you have ${barsSaid(bar.serves.filter((other) => other !== bar.measure))} too.`,
+            [],
+            bar.serves,
+        ),
+        pair: pairOf(bar.serves),
+    }));
+    const lines = report.lines.map((line) =>
+        found(`Line ${line.letter}`, `Bars ${line.from} to ${line.to}.`, [], between(line.from, line.to)),
+    );
+    const group = (name: string, groups: number[][]) =>
+        groups.map((bars) => ({ ...found(name, `${capital(barsSaid(bars))}.`, [], bars), pair: pairOf(bars) }));
+    const { bars, right, left } = report.equal;
+    // What is said once is not said again: both hands before one, the same before the shape, the shape before the rhythm.
+    return [
+        found(
+            learn.text,
+            `Bars of its own: ${learn.hands.R} in the right hand, ${learn.hands.L} in the left.`,
+            [],
+            learn.order.map((bar) => bar.measure),
+        ),
+        ...order,
+        ...lines,
+        ...group('Right hand the same', without(right.same, bars)),
+        ...group('Left hand the same', without(left.same, bars)),
+        ...group('Right hand, same shape', without(right.shape, [...bars, ...right.same])),
+        ...group('Left hand, same shape', without(left.shape, [...bars, ...left.same])),
+        ...group('Right hand, same rhythm', without(right.rhythm, [...bars, ...right.same, ...right.shape])),
+        ...group('Left hand, same rhythm', without(left.rhythm, [...bars, ...left.same, ...left.shape])),
+        ...pieces(report),
+    ];
+}
+
+function pairOf(bars: readonly number[]): [number, number] | undefined {
+    const [a, b] = bars;
+    return a === undefined || b === undefined ? undefined : [a, b];
+}
+
+/** Chunks that serve more than one place, and the turns of the line. */
+function pieces(report: Report): Finding[] {
+    return report.chunks
+        .filter((chunk) => chunk.kind === 'line turn' || (chunk.kind !== 'bar-over' && chunk.serves.length > 1))
+        .map((chunk) => {
+            const [from, to] = [Number.parseInt(chunk.from, 10), Number.parseInt(chunk.to, 10)];
+            const also = chunk.serves.slice(1);
+            return found(
+                `To practise: ${chunk.kind}`,
+                `${chunk.from} to ${chunk.to}${also.length > 0 ? `; it serves ${also.join(' and ')} too` : ''}.`,
+                [],
+                between(from, to),
+            );
+        });
+}
+
+function without(groups: number[][], said: number[][]): number[][] {
+    const known = new Set(said.map((bars) => bars.join()));
+    return groups.filter((bars) => !known.has(bars.join()));
+}
+
+/** How two bars are alike in one hand, in words; null when the hand rests in both or they are unlike. */
+export function alike(report: Report, hand: 'right' | 'left', a: number, b: number): string | null {
+    const groups = report.equal[hand];
+    const together = (of: number[][]) => of.some((bars) => bars.includes(a) && bars.includes(b));
+    if (together(groups.same)) return 'the same';
+    if (together(groups.shape)) return 'the same shape, from another note';
+    if (together(groups.rhythm)) return 'the same rhythm, other notes';
+    return null;
+}

@@ -1,0 +1,22 @@
+import type { Report } from '../../shared/api';
+import { type Finding, found } from './finding';
+
+const TEACHER: Record<string, string> = { easy: ' You call it easy.', hard: ' You call it hard.' };
+
+/** Where it will stick, the worst first, and why. */
+export function trouble(report: Report): Finding[] {
+    return report.sticking
+        .filter((point) => point.score > 0 || point.teacher !== null)
+        .sort((a, b) => Number(b.thorn) - Number(a.thorn) || b.score - a.score || a.measure - b.measure)
+        .map((point) => ({
+            ...found(
+                `Bar ${point.measure}, into the next`,
+                `${point.reasons.map((reason) => reason.text).join('; ')}.${TEACHER[point.teacher ?? ''] ?? ''}`,
+                point.reasons.flatMap((reason) =>
+                    reason.code.endsWith('_direction') || reason.code === 'other_rhythm' ? [] : reason.events,
+                ),
+                [point.measure],
+            ),
+            thorn: point.thorn,
+        }));
+}

@@ -1,0 +1,188 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { dataOf } from '../../../tests/report';
+import { draw, serve } from '../../../tests/screen';
+import { KeyMap } from '../shared/piano/KeyMap';
+import { BarTiles } from './BarTiles';
+import { FingerChoice } from './FingerChoice';
+import { LensBar } from './LensBar';
+import { NoteWords } from './NoteWords';
+import { PagePath } from './PagePath';
+import { heads } from './SheetMusic';
+import { useDesk } from './useDesk';
+import { VerdictChoice } from './VerdictChoice';
+
+const DATA = dataOf('R: @c4 q1 2 h3 | q1 f+ r h5 | q1 2 h3\nL: @5=c3 w5 | w1 | w5\n');
+const idAt = (place: string, hand = 'R') =>
+    DATA.report.events.find((event) => event.place === place && event.hand === hand)?.id ?? '';
+
+function Lenses() {
+    const desk = useDesk(DATA.report);
+    return (
+        <>
+            <LensBar desk={desk} />
+            <output>{desk.lenses.join(' + ')}</output>
+        </>
+    );
+}
+
+describe('the lenses', () => {
+    it('are looked through one at a time, or two with Shift', async () => {
+        const user = userEvent.setup();
+        draw(<Lenses />);
+        const shown = () => screen.getByRole('status').textContent;
+        expect(shown()).toBe('look over');
+        await user.click(screen.getByRole('button', { name: /fingers/ }));
+        expect(shown()).toBe('fingers');
+        await user.keyboard('{Shift>}');
+        await user.click(screen.getByRole('button', { name: /counts/ }));
+        await user.keyboard('{/Shift}');
+        expect(shown()).toBe('fingers + counts');
+        // The second one becomes the first, and stands alone.
+        await user.click(screen.getByRole('button', { name: /counts/ }));
+        expect(shown()).toBe('counts');
+    });
+
+    it('asks what is said of a note only where notes are named', async () => {
+        draw(<Lenses />);
+        expect(screen.queryByLabelText('What is said of a note')).toBeNull();
+        await userEvent.click(screen.getByRole('button', { name: /notes/ }));
+        expect(screen.getAllByLabelText('What is said of a note').length).toBeGreaterThan(0);
+    });
+});
+
+describe('a finger of the teacher’s', () => {
+    it('is set for one note beside those that are set already, and undone', async () => {
+        const user = userEvent.setup();
+        const asked = serve({ 'PUT /pieces/7/fingers': () => new Response(null, { status: 204 }) });
+        const other = { hand: 'L', place: '1.1', pitch: 'C3', finger: 4 } as const;
+        draw(<FingerChoice data={{ ...DATA, ownFingers: [other] }} id={idAt('1.2')} />);
+        await user.click(screen.getByRole('button', { name: '4' }));
+        await waitFor(() => expect(asked).toHaveLength(1));
+        expect(asked[0]?.body).toEqual({ fingers: [other, { hand: 'R', place: '1.2', pitch: 'D4', finger: 4 }] });
+        await user.click(await screen.findByRole('button', { name: /Undo/ }));
+        await waitFor(() => expect(asked).toHaveLength(2));
+        expect(asked[1]?.body).toEqual({ fingers: [other] });
+    });
+
+    it('is set and taken back by keys', async () => {
+        const asked = serve({ 'PUT /pieces/7/fingers': () => new Response(null, { status: 204 }) });
+        const own = { hand: 'R', place: '1.2', pitch: 'D4', finger: 4 } as const;
+        draw(<FingerChoice data={{ ...DATA, ownFingers: [own] }} id={idAt('1.2')} />);
+        await userEvent.keyboard('0');
+        await waitFor(() => expect(asked[0]?.body).toEqual({ fingers: [] }));
+    });
+
+    it('says why it could not be kept', async () => {
+        serve({ 'PUT /pieces/7/fingers': () => Response.json({ message: 'No.' }, { status: 500 }) });
+        draw(<FingerChoice data={DATA} id={idAt('1.2')} />);
+        await userEvent.click(screen.getByRole('button', { name: '2' }));
+        expect(await screen.findByRole('alert')).toBeTruthy();
+    });
+});
+
+describe('the teacher’s word on a bar', () => {
+    it('is sent, and what stands is pressed', async () => {
+        const asked = serve({ 'PUT /pieces/7/verdict': () => new Response(null, { status: 204 }) });
+        draw(<VerdictChoice data={DATA} measure={2} />);
+        expect(screen.getByRole('button', { name: /As reckoned/, pressed: true })).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: /Easy/ }));
+        await waitFor(() => expect(asked[0]?.body).toEqual({ measure: 2, verdict: 'easy' }));
+        await userEvent.keyboard('x');
+        await waitFor(() => expect(asked[1]?.body).toEqual({ measure: 2, verdict: 'hard' }));
+    });
+});
+
+describe('the tiles', () => {
+    it('say what each bar is, with its thorn and what it equals', async () => {
+        const chosen: number[] = [];
+        draw(<BarTiles report={DATA.report} chosen={new Set([1])} choose={(index) => chosen.push(index)} />);
+        expect(screen.getByRole('button', { name: 'Bar 1, R+L, equal bars a' })).toBeTruthy();
+        expect(screen.getByRole('button', { name: 'Bar 2, R+L, sticks, to be checked', pressed: true })).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: /Bar 3/ }));
+        expect(chosen).toEqual([2]);
+    });
+});
+
+describe('one note', () => {
+    it('is told with its place, move, finger and count', () => {
+        draw(<NoteWords report={DATA.report} id={idAt('1.3')} />);
+        const words = screen.getByRole('region', { name: 'The chosen note' }).textContent;
+        expect(words).toBe(
+            'bar 1, beat 3, right handE4 on line 1; mi; step up; finger 3, printed; 2 beats; counted 3 (4).',
+        );
+    });
+});
+
+describe('the path of a page', () => {
+    const student = (path: string) => ({
+        learnings: [
+            {
+                id: 5,
+                pieceId: 7,
+                path,
+                pathId: null,
+                stages: [
+                    { name: 'look over', passedOn: '2031-05-05' },
+                    { name: 'finish', passedOn: null },
+                ],
+            },
+        ],
+    });
+    const paths = [
+        { id: null, kind: 'beat', name: 'Beat first', steps: [] },
+        { id: 3, kind: 'own', name: 'Humming', steps: [] },
+    ];
+
+    it('is changed for this page, and tells what is passed', async () => {
+        const asked = serve({
+            'GET /students/1': () => student('beat'),
+            'GET /paths': () => paths,
+            'PUT /learnings/5/path': () => ({}),
+        });
+        draw(<PagePath pieceId={7} path="Beat first" student="1" />);
+        expect(await screen.findByText(/1 of 2 stages passed, look over on 5 May/)).toBeTruthy();
+        await userEvent.click(screen.getByRole('combobox', { name: 'The path of this page' }));
+        await userEvent.click(await screen.findByRole('option', { name: 'Humming' }));
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ path: 'beat', pathId: 3 }),
+        );
+    });
+
+    it('asks for a student where there is none, and says when the page is not open', async () => {
+        serve({ 'GET /students/1': () => ({ learnings: [] }) });
+        draw(<PagePath pieceId={7} path="Beat first" student={null} />);
+        expect(screen.getByText(/Choose a student/)).toBeTruthy();
+        draw(<PagePath pieceId={7} path="Beat first" student="1" />);
+        expect(await screen.findByText(/not open for this student/)).toBeTruthy();
+    });
+});
+
+describe('what is drawn', () => {
+    it('marks keys with their fingers, and names middle C', () => {
+        draw(
+            <KeyMap
+                title="At the start"
+                signs={[
+                    { midi: 61, text: '2', hand: 'R' },
+                    { midi: 96, text: '5', hand: 'L' },
+                ]}
+            />,
+        );
+        const keys = screen.getByRole('img', { name: 'At the start' });
+        expect(within(keys).getByText('2')).toBeTruthy();
+        expect(within(keys).getByText('C4')).toBeTruthy();
+        // From C3 up to the B above the highest key told of: five octaves.
+        expect(keys.querySelectorAll('rect')).toHaveLength(60);
+    });
+
+    it('rings the heads that are meant, inside chords too', () => {
+        const { report } = dataOf('R: @c4 q1 (13) 3 3 | (13) h.3\n');
+        const ring = report.rings.find((one) => one.what === 'E');
+        expect(ring?.times).toBe(5);
+        expect(ring && heads(report, ring)).toHaveLength(5);
+        expect(ring && heads(report, ring).filter((id) => id.endsWith('.1'))).toHaveLength(2);
+    });
+});

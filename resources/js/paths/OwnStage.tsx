@@ -1,0 +1,94 @@
+import { Button, Checkbox, Group, Select, Stack, Textarea, TextInput } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+import { Dialog } from '../shared/Dialog';
+import { EMPTY_STEP, type Step } from './steps';
+
+interface Props {
+    /** Null for a new one. */
+    start: Step | null;
+    keep: (step: Step) => void;
+    close: () => void;
+}
+
+/** A stage of the teacher’s own: what the student does, and what passes it. */
+export function OwnStage({ start, keep, close }: Props) {
+    const [draft, setDraft] = useState(start ?? EMPTY_STEP);
+    const set = (change: Partial<Step>) => setDraft((before) => ({ ...before, ...change }));
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        keep({ ...draft, name: draft.name.trim(), sentence: draft.sentence.trim() });
+    };
+    return (
+        <Dialog opened onClose={close} title={start === null ? 'A stage of your own' : 'Your stage'}>
+            <Stack component="form" onSubmit={submit} gap="sm">
+                <TextInput
+                    label="Name"
+                    required
+                    maxLength={40}
+                    data-autofocus
+                    value={draft.name}
+                    onChange={(event) => set({ name: event.currentTarget.value })}
+                />
+                <Textarea
+                    label="What the student does, in one sentence"
+                    required
+                    maxLength={240}
+                    value={draft.sentence}
+                    onChange={(event) => set({ sentence: event.currentTarget.value })}
+                />
+                <TextInput
+                    label="It passes"
+                    placeholder={
+                        draft.threeInARow
+                            ? 'three in a row with no slip, at this tempo'
+                            : 'once through, nothing left out'
+                    }
+                    maxLength={190}
+                    value={draft.passMark}
+                    onChange={(event) => set({ passMark: event.currentTarget.value })}
+                />
+                <Checkbox
+                    label="Three in a row, not once through"
+                    checked={draft.threeInARow}
+                    onChange={(event) => set({ threeInARow: event.currentTarget.checked })}
+                />
+                <Group grow>
+                    <Select
+                        label="Hand"
+                        allowDeselect={false}
+                        value={draft.hand ?? 'both'}
+                        onChange={(hand) => set({ hand: hand === 'both' ? null : hand })}
+                        data={[
+                            { value: 'both', label: 'whichever plays' },
+                            { value: 'R', label: 'right hand' },
+                            { value: 'L', label: 'left hand' },
+                        ]}
+                    />
+                    <Select
+                        label="In parts of"
+                        allowDeselect={false}
+                        value={draft.chunks}
+                        onChange={(chunks) => set({ chunks: chunks ?? 'line' })}
+                        data={[
+                            { value: 'whole', label: 'the whole piece' },
+                            { value: 'line', label: 'a line' },
+                            { value: 'half-line', label: 'half a line' },
+                            { value: 'bar-over', label: 'a bar into the next' },
+                        ]}
+                    />
+                    <Select
+                        label="Petal"
+                        clearable
+                        placeholder="none"
+                        value={draft.petal}
+                        onChange={(petal) => set({ petal })}
+                        data={['notes', 'fingers', 'counts', 'hands apart', 'hands together']}
+                    />
+                </Group>
+                <Group>
+                    <Button type="submit">{start === null ? 'Add it' : 'Keep it'}</Button>
+                </Group>
+            </Stack>
+        </Dialog>
+    );
+}
