@@ -7,9 +7,10 @@ namespace App\Actions;
 use App\Models\Learning;
 use App\Models\Piece;
 use App\Models\Slip;
+use App\Models\Stage;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
-use Carbon\CarbonInterface;
+use Illuminate\Support\Collection;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\Evidence;
@@ -18,59 +19,78 @@ use Nasturtium\Core\Practice\NoteKnowledge;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Reading\KnownNotes;
 
-/** Which notes a student knows when a piece is opened, from the pages before it, the naming that passed and the slips heard (handbook 10). */
+/**
+ * Which notes a student knows when a piece is opened, from the pages before it, the naming that passed and the slips
+ * heard (handbook 10). The desk asks this each time, so rows are read bare, with their days counted by the database.
+ *
+ * @phpstan-type LearningRow object{piece_id: int, path: string, path_id: int|null, note_names: string, opened: int, played: int|null, named: int|null}
+ */
 final class KnowNotes
 {
     private const MISREAD = [SlipKind::WrongNote, SlipKind::ReadBackwards];
 
+    /** The first of January 1970, as the database counts days. */
+    private const EPOCH = 719_528;
+
+    private const DAY = 86_400;
+
     /** @var array<string, list<Evidence>> by clef:pitch */
     private array $evidence = [];
 
-    public function __invoke(Student $student, Piece $piece, CarbonImmutable $today): KnownNotes
+    /** @param Collection<int, LearningRow> $learnings all of the student, from learnings() */
+    public function __invoke(Student $student, Piece $piece, Collection $learnings, CarbonImmutable $today): KnownNotes
     {
         $this->evidence = [];
-        $learnings = Learning::query()->where('student_id', $student->id)->with(['piece' => static fn ($pieces) => $pieces->select(['id', 'note_names'])])
-            ->withMax(['allStages as named_on' => static fn ($stages) => $stages->whereIn('kind', self::naming())], 'passed_on')->get();
-        $opened = $learnings->firstWhere('piece_id', $piece->id)?->opened_on;
+        $opened = $learnings->firstWhere('piece_id', $piece->id)?->opened;
         foreach ($learnings as $learning) {
             $this->page($learning, $learning->piece_id === $piece->id, $opened);
         }
-        $slips = Slip::query()->whereRelation('lesson', 'student_id', $student->id)->whereIn('kind', array_column(self::MISREAD, 'value'))
-            ->where('note_names', '!=', '')->with('lesson')->get();
+        $slips = Slip::query()->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
+            ->whereIn('slips.kind', array_column(self::MISREAD, 'value'))->where('slips.note_names', '!=', '')
+            ->toBase()->selectRaw('slips.note_names, to_days(lessons.held_on) as held')->get();
         foreach ($slips as $slip) {
-            $this->add($slip->note_names, EvidenceKind::Slip, $slip->lesson->held_on);
+            $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
         }
         $knowledge = new NoteKnowledge();
+        $now = self::EPOCH + intdiv($today->getTimestamp(), self::DAY);
 
-        return KnownNotes::with(array_map(static fn (array $of) => $knowledge->status($of, self::day($today)), $this->evidence));
+        return KnownNotes::with(array_map(static fn (array $of) => $knowledge->status($of, $now), $this->evidence));
     }
 
-    /** A page that was opened after this one introduces nothing to it; nor does this one itself. */
-    private function page(Learning $learning, bool $isThis, ?CarbonImmutable $opened): void
+    /** @return Collection<int, LearningRow> the student's, with what tells of notes and of paths; days are counted */
+    public function learnings(Student $student): Collection
     {
-        $names = $learning->piece->note_names;
-        if (! $isThis && ($opened === null || $learning->opened_on->lessThan($opened))) {
-            $this->add($names, EvidenceKind::Page, $learning->opened_on);
-            if ($learning->played_on !== null) {
-                $this->add($names, EvidenceKind::Page, $learning->played_on);
+        $named = Stage::query()->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::naming());
+
+        /** @var Collection<int, LearningRow> */
+        return Learning::query()->where('student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->toBase()
+            ->selectRaw('learnings.piece_id, learnings.path, learnings.path_id, pieces.note_names, to_days(opened_on) as opened, to_days(played_on) as played')
+            ->selectSub($named, 'named')->get();
+    }
+
+    /**
+     * A page that was opened after this one introduces nothing to it; nor does this one itself.
+     *
+     * @param  LearningRow  $learning
+     */
+    private function page(object $learning, bool $isThis, ?int $opened): void
+    {
+        if (! $isThis && ($opened === null || $learning->opened < $opened)) {
+            $this->add($learning->note_names, EvidenceKind::Page, $learning->opened);
+            if ($learning->played !== null) {
+                $this->add($learning->note_names, EvidenceKind::Page, $learning->played);
             }
         }
-        $named = $learning->getAttribute('named_on');
-        if (is_string($named)) {
-            $this->add($names, EvidenceKind::Named, CarbonImmutable::parse($named));
+        if ($learning->named !== null) {
+            $this->add($learning->note_names, EvidenceKind::Named, $learning->named);
         }
     }
 
-    private function add(string $names, EvidenceKind $kind, CarbonInterface $on): void
+    private function add(string $names, EvidenceKind $kind, int $day): void
     {
-        foreach (array_filter(explode(',', $names), static fn (string $name): bool => $name !== '') as $name) {
-            $this->evidence[$name][] = new Evidence($kind, self::day($on));
+        foreach ($names === '' ? [] : explode(',', $names) as $name) {
+            $this->evidence[$name][] = new Evidence($kind, $day);
         }
-    }
-
-    private static function day(CarbonInterface $on): int
-    {
-        return intdiv($on->startOfDay()->getTimestamp(), 86_400);
     }
 
     /** @return list<string> the stages whose pass mark is that every note was named */

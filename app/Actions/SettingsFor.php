@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Learning;
 use App\Models\OwnFinger;
+use App\Models\OwnPath;
 use App\Models\Piece;
 use App\Models\Student;
 use App\Models\Studio;
@@ -19,6 +19,7 @@ use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\Path;
+use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Pattern\Verdict as CoreVerdict;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Phrases;
@@ -50,12 +51,18 @@ final class SettingsFor
             );
         }
 
+        $learnings = $this->know->learnings($student);
+        // A page that the student is on may have a path of its own.
+        $on = $learnings->firstWhere('piece_id', $piece->id) ?? $student;
+
         return new Settings(
-            path: $this->path($student, $piece),
+            path: $on->path_id === null
+                ? Path::shipped(PathKind::from($on->path))
+                : OwnPath::query()->with('steps')->findOrFail($on->path_id)->path(),
             school: School::from($student->school),
             counting: $this->counting($studio, $student),
             landmarks: new Landmarks($student->landmark_level, $student->landmark_middle),
-            known: ($this->know)($student, $piece, $studio->today()),
+            known: ($this->know)($student, $piece, $learnings, $studio->today()),
             phrases: $phrases,
             fingers: $own,
             handSpan: $student->hand_span,
@@ -75,14 +82,6 @@ final class SettingsFor
             $student->count_ready,
             LengthWords::of($studio->count_words ?? []),
         );
-    }
-
-    /** A page that the student is on may have a path of its own. */
-    private function path(Student $student, Piece $piece): Path
-    {
-        $learning = Learning::query()->where('student_id', $student->id)->where('piece_id', $piece->id)->with('ownPath.steps')->first();
-
-        return $learning?->way() ?? $student->loadMissing('ownPath.steps')->way();
     }
 
     private static function note(OwnFinger $finger): string

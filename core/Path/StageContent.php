@@ -13,15 +13,26 @@ use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 
 /** What a stage works on, as a text that changes when the page is corrected there and only then: a passed stage whose text is the same stays passed. */
-final readonly class StageContent
+final class StageContent
 {
+    /** @var array<string, array<int, string>> what each bar says, by what is looked at and index */
+    private array $bars = [];
+
+    public function __construct(private readonly Piece $piece) {}
+
     /** @param list<Chunk> $chunks */
-    public static function of(Piece $piece, PathStep $step, array $chunks): string
+    public function of(PathStep $step, array $chunks): string
     {
+        $look = ($step->hand->value ?? '').($step->petal === Petal::Fingers ? 'f' : '').match (true) {
+            $step->kind === StageKind::Articulation, $step->kind === StageKind::Words => $step->kind->value,
+            // Tapping needs no pitch.
+            $step->petal === Petal::Counts && $step->hand === null => 'beat',
+            default => '',
+        };
         $said = [];
         foreach ($chunks as $chunk) {
             for ($i = $chunk->first; $i <= $chunk->last; $i++) {
-                $said[$i] ??= self::bar($piece->measures[$i], $step);
+                $said[$i] ??= $this->bars[$look][$i] ??= self::bar($this->piece->measures[$i], $step);
             }
         }
 
@@ -45,7 +56,7 @@ final readonly class StageContent
         return $said;
     }
 
-    /** Tapping needs no pitch; fingers, words and articulation are looked at where they are what is learnt. */
+    /** Fingers, words and articulation are looked at where they are what is learnt. */
     private static function event(Event $event, PathStep $step): string
     {
         if ($step->petal === Petal::Counts && $step->hand === null && $step->kind !== StageKind::Words) {

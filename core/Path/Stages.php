@@ -27,22 +27,29 @@ final class Stages
 
     private readonly bool $everTogether;
 
-    private function __construct(private readonly Piece $piece)
+    private readonly TempoLadder $ladder;
+
+    private function __construct(private readonly Piece $piece, Chunks $chunks)
     {
-        $this->chunks = ['' => new Chunks($piece)];
-        $this->everTogether = self::everTogether($piece);
+        $this->chunks = ['' => $chunks];
+        $this->ladder = TempoLadder::for($piece);
+        $this->everTogether = in_array('together', array_map(static fn (HandsTogether $hands): string => $hands->play, $chunks->hands()), true);
     }
 
-    /** @return list<Stage> */
-    public static function of(Piece $piece, Path $path): array
+    /**
+     * @param  Chunks|null  $chunks  of both hands, where they are known already
+     * @return list<Stage>
+     */
+    public static function of(Piece $piece, Path $path, ?Chunks $chunks = null): array
     {
-        return (new self($piece))->on($path);
+        return (new self($piece, $chunks ?? new Chunks($piece)))->on($path);
     }
 
     /** @return list<Stage> */
     private function on(Path $path): array
     {
         $steps = array_values(array_filter($path->steps, $this->applies(...)));
+        $content = new StageContent($this->piece);
         $stages = [];
         foreach ($steps as $i => $step) {
             $chunks = $this->chunks($step);
@@ -55,7 +62,7 @@ final class Stages
                 $tempo,
                 $this->halfMinutes($step, $chunks, $repetitions, $tempo),
                 self::waitsFor($steps, $i),
-                StageContent::of($this->piece, $step, $chunks),
+                $content->of($step, $chunks),
             );
         }
 
@@ -79,17 +86,6 @@ final class Stages
             StageKind::Words => $this->any(static fn (Event $event): bool => $event->ink->lyrics !== []),
             default => true,
         };
-    }
-
-    private static function everTogether(Piece $piece): bool
-    {
-        foreach ($piece->measures as $measure) {
-            if (HandsTogether::in($measure)->play === 'together') {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function hasLoudness(): bool
@@ -149,7 +145,7 @@ final class Stages
         if (in_array($step->effort, [Effort::Glance, Effort::Naming], true)) {
             return null;
         }
-        $ladder = TempoLadder::for($this->piece);
+        $ladder = $this->ladder;
 
         return in_array($step->kind, [StageKind::Finish, StageKind::Listen], true) ? $ladder->goal : $ladder->from;
     }

@@ -18,6 +18,12 @@ final class Chunks
     /** @var array<int, string> what each bar sounds like, by index */
     private array $bars = [];
 
+    /** @var array<string, list<Chunk>> by kind, once they were asked for */
+    private array $found = [];
+
+    /** @var list<HandsTogether>|null */
+    private ?array $hands = null;
+
     /** @param Hand|null $hand whose notes decide what is equal, and which must play; null for both */
     public function __construct(private readonly Piece $piece, private readonly ?Hand $hand = null)
     {
@@ -39,6 +45,18 @@ final class Chunks
 
     /** @return list<Chunk> */
     public function of(ChunkKind $kind): array
+    {
+        return $this->found[$kind->value] ??= $this->find($kind);
+    }
+
+    /** @return list<HandsTogether> what the hands do in each measure */
+    public function hands(): array
+    {
+        return $this->hands ??= array_map(HandsTogether::in(...), $this->piece->measures);
+    }
+
+    /** @return list<Chunk> */
+    private function find(ChunkKind $kind): array
     {
         return match ($kind) {
             ChunkKind::BarOver => $this->barOvers(),
@@ -163,7 +181,7 @@ final class Chunks
         $found = [];
         $before = null;
         foreach ($this->piece->measures as $i => $measure) {
-            $now = HandsTogether::in($measure)->play;
+            $now = $this->hands()[$i]->play;
             if ($now === 'turns') {
                 $this->collect($found, [$this->key($i, $i), $this->range(ChunkKind::HandOver, $i, $i)]);
             } elseif ($before !== null && $i > 0 && in_array("{$before}{$now}", ['RL', 'LR'], true)) {

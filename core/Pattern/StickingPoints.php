@@ -28,8 +28,11 @@ final class StickingPoints
     /** @var array<int, int> index by measure number */
     private array $indices = [];
 
-    /** @param array{R: HandWork, L: HandWork} $work */
-    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly ?KnownNotes $known)
+    /**
+     * @param  array{R: HandWork, L: HandWork}  $work
+     * @param  list<HandsTogether>  $hands  by measure
+     */
+    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly array $hands, private readonly ?KnownNotes $known)
     {
         foreach ($piece->measures as $i => $measure) {
             $this->indices[$measure->number] ??= $i;
@@ -38,13 +41,14 @@ final class StickingPoints
 
     /**
      * @param  array{R: HandWork, L: HandWork}  $work  by hand
+     * @param  list<HandsTogether>  $hands  what they do in each measure
      * @param  KnownNotes|null  $known  null when nobody in particular reads the page: then no note is new
      * @param  array<int, Verdict>  $verdicts  the teacher's, by measure number
      * @return list<StickingPoint> one for each bar in which something sounds
      */
-    public static function of(Piece $piece, array $work, ?KnownNotes $known, array $verdicts = []): array
+    public static function of(Piece $piece, array $work, array $hands, ?KnownNotes $known, array $verdicts = []): array
     {
-        $points = new self($piece, $work, $known);
+        $points = new self($piece, $work, $hands, $known);
         $points->read();
         $found = [];
         foreach ($piece->measures as $i => $measure) {
@@ -178,7 +182,7 @@ final class StickingPoints
 
     private function together(int $i, Measure $measure): void
     {
-        $hands = HandsTogether::in($measure);
+        $hands = $this->hands[$i];
         [$difficulty, $text] = match (true) {
             $hands->play !== 'together' => [null, ''],
             $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'the hands together, each with its own rhythm'],

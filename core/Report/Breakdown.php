@@ -16,6 +16,7 @@ use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\HandsTogether;
 use Nasturtium\Core\Pattern\LearningOrder;
 use Nasturtium\Core\Pattern\LineLetters;
 use Nasturtium\Core\Pattern\StickingPoint;
@@ -43,6 +44,7 @@ final readonly class Breakdown
      * @param  list<InventoryNote>  $notes
      * @param  list<Trap>  $traps
      * @param  list<string>  $letters  of the lines
+     * @param  list<HandsTogether>  $hands  by measure
      * @param  list<Chunk>  $chunks
      * @param  list<StickingPoint>  $sticking
      * @param  list<Stage>  $stages
@@ -60,6 +62,7 @@ final readonly class Breakdown
         public array $notes,
         public array $traps,
         public array $letters,
+        public array $hands,
         public array $chunks,
         public array $sticking,
         public LearningOrder $learn,
@@ -75,7 +78,8 @@ final readonly class Breakdown
         $left = FingerSearch::for($played, Hand::Left, $settings->fingers);
         $pickup = $piece->pickup();
         $work = ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)];
-        $sticking = StickingPoints::of($piece, $work, $settings->isForNobody ? null : $settings->known, $settings->verdicts);
+        $chunks = new Chunks($piece);
+        $sticking = StickingPoints::of($piece, $work, $chunks->hands(), $settings->isForNobody ? null : $settings->known, $settings->verdicts);
         $notes = Inventory::of($piece, $settings->school, $settings->landmarks, $settings->known, $settings->phrases, $settings->octave);
 
         return new self(
@@ -94,10 +98,11 @@ final readonly class Breakdown
             $notes,
             Traps::of($piece),
             LineLetters::of($piece),
-            (new Chunks($piece))->all(),
+            $chunks->hands(),
+            $chunks->all(),
             $sticking,
             LearningOrder::of($piece, $sticking),
-            Stages::of($piece, $settings->path),
+            Stages::of($piece, $settings->path, $chunks),
         );
     }
 }

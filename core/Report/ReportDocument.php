@@ -15,7 +15,6 @@ use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\EqualBars;
-use Nasturtium\Core\Pattern\HandsTogether;
 use Nasturtium\Core\Pattern\Learn;
 use Nasturtium\Core\Pattern\Reason;
 use Nasturtium\Core\Pattern\StickingPoint;
@@ -337,8 +336,8 @@ final class ReportDocument
     private function hands(): array
     {
         $rows = [];
-        foreach ($this->breakdown->piece->measures as $measure) {
-            $hands = HandsTogether::in($measure);
+        foreach ($this->breakdown->piece->measures as $i => $measure) {
+            $hands = $this->breakdown->hands[$i];
             $rows[] = ['measure' => $measure->number, 'play' => $hands->play, 'motion' => $hands->motion, 'same_rhythm' => $hands->sameRhythm];
         }
 

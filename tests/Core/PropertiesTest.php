@@ -17,9 +17,17 @@ use Nasturtium\Core\Practice\PlanDay;
 use Nasturtium\Core\Practice\PlanTask;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\WeekPlanner;
+use Nasturtium\Core\Reading\KnownNotes;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Transposition;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -128,6 +136,79 @@ test('every page: counts, fingers, chunks, play order and letters hold together'
     expect(LineLetters::of($piece))->toHaveCount(count($piece->lines()))
         ->and(LineLetters::of($piece)[0])->toBe('A')
         ->and(PlayOrder::of($piece))->toBe(array_keys($piece->measures));
+})->with('pages');
+
+test('every page: a finger lies within reach of its position, or moves there', function (int $seed): void {
+    $piece = random_page($seed);
+    foreach (Hand::cases() as $hand) {
+        $found = FingerSearch::for($piece, $hand);
+        foreach ($found->placed as $placed) {
+            $fingers = $found->fingers[$placed->event->id];
+            $printed = array_filter($placed->event->notes, fn (Note $note): bool => $note->finger !== null) !== [];
+            foreach ($placed->event->notes as $i => $note) {
+                // Keys from the thumb outwards: finger 1 on the thumb's, 5 four keys on; a stretch is one more at either end.
+                $away = ($note->pitch->diatonic() - $placed->thumb) * $hand->direction();
+                $stretched = [1 => [-1, 0], 5 => [4, 5]][$fingers[$i]] ?? [$fingers[$i] - 1, $fingers[$i] - 1];
+                expect($printed || count($fingers) > 1 || in_array($away, range(...$stretched), true))->toBeTrue("{$hand->value} {$note->pitch->name()} finger {$fingers[$i]}, thumb {$placed->thumb}");
+            }
+        }
+    }
+})->with('pages');
+
+test('every page: moved to another key and back, it is the same music', function (int $seed): void {
+    $piece = random_page($seed);
+    $there = Transposition::to($piece, new Key($piece->key()->fifths === 2 ? 1 : 2, $piece->key()->minor), 1);
+    $back = Transposition::to($there, $piece->key(), -1);
+    $pitches = fn (Piece $of): array => array_map(fn (Event $event): array => array_map(fn (Note $note): string => $note->pitch->name(), $event->notes), array_merge($of->hand(Hand::Right), $of->hand(Hand::Left)));
+    expect($pitches($back))->toBe($pitches($piece));
+})->with('pages');
+
+test('every page: chunks of each kind lie within it, and bar-overs serve every bar that sounds', function (int $seed): void {
+    $piece = random_page($seed);
+    $last = count($piece->measures) - 1;
+    $chunks = new Chunks($piece);
+    foreach ($chunks->all() as $chunk) {
+        expect($chunk->first)->toBeLessThanOrEqual($chunk->last)->and($chunk->last)->toBeLessThanOrEqual($last)
+            ->and($chunk->beats->compare(Fraction::zero()))->toBe(1);
+    }
+    $served = [];
+    foreach ($chunks->of(ChunkKind::BarOver) as $chunk) {
+        foreach ($chunk->serves as $place) {
+            $served[$place->measure] = true;
+        }
+    }
+    foreach (array_slice($piece->measures, 0, -1) as $measure) {
+        expect(isset($served[$measure->number]))->toBe($measure->firstSounding() !== null, "bar {$measure->number}");
+    }
+})->with('pages');
+
+test('every page: what sticks has reasons that add up, and learning its bars is learning it all', function (int $seed): void {
+    $report = ReportDocument::of(Breakdown::of(random_page($seed), new Settings(known: KnownNotes::of(['C4', 'E4', 'C3']))));
+    foreach ($report['sticking'] as $point) {
+        expect($point['score'])->toBe(array_sum(array_column($point['reasons'], 'weight')));
+    }
+    $learnt = array_merge([], ...array_column($report['learn']['order'], 'serves'));
+    sort($learnt);
+    expect($learnt)->toBe(array_column($report['sticking'], 'measure'))
+        // What unlocks most comes first.
+        ->and(array_map(count(...), array_column($report['learn']['order'], 'serves')))->toBe(array_reverse((function (array $sizes): array {
+            sort($sizes);
+
+            return $sizes;
+        })(array_map(count(...), array_column($report['learn']['order'], 'serves')))));
+})->with('pages');
+
+test('every page: bars that are equal are so for each other, and the same is of one shape and one rhythm', function (int $seed): void {
+    $piece = random_page($seed);
+    foreach (Hand::cases() as $hand) {
+        $groups = EqualBars::of($piece, $hand);
+        foreach (['same' => 'shape', 'shape' => 'rhythm'] as $closer => $wider) {
+            foreach ($groups[$closer] as $bars) {
+                $around = array_filter($groups[$wider], fn (array $other): bool => array_diff($bars, $other) === []);
+                expect($around)->toHaveCount(1);
+            }
+        }
+    }
 })->with('pages');
 
 test('every page: written out and read in again, it is the same file', function (int $seed): void {

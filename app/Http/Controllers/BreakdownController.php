@@ -8,7 +8,7 @@ use App\Actions\ReportOf;
 use App\Actions\SettingsFor;
 use App\Api\Get;
 use App\Http\CurrentStudio;
-use App\Http\Requests\ForStudentRequest;
+use App\Http\ForStudent;
 use App\Http\Resources\BreakdownResource;
 use App\Http\Resources\OwnFingerResource;
 use App\Http\Resources\PieceResource;
@@ -19,9 +19,9 @@ use Illuminate\Http\JsonResponse;
 final class BreakdownController
 {
     #[Get('/pieces/{piece}/breakdown', BreakdownResource::class)]
-    public function show(ForStudentRequest $request, Piece $piece, CurrentStudio $studio, SettingsFor $settings, ReportOf $report): JsonResponse
+    public function show(Piece $piece, CurrentStudio $studio, ForStudent $student, SettingsFor $settings, ReportOf $report): JsonResponse
     {
-        $made = $report($piece, $settings($studio->get(), $piece, $request->student($studio->get())));
+        $made = $report($piece, $settings($studio->get(), $piece, $student->get()));
         $own = json_encode([
             'piece' => PieceResource::of($piece->load('page.book')),
             'ownFingers' => $piece->ownFingers->map(OwnFingerResource::of(...)),

@@ -8,6 +8,7 @@ use App\Actions\MovePiece;
 use App\Actions\SettingsFor;
 use App\Api\Get;
 use App\Http\CurrentStudio;
+use App\Http\ForStudent;
 use App\Http\Requests\PositionRequest;
 use App\Http\Resources\HandStartResource;
 use App\Http\Resources\PositionResource;
@@ -19,9 +20,9 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 final class PositionController
 {
     #[Get('/pieces/{piece}/position', PositionResource::class)]
-    public function show(PositionRequest $request, Piece $piece, CurrentStudio $studio, SettingsFor $settingsFor, MovePiece $move): JsonResponse
+    public function show(PositionRequest $request, Piece $piece, CurrentStudio $studio, ForStudent $student, SettingsFor $settingsFor, MovePiece $move): JsonResponse
     {
-        $settings = $settingsFor($studio->get(), $piece, $request->student($studio->get()));
+        $settings = $settingsFor($studio->get(), $piece, $student->get());
         $moved = $move($piece->score(), $settings, $request->key(), $request->integer('direction'));
 
         return new JsonResponse(new PositionResource(

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Closure;
+use Illuminate\Foundation\Http\FormRequest;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 
-/** Which position a piece is moved to. */
-final class PositionRequest extends ForStudentRequest
+/** Which position a piece is moved to. The policy stands on the route. */
+final class PositionRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            ...parent::rules(),
             'key' => ['required', 'string', 'max:12', static function (string $name, mixed $value, Closure $fail): void {
                 try {
                     Key::parse((string) $value);
