@@ -37,7 +37,6 @@ const shot = async (on, name) => {
 
 await page.goto(`${base}/sign-in`);
 const views = {
-    'sign-in': async () => shot(page, 'sign-in'),
     'this-week': async () => {
         await page.goto(base);
         await shot(page, 'this-week');
@@ -59,20 +58,6 @@ const views = {
         await page.keyboard.press('Control+End');
         await shot(page, 'entry');
     },
-    'entry-file': async () => {
-        await page.goto(`${base}/books`);
-        await page.getByRole('link', { name: 'Wheelbarrow' }).click();
-        await settle(page);
-        const midi = await page.evaluate(async () => {
-            const file = await fetch(`/api/pieces/${location.pathname.split('/').pop()}/file?format=mid`);
-            return [...new Uint8Array(await file.arrayBuffer())];
-        });
-        await page.getByRole('link', { name: /Correct/ }).click();
-        await page.locator('.entry-music g.note').first().waitFor();
-        await page.setInputFiles('input[type=file]', { name: 'wheelbarrow.mid', mimeType: 'audio/midi', buffer: Buffer.from(midi) });
-        await page.getByRole('dialog').locator('g.note').first().waitFor();
-        await shot(page, 'entry-file');
-    },
     'desk-no-staff': async () => {
         await page.goto(`${base}/books`);
         await page.getByRole('link', { name: 'Hop and Wait' }).click();
@@ -86,6 +71,8 @@ const views = {
             ['counts', 'c'],
             ['hands', 'h'],
             ['patterns', 'p'],
+            ['trouble', 't'],
+            ['stages', 's'],
         ].map(([lens, key]) => [
             `desk-${lens}`,
             async () => {
@@ -94,10 +81,20 @@ const views = {
                 await settle(page);
                 await page.keyboard.press(key);
                 await page.keyboard.press('j');
+                // Two together, and a bar beside its equal.
+                if (lens === 'fingers') await page.keyboard.press('C');
+                if (lens === 'patterns') {
+                    await page.keyboard.press('j');
+                    await page.getByRole('button', { name: /side by side/ }).click();
+                }
                 await shot(page, `desk-${lens}`);
             },
         ]),
     ),
+    paths: async () => {
+        await page.goto(`${base}/paths`);
+        await shot(page, 'paths');
+    },
     plan: async () => {
         await page.goto(base);
         await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
@@ -130,12 +127,11 @@ const views = {
     },
 };
 
-if (wanted.length === 0 || wanted.includes('sign-in')) await views['sign-in']();
 await page.getByLabel('E-mail').fill('teacher@windowsill.example');
 await page.getByLabel(/^Password/).fill('nasturtium');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'This week' }).waitFor();
 for (const [name, view] of Object.entries(views)) {
-    if (name !== 'sign-in' && (wanted.length === 0 || wanted.includes(name))) await view();
+    if (wanted.length === 0 || wanted.includes(name)) await view();
 }
 await browser.close();

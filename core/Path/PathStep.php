@@ -13,6 +13,9 @@ final readonly class PathStep
 {
     public const LONGEST_NAME = 40;
 
+    /** What a stage of one's own may be done on. */
+    private const CHUNKS = [ChunkKind::Whole, ChunkKind::Line, ChunkKind::HalfLine, ChunkKind::BarOver];
+
     private function __construct(
         public StageKind $kind,
         public string $name,
@@ -43,6 +46,9 @@ final readonly class PathStep
         }
         if (StageKind::tryFrom(mb_strtolower($name)) !== null) {
             throw new InvalidScore("'{$name}' is the name of a stage that is there already; call yours something else");
+        }
+        if (! in_array($chunks, self::CHUNKS, true)) {
+            throw new InvalidScore("the stage '{$name}' is done on the whole piece, lines, half lines or bars, not on a {$chunks->value}");
         }
         $effort = $threeInARow ? Effort::ThreeInARow : Effort::Once;
 

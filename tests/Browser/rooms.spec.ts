@@ -74,7 +74,7 @@ test('a finding lights its notes, a bar tells what is in it, and a student’s r
     await expect(page.locator('g.note[data-lit]')).toHaveCount(6);
     await findings.getByRole('button', { name: /^B4/ }).click();
     await expect(page.locator('g.note[data-lit]')).toHaveCount(0);
-    await page.locator('.score-bar').nth(1).click();
+    await page.getByRole('button', { name: /^Bar 2, / }).click();
     await expect(page.getByRole('region', { name: 'Bar 2' })).toContainText('D5');
     await page.getByRole('combobox', { name: 'For which student' }).click();
     await page.getByRole('option', { name: 'Ada R.' }).click();

@@ -40,7 +40,18 @@ for (const scheme of ['light', 'dark'] as const) {
                 await page.goto('/books');
                 await page.getByRole('link', { name: 'Copper Kettle' }).click();
                 await engraved(page);
-                await page.keyboard.press('c');
+                await page.keyboard.press('f');
+                await page.keyboard.press('C');
+                await page.keyboard.press('j');
+            },
+            'the stages': async () => page.keyboard.press('s'),
+            'a lens on paper': async () => {
+                await page.keyboard.press('w');
+                await engraved(page);
+            },
+            'the paths': async () => {
+                await page.goto('/paths');
+                await page.getByRole('button', { name: 'Copy' }).first().click();
             },
             'the plan': async () => {
                 await page.goto('/');

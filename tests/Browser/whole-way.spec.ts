@@ -64,13 +64,13 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await page.keyboard.press('j');
         await expect(page.locator('[data-lit]')).not.toHaveCount(0);
         await page.keyboard.press('f');
-        await expect(findings).toContainText('right hand: C position');
+        await expect(findings).toContainText('Right hand: C position');
         await expect(page.locator('.score-mark')).toHaveCount(16);
         await page.keyboard.press('c');
         await expect(page.locator('.score-mark').filter({ hasText: '(2)' }).first()).toBeVisible();
         await page.keyboard.press('p');
         await expect(findings).toContainText('Line A');
-        await page.getByRole('button', { name: 'Bar 3', exact: true }).click();
+        await page.getByRole('button', { name: /^Bar 3, / }).click();
         await expect(page.getByRole('region', { name: 'Bar 3' })).toContainText('1 2 3 4');
     });
 

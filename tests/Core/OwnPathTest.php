@@ -58,6 +58,7 @@ test('a path that is none is refused in words', function (Closure $make, string 
     'too many' => [fn () => Path::own('x', array_fill(0, 41, humming())), 'at most 40'],
     'no name' => [fn () => PathStep::own(' ', 'Hum.', '', null, null, false, ChunkKind::Line), 'needs a name'],
     'no sentence' => [fn () => PathStep::own('Hum', ' ', '', null, null, false, ChunkKind::Line), 'sentence'],
+    'on what no page has' => [fn () => PathStep::own('Hum', 'Hum.', '', null, null, false, ChunkKind::Own), 'not on a own'],
     'a name that is taken' => [fn () => PathStep::own('Finish', 'Hum.', '', null, null, false, ChunkKind::Line), 'is there already'],
 ]);
 

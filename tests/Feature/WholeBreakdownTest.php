@@ -64,6 +64,15 @@ test('a page goes over to a path of the studio and back, and loses nothing', fun
     expect(passed_stages($own))->toHaveCount(11);
 });
 
+test('each path that ships is copied as it is', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    foreach (array_slice($this->getJson('/api/paths')->json(), 0, 3) as $shipped) {
+        $copy = $this->postJson('/api/paths', ['name' => "{$shipped['name']} of mine", 'steps' => $shipped['steps']])->assertOk()->json();
+        expect($copy['steps'])->toBe($shipped['steps']);
+    }
+});
+
 test('an edited path is followed by the pages on it, and a path that is given up hands them back', function (): void {
     $own = new Fixtures();
     $this->actingAs($own->teacher);

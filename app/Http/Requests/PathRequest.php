@@ -33,7 +33,7 @@ final class PathRequest extends FormRequest
             'steps.*.petal' => ['present', 'nullable', Rule::enum(Petal::class)],
             'steps.*.hand' => ['present', 'nullable', 'in:R,L'],
             'steps.*.threeInARow' => ['required', 'boolean'],
-            'steps.*.chunks' => ['required', Rule::in(array_column([ChunkKind::Whole, ChunkKind::Line, ChunkKind::HalfLine, ChunkKind::BarOver], 'value'))],
+            'steps.*.chunks' => ['required', Rule::enum(ChunkKind::class)],
         ];
     }
 

@@ -46,7 +46,7 @@ export function Paths() {
                 <Title order={1} fz={28}>
                     Paths
                 </Title>
-                <Anchor component={Link} to="/studio">
+                <Anchor component={Link} to="/studio" c="var(--ink)">
                     Back to the studio
                 </Anchor>
             </Group>

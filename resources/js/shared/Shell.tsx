@@ -111,7 +111,7 @@ function Rooms({ name }: { name: string }) {
                     </Button>
                 </Group>
             </Group>
-            <main style={{ padding: '1rem 1.5rem 2rem' }}>
+            <main style={{ padding: '0.9rem 1.5rem 1rem' }}>
                 <Outlet />
             </main>
             <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Keys of this screen">

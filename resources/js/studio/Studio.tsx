@@ -38,7 +38,7 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                 <Title order={1} fz={28}>
                     Studio
                 </Title>
-                <Anchor component={Link} to="/paths">
+                <Anchor component={Link} to="/paths" c="var(--ink)">
                     Paths on which pages are learnt
                 </Anchor>
             </Group>

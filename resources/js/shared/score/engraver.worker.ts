@@ -36,7 +36,7 @@ function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): st
         footer: 'none',
         smuflTextFont: 'embedded',
         svgRemoveXlink: true,
-        pageMarginTop: 25,
+        pageMarginTop: 10,
         pageMarginBottom: 20 + 30 * order.rows.below,
         minLastJustification: 0.4,
         spacingLinear: order.rows.below > 0 ? 0.4 : 0.25,
