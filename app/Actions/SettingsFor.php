@@ -43,7 +43,7 @@ final class SettingsFor
         $verdicts = $piece->verdicts->mapWithKeys(static fn (Verdict $verdict): array => [$verdict->measure => CoreVerdict::from($verdict->verdict)])->all();
         if ($student === null) {
             return new Settings(
-                counting: new CountWay(noteWords: NoteWords::from($studio->words)),
+                counting: $this->usual($studio),
                 phrases: $phrases,
                 fingers: $own,
                 octave: $piece->octave,
@@ -69,6 +69,12 @@ final class SettingsFor
             octave: $piece->octave,
             verdicts: $verdicts,
         );
+    }
+
+    /** As nobody in particular counts, in the studio's words. */
+    public function usual(Studio $studio): CountWay
+    {
+        return new CountWay(noteWords: NoteWords::from($studio->words));
     }
 
     public function counting(Studio $studio, Student $student): CountWay

@@ -15,6 +15,9 @@ final readonly class LengthWords
 
     private const MOST = 40;
 
+    /** What NoteWords calls by its number. */
+    private const SIXTEENTH = ['sixteenth' => '16th'];
+
     private const TIME_NAMES = [
         'whole' => 'ta-a-a-a', 'dotted half' => 'ta-a-a', 'half' => 'ta-a', 'dotted quarter' => 'ta-i', 'quarter' => 'ta',
         'dotted eighth' => 'tim', 'eighth' => 'ti', 'sixteenth' => 'ti ri', 'triplet quarter' => 'tri o la', 'triplet eighth' => 'tri o la',
@@ -22,6 +25,15 @@ final readonly class LengthWords
 
     /** @param array<string, non-empty-list<string>> $words by length */
     private function __construct(private array $words) {}
+
+    /** What a length is called: `dotted quarter`, or `dotted crotchet`. */
+    public static function label(string $length, NoteWords $words): string
+    {
+        $parts = explode(' ', $length);
+        $value = array_pop($parts);
+
+        return implode(' ', [...$parts, $words->of(self::SIXTEENTH[$value] ?? $value)]);
+    }
 
     public static function timeNames(): self
     {

@@ -145,6 +145,9 @@ test('a piece moves to another position with its fingers', async ({ page }) => {
     await page.getByRole('option', { name: 'D major' }).click();
     await expect(dialog).toContainText('Played sharp or flat:');
     await expect(dialog.locator('g.keySig').first()).toBeAttached();
+    const file = page.waitForEvent('download');
+    await dialog.getByRole('button', { name: 'Keep it as MusicXML' }).click();
+    expect((await file).suggestedFilename()).toBe('The Ladder in the Barn in D major.musicxml');
 });
 
 test('a page of a student goes over to a path made for it, and keeps what was passed', async ({ page }) => {

@@ -155,6 +155,9 @@ test('a range is heard exact to the beat, and one that is none is refused', func
     $heard = $this->actingAs($own->teacher)->getJson("/api/pieces/{$own->piece->id}/playback?first=0&last=1&fromBeat=3&toBeat=2")->assertOk()->json();
     // Beats 3 and 4 of bar 1, 1 and 2 of bar 2; counted in on 1 2.
     expect($heard['beats'])->toEqual(4)->and($heard['counts'])->toBe(['1', '2'])->and($heard['enter'])->toBe('3');
+    // The student's own last words of the count-in.
+    $own->student->update(['count_ready' => 'go']);
+    $this->getJson("/api/pieces/{$own->piece->id}/playback?first=0&last=1&fromBeat=3&toBeat=2&student={$own->student->id}")->assertJsonPath('counts', ['1', 'go']);
     $this->getJson("/api/pieces/{$own->piece->id}/playback?first=0&last=0&fromBeat=3&toBeat=2")->assertUnprocessable()->assertJsonPath('errors.fromBeat.0', 'The end of the range lies before its start.');
 });
 
@@ -183,7 +186,7 @@ test('sentences and words of the studio reach the page, and wrong ones are refus
     $this->patchJson("/api/studios/{$own->studio->id}", [...$studio, 'phrases' => ['treble line' => 'Every Goat Bites']])
         ->assertUnprocessable()->assertJsonPath('errors.phrases.0', 'The sentence for the treble lines needs 5 words, one each for E, G, B, D, F, and has 3.');
     $this->patchJson("/api/studios/{$own->studio->id}", [...$studio, 'phrases' => ['treble line' => 'Eels Glide Below Deep Ferns', 'bass line' => ''], 'countWords' => ['half' => 'glide']])
-        ->assertOk()->assertJsonPath('phrases.0.words', 'Eels Glide Below Deep Ferns')->assertJsonPath('countWords.2.words', 'glide');
+        ->assertOk()->assertJsonPath('phrases.0.words', 'Eels Glide Below Deep Ferns')->assertJsonPath('countWords.2.words', 'glide')->assertJsonPath('countWords.3.label', 'dotted crotchet');
     $own->student->update(['school' => 'phrase', 'counting' => 'own-words']);
     $report = fn (): array => $this->getJson("/api/pieces/{$own->piece->id}/breakdown?student={$own->student->id}")->json('report');
     expect(array_column($report()['notes'], 'route', 'pitch')['G4'])->toContain('Eels Glide')

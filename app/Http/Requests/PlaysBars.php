@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
@@ -23,19 +24,20 @@ trait PlaysBars
         ];
     }
 
-    public function playback(Piece $piece): Playback
+    /** @throws ValidationException when a beat is not in its measure */
+    public function playback(Piece $piece, CountWay $way = new CountWay()): Playback
     {
         $end = count($piece->measures) - 1;
         if ($this->filled(['first', 'last', 'fromBeat'])) {
             try {
-                return Playback::between($piece, $this->integer('first'), $this->integer('fromBeat') - 1, $this->integer('last'), $this->integer('toBeat') - 1);
+                return Playback::between($piece, $this->integer('first'), $this->integer('fromBeat') - 1, $this->integer('last'), $this->integer('toBeat') - 1, $way);
             } catch (InvalidScore $reason) {
                 throw ValidationException::withMessages(['fromBeat' => ucfirst($reason->getMessage()).'.']);
             }
         }
 
         return $this->filled('first')
-            ? Playback::range($piece, min($this->integer('first'), $end), min($this->filled('last') ? $this->integer('last') : $this->integer('first'), $end))
-            : Playback::whole($piece);
+            ? Playback::range($piece, min($this->integer('first'), $end), min($this->filled('last') ? $this->integer('last') : $this->integer('first'), $end), $way)
+            : Playback::whole($piece, $way);
     }
 }

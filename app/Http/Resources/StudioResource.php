@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Api\ListOf;
 use App\Models\Studio;
 use Nasturtium\Core\Counting\LengthWords;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Reading\Phrases;
 use OpenApi\Attributes as OA;
 
@@ -47,7 +48,7 @@ final readonly class StudioResource
     {
         $rows = [];
         foreach (Phrases::of($studio->phrases ?? [])->all() as $at => $words) {
-            $rows[] = new WordsAtResource($at, $words, Phrases::CHOICES[$at] ?? [], Phrases::LETTERS[$at] ?? '');
+            $rows[] = new WordsAtResource($at, $at, $words, Phrases::CHOICES[$at] ?? [], Phrases::LETTERS[$at] ?? '');
         }
 
         return $rows;
@@ -58,6 +59,6 @@ final readonly class StudioResource
     {
         $usual = LengthWords::timeNames()->all();
 
-        return array_map(static fn (string $length): WordsAtResource => new WordsAtResource($length, $studio->count_words[$length] ?? '', [$usual[$length] ?? '']), LengthWords::LENGTHS);
+        return array_map(static fn (string $length): WordsAtResource => new WordsAtResource($length, LengthWords::label($length, NoteWords::from($studio->words)), $studio->count_words[$length] ?? '', [$usual[$length] ?? '']), LengthWords::LENGTHS);
     }
 }

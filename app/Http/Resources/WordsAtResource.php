@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use App\Api\ListOf;
 use OpenApi\Attributes as OA;
 
-/** Words of the studio for one place or length, with what there is to choose from, and the letters they must spell. */
+/** Words of the studio for one place or length, as the studio calls it, with what there is to choose from, and the letters they must spell. */
 #[OA\Schema]
 final readonly class WordsAtResource
 {
@@ -15,6 +15,8 @@ final readonly class WordsAtResource
     public function __construct(
         #[OA\Property]
         public string $at,
+        #[OA\Property]
+        public string $label,
         #[OA\Property]
         public string $words,
         #[ListOf('string')]

@@ -78,7 +78,7 @@ function Page({ data, student, chooser }: Props) {
             <LensBar desk={desk} />
             <div className="desk">
                 <div>
-                    <DeskMusic data={data} desk={desk} />
+                    <DeskMusic data={data} desk={desk} student={student} />
                     {piece.duet !== null && <DuetPart music={piece.duet} />}
                 </div>
                 <DeskPane data={data} desk={desk} student={student} />

@@ -16,7 +16,7 @@ type Lit = ReadonlyMap<string, 'yes' | 'left'>;
 const SILENT: Lit = new Map();
 
 /** The page, large, with what the lenses write on it; the bars as tiles; and the sound of what is chosen. */
-export function DeskMusic({ data, desk }: { data: Breakdown; desk: DeskState }) {
+export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: DeskState; student: string | null }) {
     const { piece, report, playback } = data;
     const [sounding, setSounding] = useState<Lit>(SILENT);
     const { lenses, saying, finding, note, bars, range } = desk;
@@ -44,7 +44,7 @@ export function DeskMusic({ data, desk }: { data: Breakdown; desk: DeskState }) 
             : () =>
                   ask<Playback>(
                       'GET',
-                      `/pieces/${piece.id}/playback?first=${beats.first}&last=${beats.last}&fromBeat=${beats.from}&toBeat=${beats.to}`,
+                      `/pieces/${piece.id}/playback?first=${beats.first}&last=${beats.last}&fromBeat=${beats.from}&toBeat=${beats.to}${student === null ? '' : `&student=${student}`}`,
                   );
     return (
         <div className="sheet" style={{ padding: '0.6rem 1rem' }}>

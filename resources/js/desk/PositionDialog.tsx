@@ -38,6 +38,15 @@ export function PositionButton(props: Props) {
     );
 }
 
+/** The moved piece as a file. */
+function keep(title: string, moved: Api['PositionResource']): void {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([moved.music], { type: 'application/vnd.recordare.musicxml+xml' }));
+    link.download = `${title} in ${moved.key}.musicxml`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+}
+
 function OtherPosition({ piece, student, keyName }: Props) {
     const minor = keyName.endsWith('minor');
     const [key, setKey] = useState(minor ? 'D' : 'G');
@@ -92,6 +101,9 @@ function OtherPosition({ piece, student, keyName }: Props) {
                             : `Played sharp or flat: ${listed(moved.data.accidentals)}.`}{' '}
                         Everything else by the same moves.
                     </Text>
+                    <Button size="compact-sm" variant="default" mb="xs" onClick={() => keep(piece.title, moved.data)}>
+                        Keep it as MusicXML
+                    </Button>
                     <Score music={moved.data.music} title={`${piece.title} in ${moved.data.key}`} scale={38} />
                 </>
             )}

@@ -47,7 +47,11 @@ describe('what a lens writes at the notes', () => {
 
 describe('what a lens writes under the bars', () => {
     it('names what the hands do, equal bars and what sticks', () => {
-        expect(labelsOf(PAGE, ['hands']).map((label) => label.text)).toEqual(['oblique', 'together', 'oblique']);
+        expect(labelsOf(PAGE, ['hands']).map((label) => label.text)).toEqual([
+            'oblique, two rhythms',
+            'together, two rhythms',
+            'oblique, two rhythms',
+        ]);
         expect(
             labelsOf(reportOf('R: @c4 w1 | wr | w1\nL: @5=c3 wr | w5 | wr\n'), ['hands']).map((label) => label.text),
         ).toEqual(['right', 'left', 'right']);

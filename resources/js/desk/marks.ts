@@ -79,14 +79,9 @@ function nameOf(event: ReportEvent, saying: Saying): string {
     return event.interval === 0 ? '1' : `${event.interval > 0 ? '↗' : '↘'}${Math.abs(event.interval) + 1}`;
 }
 
-const TOGETHER: Record<string, string> = {
-    parallel: 'parallel',
-    contrary: 'contrary',
-    oblique: 'oblique',
-    mixed: 'mixed',
-};
+const PLAYS: Record<string, string> = { R: 'right', L: 'left', turns: 'in turns', together: 'together', rest: 'rest' };
 
-/** A word over each bar for the lenses that speak of bars. */
+/** A word under each bar for the lenses that speak of bars. */
 export function labelsOf(report: Report, lenses: readonly Lens[]): BarLabel[] {
     const index = new Map(report.bars.map((bar, i) => [bar.measure, i]));
     const at = (measure: number) => index.get(measure) ?? -1;
@@ -94,16 +89,7 @@ export function labelsOf(report: Report, lenses: readonly Lens[]): BarLabel[] {
     if (lens === 'hands') {
         return report.hands.map((bar) => ({
             bar: at(bar.measure),
-            text:
-                bar.play === 'together'
-                    ? (TOGETHER[bar.motion ?? ''] ?? 'together')
-                    : bar.play === 'turns'
-                      ? 'in turns'
-                      : bar.play === 'R'
-                        ? 'right'
-                        : bar.play === 'L'
-                          ? 'left'
-                          : 'rest',
+            text: `${bar.motion ?? PLAYS[bar.play]}${bar.same_rhythm === false ? ', two rhythms' : ''}`,
             tone: bar.play === 'R' ? 'right' : bar.play === 'L' ? 'left' : bar.same_rhythm === false ? 'thorn' : 'leaf',
         }));
     }

@@ -86,7 +86,7 @@ export function Ways({ draft, set }: Props) {
                     value={draft.countStyle}
                     onChange={(style) => set({ countStyle: (style ?? 'bar') as StudentDraft['countStyle'] })}
                     data={[
-                        { value: 'bar', label: 'through a bar with halves' },
+                        { value: 'bar', label: 'all through a bar that divides a beat' },
                         { value: 'beats', label: 'only in beats that divide' },
                     ]}
                 />

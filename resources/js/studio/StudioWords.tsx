@@ -31,7 +31,7 @@ export function StudioWords({ title, about, words, change }: Props) {
                 {words.map((one) => (
                     <Autocomplete
                         key={one.at}
-                        label={`${capital(one.at)}${one.letters === '' ? '' : `s: ${one.letters.split('').join(' ')}`}`}
+                        label={`${capital(one.label)}${one.letters === '' ? '' : `s: ${one.letters.split('').join(' ')}`}`}
                         placeholder={one.choices[0] ?? ''}
                         value={one.words}
                         data={one.choices}

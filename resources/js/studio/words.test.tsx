@@ -15,12 +15,13 @@ const STUDIO = {
     phrases: [
         {
             at: 'treble space',
+            label: 'treble space',
             words: 'Foxes Arrive Carrying Eggs',
             choices: ['Foxes Arrive Carrying Eggs', 'Find A Crooked Elbow'],
             letters: 'FACE',
         },
     ],
-    countWords: [{ at: 'half', words: '', choices: ['ta-a'], letters: '' }],
+    countWords: [{ at: 'half', label: 'minim', words: '', choices: ['ta-a'], letters: '' }],
 };
 
 describe('the words of the studio', () => {
@@ -34,7 +35,7 @@ describe('the words of the studio', () => {
         await userEvent.clear(space);
         await userEvent.click(space);
         await userEvent.paste('Fat Ants Can Eat');
-        await userEvent.click(screen.getByRole('combobox', { name: 'Half' }));
+        await userEvent.click(screen.getByRole('combobox', { name: 'Minim' }));
         await userEvent.paste('glide');
         await userEvent.click(screen.getByRole('button', { name: 'Save' }));
         await waitFor(() => expect(asked.some((one) => one.method === 'PATCH')).toBe(true));

@@ -42,9 +42,16 @@ export function timesWords(times: number): string {
     return times === 1 ? 'once' : `${times} times`;
 }
 
-/** `bar 3`, `bars 1, 4 and 7` */
+/** `bar 3`, `bars 1, 4 and 7`, `the pickup and bar 2` */
 export function barsSaid(bars: readonly number[]): string {
+    if (bars[0] === 0) return bars.length === 1 ? 'the pickup' : `the pickup and ${barsSaid(bars.slice(1))}`;
     return `${bars.length === 1 ? 'bar' : 'bars'} ${bars.length < 2 ? bars[0] : `${bars.slice(0, -1).join(', ')} and ${bars.at(-1)}`}`;
+}
+
+/** `bars 1 to 4`, `bar 3`, `the pickup to bar 4` */
+export function stretch(from: number, to: number): string {
+    if (from === to) return barsSaid([from]);
+    return from === 0 ? `the pickup to bar ${to}` : `bars ${from} to ${to}`;
 }
 
 export function capital(text: string): string {

@@ -1,6 +1,6 @@
 import type { Report } from '../../shared/api';
 import { handWords, listed } from '../../shared/words';
-import { barOf, capital, eventsBetween, type Finding, found, placeWords } from './finding';
+import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
 
 interface At {
     at: string;
@@ -66,11 +66,6 @@ function inOrder(all: At[]): Finding[] {
     return all.sort((a, b) => barOf(a.at) - barOf(b.at)).map((one) => one.finding);
 }
 
-const reach = (from: number, to: number): string => {
-    if (from === 0) return to === 0 ? 'the pickup' : `from the pickup to bar ${to}`;
-    return from === to ? `bar ${from}` : `bars ${from} to ${to}`;
-};
-
 function positions(report: Report): At[] {
     return report.positions.map((position) => {
         const [from, to] = [barOf(position.from), barOf(position.to)];
@@ -79,7 +74,7 @@ function positions(report: Report): At[] {
             finding: {
                 ...found(
                     `${capital(handWords(position.hand))}: ${position.name}`,
-                    `Thumb on ${position.thumb}, from ${position.low} to ${position.high}; ${reach(from, to)}.`,
+                    `Thumb on ${position.thumb}, from ${position.low} to ${position.high}; ${stretch(from, to)}.`,
                     eventsBetween(report, position.hand, position.from, position.to),
                 ),
                 keys: position.keys.map((midi, i) => ({ midi, text: String(i + 1), hand: position.hand })),

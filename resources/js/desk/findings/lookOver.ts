@@ -1,6 +1,6 @@
 import type { Report } from '../../shared/api';
 import { listed } from '../../shared/words';
-import { barOf, type Finding, found } from './finding';
+import { barOf, barsSaid, capital, type Finding, found } from './finding';
 
 /** What a teacher would point at before a note is played. */
 export function lookOver(report: Report): Finding[] {
@@ -56,12 +56,7 @@ export function lookOver(report: Report): Finding[] {
     const thorns = report.sticking.filter((point) => point.thorn).map((point) => point.measure);
     if (thorns.length > 0) {
         list.push({
-            ...found(
-                'Where it will stick',
-                `${thorns.length === 1 ? 'Bar' : 'Bars'} ${listed(thorns.map(String))}.`,
-                [],
-                thorns,
-            ),
+            ...found('Where it will stick', `${capital(barsSaid(thorns))}.`, [], thorns),
             thorn: true,
         });
     }

@@ -29,7 +29,7 @@ export function notes(report: Report): Finding[] {
     const inventory = report.notes.map((note) => ({
         ...found(
             `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
-            `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. Read: ${note.route}. Key: ${note.key}.`,
+            `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. ${note.route === note.key ? '' : `Read: ${note.route}. `}Key: ${note.key}.`,
             note.events,
         ),
         keys: [{ midi: note.midi, text: note.pitch.replace(/-?\d+$/, ''), hand: note.clef === 'bass' ? 'L' : 'R' }],

@@ -1,5 +1,5 @@
 import type { Report } from '../../shared/api';
-import { barsSaid, capital, type Finding, found } from './finding';
+import { barsSaid, capital, type Finding, found, stretch } from './finding';
 
 const between = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
@@ -17,7 +17,7 @@ export function patterns(report: Report): Finding[] {
         pair: pairOf(bar.serves),
     }));
     const lines = report.lines.map((line) =>
-        found(`Line ${line.letter}`, `Bars ${line.from} to ${line.to}.`, [], between(line.from, line.to)),
+        found(`Line ${line.letter}`, `${capital(stretch(line.from, line.to))}.`, [], between(line.from, line.to)),
     );
     const group = (name: string, groups: number[][]) =>
         groups.map((bars) => ({ ...found(name, `${capital(barsSaid(bars))}.`, [], bars), pair: pairOf(bars) }));

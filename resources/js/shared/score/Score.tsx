@@ -4,7 +4,7 @@ import { Waiting } from '../Notes';
 import { Newest } from '../newest';
 import { engraveAll } from './engrave';
 import type { Order } from './engraver.worker';
-import { noteAt, type Places, readPlaces } from './places';
+import { hideNumbersUnderWords, noteAt, type Places, readPlaces } from './places';
 
 interface Props {
     /** A score, or its printed lines as scores of their own: then only a line that has changed is engraved. */
@@ -88,7 +88,9 @@ export function Score({
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
     useEffect(() => {
-        if (layered && holder.current !== null && drawn !== null) setPlaces(readPlaces(holder.current));
+        if (holder.current === null || drawn === null) return;
+        hideNumbersUnderWords(holder.current);
+        if (layered) setPlaces(readPlaces(holder.current));
     }, [drawn, paper, layered]);
 
     // biome-ignore lint/correctness/useExhaustiveDependencies: the drawing is replaced when it is drawn anew

@@ -42,7 +42,7 @@ function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): st
         spacingLinear: order.rows.below > 0 ? 0.4 : 0.25,
         // Counts take room as long as their notes last.
         spacingNonLinear: order.rows.below > 0 ? 0.8 : 0.6,
-        pageMarginLeft: 20,
+        pageMarginLeft: order.rows.above > 0 ? 45 : 20,
         pageMarginRight: 20,
         spacingSystem: 5 + rows,
         spacingStaff: 9 + 4 * rows,

@@ -59,6 +59,18 @@ export function readPlaces(drawn: HTMLElement): Places {
     };
 }
 
+/** After a pickup the number of the first bar may stand under the tempo; a number that is not legible is left out. */
+export function hideNumbersUnderWords(drawn: HTMLElement): void {
+    const words = [...drawn.querySelectorAll('g.tempo')].map((word) => word.getBoundingClientRect());
+    for (const number of drawn.querySelectorAll<SVGGElement>('g.mNum')) {
+        const at = number.getBoundingClientRect();
+        const under = words.some(
+            (word) => at.left < word.right && at.right > word.left && at.top < word.bottom && at.bottom > word.top,
+        );
+        number.style.visibility = under ? 'hidden' : '';
+    }
+}
+
 /** How far from a note head a finger or a mouse may be. */
 const NEAR = 9;
 

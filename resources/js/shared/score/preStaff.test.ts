@@ -33,7 +33,15 @@ const page = (notation: string, ...bars: string[]): string =>
         .join('')}</part></score-partwise>`;
 
 function drawn(music: string, more: Partial<Parameters<typeof engraveWithoutStaff>[0]> = {}): Element {
-    const svg = engraveWithoutStaff({ music, width: 600, scale: 40, lines: 'printed', range: null, ...more });
+    const svg = engraveWithoutStaff({
+        music,
+        width: 600,
+        scale: 40,
+        lines: 'printed',
+        range: null,
+        rows: { above: 0, below: 0 },
+        ...more,
+    });
     return new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement;
 }
 

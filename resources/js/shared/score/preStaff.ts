@@ -225,7 +225,7 @@ function drawBar(bar: Bar, x: number, base: number, { reach, middle, verses }: R
 }
 
 /** An SVG drawing whose groups have the classes and ids that the engraver's have. */
-export function engraveWithoutStaff(order: Pick<Order, 'music' | 'width' | 'scale' | 'lines' | 'range'>): string {
+export function engraveWithoutStaff(order: Omit<Order, 'id'>): string {
     const zoom = order.scale / 40;
     const width = Math.max(200, order.width / zoom);
     const all = readBars(order.music);
@@ -235,7 +235,8 @@ export function engraveWithoutStaff(order: Pick<Order, 'music' | 'width' | 'scal
     const middle = (lowest + highest) / 2;
     const reach = ((highest - lowest) / 2) * STEP + HEAD + STEM + 22;
     const verses = Math.max(0, ...bars.flatMap((bar) => bar.signs.map((sign) => sign.words.length)));
-    const height = 2 * reach + verses * 18 + 16;
+    const words = order.rows.below * 16;
+    const height = 2 * reach + verses * 18 + words + 16;
     let svg = '';
     let base = reach + 8;
     for (const line of linesOf(bars, order, width)) {
@@ -247,6 +248,6 @@ export function engraveWithoutStaff(order: Pick<Order, 'music' | 'width' | 'scal
         }
         base += height;
     }
-    const tall = base - height + reach + verses * 18 + 12;
+    const tall = base - height + reach + verses * 18 + words + 12;
     return `<svg xmlns="http://www.w3.org/2000/svg" width="${Math.round(width * zoom)}" height="${Math.round(tall * zoom)}" viewBox="0 0 ${width} ${tall}">${svg}</svg>`;
 }
