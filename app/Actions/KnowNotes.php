@@ -11,7 +11,6 @@ use App\Models\Stage;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
@@ -27,8 +26,6 @@ use Nasturtium\Core\Reading\KnownNotes;
  */
 final class KnowNotes
 {
-    private const MISREAD = [SlipKind::WrongNote, SlipKind::ReadBackwards];
-
     /** The first of January 1970, as the database counts days. */
     private const EPOCH = 719_528;
 
@@ -46,7 +43,7 @@ final class KnowNotes
             $this->page($learning, $learning->piece_id === $piece->id, $opened);
         }
         $slips = Slip::query()->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
-            ->whereIn('slips.kind', array_column(self::MISREAD, 'value'))->where('slips.note_names', '!=', '')
+            ->whereIn('slips.kind', self::values(array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading())))->where('slips.note_names', '!=', '')
             ->toBase()->selectRaw('slips.note_names, to_days(lessons.held_on) as held')->get();
         foreach ($slips as $slip) {
             $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
@@ -60,7 +57,7 @@ final class KnowNotes
     /** @return Collection<int, LearningRow> the student's, with what tells of notes and of paths; days are counted */
     public function learnings(Student $student): Collection
     {
-        $named = Stage::query()->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::naming());
+        $named = Stage::query()->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::values(array_filter(StageKind::cases(), static fn (StageKind $kind): bool => $kind->namesEveryNote())));
 
         /** @var Collection<int, LearningRow> */
         return Learning::query()->where('student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->toBase()
@@ -93,11 +90,12 @@ final class KnowNotes
         }
     }
 
-    /** @return list<string> the stages whose pass mark is that every note was named */
-    private static function naming(): array
+    /**
+     * @param  array<SlipKind|StageKind>  $kinds
+     * @return list<string>
+     */
+    private static function values(array $kinds): array
     {
-        $kinds = array_filter(StageKind::cases(), static fn (StageKind $kind): bool => $kind->petal() === Petal::Notes && $kind !== StageKind::PointMoves);
-
-        return array_values(array_map(static fn (StageKind $kind): string => $kind->value, $kinds));
+        return array_values(array_map(static fn (SlipKind|StageKind $kind): string => $kind->value, $kinds));
     }
 }

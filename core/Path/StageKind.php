@@ -90,6 +90,12 @@ enum StageKind: string
         return $this->row()[1];
     }
 
+    /** Who passes it has named every note of the page in time. */
+    public function namesEveryNote(): bool
+    {
+        return $this->row()[1] === self::NAMED;
+    }
+
     public function petal(): ?Petal
     {
         return $this->row()[2];

@@ -37,6 +37,12 @@ enum Slip: string
         };
     }
 
+    /** It tells of a note that it is not known well. */
+    public function isMisreading(): bool
+    {
+        return $this === self::WrongNote || $this === self::ReadBackwards;
+    }
+
     public function words(): string
     {
         return $this->row()[0];

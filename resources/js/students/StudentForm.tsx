@@ -1,32 +1,9 @@
 import { Button, Group, NumberInput, Select, SimpleGrid, Stack, Text, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
-import type { Student } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { dayName } from '../shared/words';
+import type { StudentDraft } from './draft';
 import { Ways } from './Ways';
-
-export type StudentDraft = Omit<Student, 'id' | 'name'>;
-
-export const NEW_STUDENT: StudentDraft = {
-    firstName: '',
-    initial: '',
-    age: 8,
-    lessonWeekday: 1,
-    lessonTime: '16:00',
-    lessonMinutes: 30,
-    path: 'beat',
-    pathId: null,
-    school: 'landmark',
-    landmarkLevel: 1,
-    landmarkMiddle: false,
-    counting: 'numbers',
-    countStyle: 'bar',
-    longNotes: 'all',
-    compoundBeats: 'eighths',
-    countReady: '',
-    handSpan: 6,
-    practiceDays: [2, 3, 4, 5, 6].map((weekday) => ({ weekday, minutes: 15 })),
-};
 
 const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
 

@@ -7,10 +7,11 @@ import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayName } from '../shared/words';
+import type { StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
-import { type StudentDraft, StudentForm } from './StudentForm';
+import { StudentForm } from './StudentForm';
 
 type Detail = Api['StudentDetailResource'];
 

@@ -7,7 +7,8 @@ import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { dayName, minutes } from '../shared/words';
-import { NEW_STUDENT, type StudentDraft, StudentForm } from './StudentForm';
+import { NEW_STUDENT, type StudentDraft } from './draft';
+import { StudentForm } from './StudentForm';
 
 const PATHS = { beat: 'beat first', notes: 'notes first', sound: 'sound first' };
 

@@ -1,6 +1,6 @@
 import { Checkbox, Group, NumberInput, Select, Text, TextInput } from '@mantine/core';
 import { PathSelect } from '../shared/PathSelect';
-import type { StudentDraft } from './StudentForm';
+import type { StudentDraft } from './draft';
 
 interface Props {
     draft: StudentDraft;

@@ -1,0 +1,26 @@
+import type { Student } from '../shared/api';
+
+/** A student as the form has it. */
+export type StudentDraft = Omit<Student, 'id' | 'name'>;
+
+/** Before anything is said of a new one. */
+export const NEW_STUDENT: StudentDraft = {
+    firstName: '',
+    initial: '',
+    age: 8,
+    lessonWeekday: 1,
+    lessonTime: '16:00',
+    lessonMinutes: 30,
+    path: 'beat',
+    pathId: null,
+    school: 'landmark',
+    landmarkLevel: 1,
+    landmarkMiddle: false,
+    counting: 'numbers',
+    countStyle: 'bar',
+    longNotes: 'all',
+    compoundBeats: 'eighths',
+    countReady: '',
+    handSpan: 6,
+    practiceDays: [2, 3, 4, 5, 6].map((weekday) => ({ weekday, minutes: 15 })),
+};
