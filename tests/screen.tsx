@@ -2,7 +2,7 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { afterEach, vi } from 'vitest';
 import { KeysProvider } from '../resources/js/shared/keys';
 import { theme } from '../resources/js/shared/theme';
@@ -21,6 +21,7 @@ window.ResizeObserver ??= class {
     unobserve() {}
     disconnect() {}
 } as unknown as typeof ResizeObserver;
+if (document.fonts === undefined) Object.defineProperty(document, 'fonts', { value: new EventTarget() });
 Element.prototype.scrollIntoView ??= () => {};
 
 afterEach(() => {
@@ -39,6 +40,29 @@ export function draw(children: ReactNode) {
             </QueryClientProvider>
         </MantineProvider>,
     );
+}
+
+/** A room at its address, `drawRoom('/lessons/:lesson', '/lessons/4', <Lesson />)`; any other address is written out. */
+export function drawRoom(path: string, at: string, room: ReactNode) {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    return render(
+        <MantineProvider theme={theme} env="test">
+            <QueryClientProvider client={client}>
+                <MemoryRouter initialEntries={[at]}>
+                    <KeysProvider>
+                        <Routes>
+                            <Route path={path} element={room} />
+                            <Route path="*" element={<Elsewhere />} />
+                        </Routes>
+                    </KeysProvider>
+                </MemoryRouter>
+            </QueryClientProvider>
+        </MantineProvider>,
+    );
+}
+
+function Elsewhere() {
+    return <p>gone to {useLocation().pathname}</p>;
 }
 
 export interface Asked {

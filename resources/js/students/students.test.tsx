@@ -1,0 +1,193 @@
+// @vitest-environment jsdom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { draw, serve } from '../../../tests/screen';
+import type { Api } from '../shared/api';
+import { NEW_STUDENT, type StudentDraft } from './draft';
+import { FamilyLinks } from './FamilyLinks';
+import { LearningCard } from './LearningCard';
+import { OpenPage } from './OpenPage';
+import { StudentForm } from './StudentForm';
+
+const PATHS = [
+    { id: null, kind: 'beat', name: 'Beat first', steps: [] },
+    { id: null, kind: 'notes', name: 'Notes first', steps: [] },
+    { id: 3, kind: 'own', name: 'Humming', steps: [] },
+];
+
+const choose = async (label: string, option: string) => {
+    await userEvent.click(screen.getByRole('combobox', { name: label }));
+    await userEvent.click(await screen.findByRole('option', { name: option }));
+};
+
+describe('a student as the teacher describes them', () => {
+    function form(start: StudentDraft = { ...NEW_STUDENT, firstName: 'Otto', initial: 'V' }) {
+        serve({ 'GET /paths': () => PATHS });
+        const saved: StudentDraft[] = [];
+        draw(<StudentForm start={start} save={(draft) => saved.push(draft)} saving={false} error={null} verb="Add" />);
+        return saved;
+    }
+
+    it('counts, reads and learns in ways of their own', async () => {
+        const saved = form();
+        await choose('What is said', 'ta, ti-ti');
+        await choose('Of a long note', 'only those after it starts');
+        await choose('6/8 and its kin', 'in two: 1 la li 2 la li');
+        await choose('Reading', 'By a sentence');
+        await userEvent.click(screen.getByLabelText(/D3/));
+        fireEvent.change(screen.getByLabelText('The count-in ends with'), { target: { value: 'ready go' } });
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved[0]).toMatchObject({
+            counting: 'time-names',
+            longNotes: 'after',
+            compoundBeats: 'dotted-quarters',
+            school: 'phrase',
+            landmarkMiddle: true,
+            countReady: 'ready go',
+        });
+    }, 20_000);
+
+    it('may be on a path of the studio, and back on one that ships', async () => {
+        const saved = form({ ...NEW_STUDENT, firstName: 'Otto', initial: 'V', path: 'notes' });
+        await choose('Path', 'Humming');
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved[0]).toMatchObject({ path: 'notes', pathId: 3 });
+        await choose('Path', 'Beat first');
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved[1]).toMatchObject({ path: 'beat', pathId: null });
+    }, 20_000);
+
+    it('says “&” only where moments of the bar are said', async () => {
+        form();
+        const and = () => screen.getByRole('combobox', { name: 'Say “&”' });
+        expect(and()).toHaveProperty('disabled', false);
+        await choose('What is said', 'Each note by its length');
+        expect(and()).toHaveProperty('disabled', true);
+        await choose('What is said', 'du, du-de');
+        expect(and()).toHaveProperty('disabled', false);
+    }, 20_000);
+
+    it('has minutes for each day', async () => {
+        const saved = form();
+        fireEvent.change(screen.getByLabelText('Minutes on Saturday'), { target: { value: '25' } });
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved[0]?.practiceDays.find((day) => day.weekday === 6)).toEqual({ weekday: 6, minutes: 25 });
+    });
+});
+
+describe('a page of a student', () => {
+    const stage = (id: number, name: string, change: object = {}) => ({
+        id,
+        name,
+        hand: null,
+        tempo: null,
+        passedOn: null,
+        misses: 0,
+        ...change,
+    });
+    const LEARNING = {
+        id: 5,
+        pieceId: 7,
+        title: 'Blue Gate',
+        page: 'A Book, p. 3',
+        state: 'current',
+        path: 'beat',
+        pathId: null,
+        openedOn: '2031-05-05',
+        finishedOn: null,
+        petals: [],
+        stages: [
+            stage(1, 'look over', { passedOn: '2031-05-05' }),
+            stage(2, 'right hand', { hand: 'R', tempo: 60, misses: 2 }),
+        ],
+    } as unknown as Api['LearningResource'];
+
+    it('has its stages to tick, and what was heard again', async () => {
+        const asked = serve({ 'GET /paths': () => PATHS, 'PATCH /stages/2': () => ({}) });
+        draw(<LearningCard learning={LEARNING} studentId={1} />);
+        const card = within(screen.getByRole('region', { name: 'Blue Gate' }));
+        expect(card.getByRole('checkbox', { name: 'look over' })).toHaveProperty('checked', true);
+        expect(card.getByText('again 2 times')).toBeTruthy();
+        await userEvent.click(card.getByRole('checkbox', { name: 'right hand' }));
+        await waitFor(() => expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ passed: true }));
+    });
+
+    it('rests, and goes over to another path', async () => {
+        const asked = serve({
+            'GET /paths': () => PATHS,
+            'PATCH /learnings/5': () => ({}),
+            'PUT /learnings/5/path': () => ({}),
+        });
+        draw(<LearningCard learning={LEARNING} studentId={1} />);
+        await userEvent.click(screen.getByRole('button', { name: 'Rest' }));
+        await choose('Path of Blue Gate', 'Humming');
+        await waitFor(() =>
+            expect(asked.filter((one) => one.method !== 'GET').map((one) => [one.path, one.body])).toEqual([
+                ['/learnings/5', { state: 'resting' }],
+                ['/learnings/5/path', { path: 'beat', pathId: 3 }],
+            ]),
+        );
+    });
+
+    it('is opened from the books, but not twice', async () => {
+        let done = 0;
+        const asked = serve({
+            'GET /books': () => [
+                {
+                    id: 1,
+                    title: 'A Book',
+                    pages: [
+                        {
+                            number: 3,
+                            pieces: [
+                                { id: 7, title: 'Blue Gate', label: '' },
+                                { id: 8, title: 'Red Gate', label: 'b' },
+                            ],
+                        },
+                    ],
+                },
+            ],
+            'POST /students/1/learnings': () => ({}),
+        });
+        draw(<OpenPage studentId={1} open={[7]} done={() => done++} />);
+        expect(await screen.findByRole('button', { name: /Blue Gate/ })).toHaveProperty('disabled', true);
+        await userEvent.click(screen.getByRole('button', { name: /Red Gate.*p. 3b/ }));
+        await waitFor(() => expect(done).toBe(1));
+        expect(asked.at(-1)?.body).toEqual({ pieceId: 8 });
+    });
+
+    it('tells where to begin when there is no book', async () => {
+        serve({ 'GET /books': () => [] });
+        draw(<OpenPage studentId={1} open={[]} done={() => {}} />);
+        expect(await screen.findByRole('link', { name: 'Add one first.' })).toBeTruthy();
+    });
+});
+
+describe('links to the home side', () => {
+    const link = (id: number, change: object) =>
+        ({ id, label: `Link ${id}`, withdrawn: false, usedAt: null, url: null, ...change }) as never;
+
+    it('say when they were used, and are withdrawn one by one', async () => {
+        const asked = serve({ 'DELETE /links/2': () => new Response(null, { status: 204 }) });
+        draw(
+            <FamilyLinks
+                studentId={1}
+                links={[link(1, { withdrawn: true }), link(2, { usedAt: '2031-05-06T10:00:00Z' }), link(3, {})]}
+            />,
+        );
+        expect(screen.getByText('withdrawn')).toBeTruthy();
+        expect(screen.getByText('used 6 May')).toBeTruthy();
+        expect(screen.getByText('not used yet')).toBeTruthy();
+        await userEvent.click(screen.getAllByRole('button', { name: 'Withdraw' })[0] as HTMLElement);
+        await waitFor(() => expect(asked[0]?.path).toBe('/links/2'));
+    });
+
+    it('are shown once, when they are made', async () => {
+        const asked = serve({ 'POST /students/1/links': () => link(4, { url: 'http://home.example/abc' }) });
+        draw(<FamilyLinks studentId={1} links={[]} />);
+        await userEvent.click(screen.getByRole('button', { name: 'Make a link' }));
+        expect((await screen.findByRole('status')).textContent).toContain('http://home.example/abc');
+        expect(asked[0]?.body).toEqual({ label: 'Home', expiresOn: null });
+    });
+});

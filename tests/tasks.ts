@@ -1,0 +1,27 @@
+import type { Task } from '../resources/js/shared/api';
+
+/** A task of a week, for tests of the screens that show one. */
+export function aTask(change: Partial<Task> = {}): Task {
+    return {
+        id: 1,
+        kind: 'stage',
+        title: 'Right hand',
+        instruction: 'Play the right hand alone, counting.',
+        why: 'the next stage',
+        learningId: 5,
+        pieceId: 7,
+        piece: 'Blue Gate',
+        hand: 'R',
+        bars: [{ first: 2, last: 4, from: '3.1', to: '5.4', label: 'bars 3–5' }],
+        repetitions: 3,
+        tempo: 60,
+        minutes: 2.5,
+        isNew: true,
+        starred: false,
+        dates: ['2031-05-06', '2031-05-07'],
+        leftWhy: null,
+        mark: null,
+        practices: [],
+        ...change,
+    } as unknown as Task;
+}
