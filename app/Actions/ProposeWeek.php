@@ -22,7 +22,9 @@ use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
 use Nasturtium\Core\Practice\WeekPlanner;
+use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
 
 /** Proposes the week after a lesson: remedies, open stages, reviews and a warm-up, on the days the rules allow. */
 final class ProposeWeek
@@ -31,6 +33,8 @@ final class ProposeWeek
     private const STAGES_AHEAD = 5;
 
     private const REVIEW_REPETITIONS = 1;
+
+    public function __construct(private readonly KnowNotes $know) {}
 
     /** Replaces an unsent proposal; a week that was sent is left as it is. */
     public function __invoke(Student $student, CarbonImmutable $from): Week
@@ -113,12 +117,14 @@ final class ProposeWeek
     {
         $open = $learning->stages->sortBy('position')->whereNull('passed_on')->take(self::STAGES_AHEAD);
         $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->pluck('mark', 'stage_id');
+        $first = $this->handFirst($week, $learning, $open);
         foreach ($open as $stage) {
             $mark = $before->get($stage->id);
             $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $stage->half_minutes, [
                 'learning_id' => $learning->id,
                 'stage_id' => $stage->id,
                 'hand' => $stage->handName(),
+                'leads' => $first !== null && $stage->handName() === $first->value,
                 'repetitions' => $stage->repetitions,
                 'tempo' => $stage->tempo,
                 'is_new' => $mark === null,
@@ -126,6 +132,23 @@ final class ProposeWeek
             ]);
             $this->bars($task, $stage->bars);
         }
+    }
+
+    /**
+     * The hand that needs more goes first in the day, where both have something to do.
+     *
+     * @param  Collection<int, Stage>  $open
+     */
+    private function handFirst(Week $week, Learning $learning, Collection $open): ?Hand
+    {
+        $hands = $open->map(static fn (Stage $stage): ?string => $stage->handName())->filter()->unique();
+        if ($hands->count() < 2) {
+            return null;
+        }
+        $student = $week->student;
+        $known = ($this->know)($student, $learning->piece, $this->know->learnings($student), $week->starts_on);
+
+        return ShakierHand::of($learning->piece->score(), $known);
     }
 
     private function review(Week $week, Learning $learning): void

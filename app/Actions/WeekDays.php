@@ -97,6 +97,7 @@ final class WeekDays
                 $task->is_new,
                 $task->starred,
                 $played === null ? 0 : (int) $played->diffInDays($on),
+                $task->leads,
             );
         }
 

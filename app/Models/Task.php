@@ -30,6 +30,7 @@ use Nasturtium\Core\Practice\TaskKind;
  * @property int $half_minutes
  * @property bool $is_new
  * @property bool $starred
+ * @property bool $leads first in its day among its like
  * @property ?string $left_why
  * @property ?string $mark pass, again or stop
  * @property-read Week $week
@@ -96,6 +97,6 @@ final class Task extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_new' => 'boolean', 'starred' => 'boolean'];
+        return ['is_new' => 'boolean', 'starred' => 'boolean', 'leads' => 'boolean'];
     }
 }

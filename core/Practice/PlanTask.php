@@ -14,6 +14,7 @@ final readonly class PlanTask
      * @param  bool  $isNew  the student has not met it before
      * @param  bool  $starred  the teacher's star doubles its value
      * @param  int  $idleDays  how long ago it was last played, for reviews
+     * @param  bool  $leads  it goes first in its day among its like: the hand that needs more
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class PlanTask
         public bool $isNew = false,
         public bool $starred = false,
         public int $idleDays = 0,
+        public bool $leads = false,
     ) {}
 
     public function value(): int

@@ -186,13 +186,13 @@ final class WeekPlanner
         return $days;
     }
 
-    /** @return array{int, int} */
+    /** @return array{int, int, int} */
     private function rank(PlanTask $task, string $date): array
     {
         return self::rankOn($task, $task->isNew && ($this->placed[$task->id][0] ?? null) === $date);
     }
 
-    /** @return array{int, int} where a task stands in its day, by rule 5 */
+    /** @return array{int, int, int} where a task stands in its day, by rule 5 */
     public static function rankOn(PlanTask $task, bool $metToday): array
     {
         return [match (true) {
@@ -202,7 +202,7 @@ final class WeekPlanner
             $task->kind === TaskKind::Drill => 3,
             $task->kind === TaskKind::Review => 4,
             default => 5,
-        }, -$task->value() * 100 - $task->halfMinutes];
+        }, $task->leads ? 0 : 1, -$task->value() * 100 - $task->halfMinutes];
     }
 
     /** @return array<string, string> */

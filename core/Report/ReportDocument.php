@@ -24,6 +24,7 @@ use Nasturtium\Core\Reading\Drills;
 use Nasturtium\Core\Reading\Move;
 use Nasturtium\Core\Reading\Ring;
 use Nasturtium\Core\Reading\Rings;
+use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Reading\Solfege;
 use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Reading\Trap;
@@ -97,6 +98,7 @@ final class ReportDocument
             ],
             'lines' => $document->lines(),
             'hands' => $document->hands(),
+            'hand_first' => $breakdown->settings->isForNobody ? null : ShakierHand::of($breakdown->piece, $breakdown->settings->known)?->value,
             'chunks' => array_map($document->chunk(...), $breakdown->chunks),
             'sticking' => $document->sticking(),
             'learn' => [

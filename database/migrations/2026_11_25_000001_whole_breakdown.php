@@ -51,6 +51,9 @@ return new class extends Migration {
         Schema::table('pieces', function (Blueprint $table): void {
             $table->tinyInteger('octave')->default(0)->after('duet')->comment('that the student plays above what is written');
         });
+        Schema::table('tasks', function (Blueprint $table): void {
+            $table->boolean('leads')->default(false)->after('starred')->comment('first in its day among its like');
+        });
         Schema::create('own_fingers', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
@@ -89,6 +92,7 @@ return new class extends Migration {
         Schema::table('slips', fn (Blueprint $table) => $table->dropColumn('note_names'));
         Schema::dropIfExists('verdicts');
         Schema::dropIfExists('own_fingers');
+        Schema::table('tasks', fn (Blueprint $table) => $table->dropColumn('leads'));
         Schema::table('pieces', fn (Blueprint $table) => $table->dropColumn('octave'));
         Schema::table('stages', fn (Blueprint $table) => $table->dropColumn(['content', 'name', 'sentence', 'pass_mark', 'petal', 'hand']));
         foreach (['learnings', 'students'] as $name) {

@@ -137,3 +137,18 @@ test('a range that is none is refused in words', function (int $first, int $from
     'before the pickup' => [0, 0, 1, 0, 'measure 0 has no beat 1'],
     'no such measure' => [9, 0, 9, 0, 'no measure'],
 ]);
+
+test('the hand whose notes are less known goes first in the day', function (array $status, ?string $first): void {
+    $report = broken_down("R: @c4 q1234\nL: @5=c3 w5\n", settled($status));
+    expect($report['hand_first'])->toBe($first);
+})->with([
+    'alike' => [[], null],
+    'a shaky left hand' => [['C3' => NoteStatus::Shaky], 'L'],
+    'one new note of four is less than one shaky of one' => [['C4' => NoteStatus::Fresh, 'C3' => NoteStatus::Shaky], 'L'],
+    'a new right hand' => [['C4' => NoteStatus::Fresh, 'D4' => NoteStatus::Fresh, 'E4' => NoteStatus::Shaky], 'R'],
+]);
+
+test('one hand alone, or nobody in particular, has no hand that goes first', function (): void {
+    expect(broken_down("R: @c4 q1234\n", settled(['C4' => NoteStatus::Fresh]))['hand_first'])->toBeNull()
+        ->and(broken_down("R: @c4 q1234\nL: @5=c3 w5\n")['hand_first'])->toBeNull();
+});

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Actions\ProposeWeek;
 use App\Models\Slip;
 use App\Models\Stage;
+use App\Models\Task;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 
@@ -215,4 +217,19 @@ test('the home counts in as the student does', function (): void {
     $own->student->update(['count_ready' => 'ready go']);
     $task = $own->task('Tap and count');
     $this->getJson("/api/home/tasks/{$task->id}", ['Authorization' => "Bearer {$own->token}"])->assertOk()->assertJsonPath('parts.0.playback.counts', ['1', '2', 'ready', 'go']);
+});
+
+test('the left hand goes first in the day when its notes are shakier', function (): void {
+    $own = new Fixtures();
+    $own->learning->stages()->whereNotIn('kind', ['right hand', 'left hand'])->where('position', '<', 6)->update(['passed_on' => '2031-05-04']);
+    $order = function () use ($own): array {
+        $week = app(ProposeWeek::class)($own->student, CarbonImmutable::parse(Fixtures::MONDAY));
+
+        return $week->tasks()->whereIn('title', ['Right hand', 'Left hand'])->with('days')->get()
+            ->sortBy(fn (Task $task): string => $task->days->min('on_date').' '.$task->days->sortBy('on_date')->first()?->position)->pluck('title')->all();
+    };
+    expect($order())->toBe(['Right hand', 'Left hand']);
+    // Both hands are named; then the left one is misread.
+    Slip::query()->create(['studio_id' => $own->studio->id, 'lesson_id' => $own->lesson->id, 'task_id' => $own->task('Tap and count')->id, 'kind' => 'wrong-note', 'measure' => 0, 'place' => 'bar 1', 'hand' => 'L', 'note_names' => 'bass:C3']);
+    expect($order())->toBe(['Left hand', 'Right hand']);
 });

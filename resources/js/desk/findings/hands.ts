@@ -1,4 +1,5 @@
 import type { Report } from '../../shared/api';
+import { handWords } from '../../shared/words';
 import { barsSaid, capital, type Finding, found } from './finding';
 
 export const PLAYS: Record<string, string> = {
@@ -22,7 +23,12 @@ export function hands(report: Report): Finding[] {
             const bars = [...new Set([Number.parseInt(chunk.from, 10), Number.parseInt(chunk.to, 10)])];
             return found('The tune goes over', `From hand to hand with no gap, in ${barsSaid(bars)}.`, [], bars);
         });
+    const first =
+        report.hand_first === null
+            ? []
+            : [found('First in the day', `The ${handWords(report.hand_first)}: its notes are less known.`)];
     return [
+        ...first,
         ...[...groups].map(([name, bars]) => found(capital(name), `${capital(barsSaid(bars))}.`, [], bars)),
         ...overs,
     ];
