@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\OwnFinger;
 use App\Models\OwnPath;
 use App\Models\Piece;
 use App\Models\Student;
 use App\Models\Studio;
-use App\Models\Verdict;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
@@ -20,7 +19,7 @@ use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
-use Nasturtium\Core\Pattern\Verdict as CoreVerdict;
+use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Reading\School;
@@ -33,14 +32,9 @@ final class SettingsFor
 
     public function __invoke(Studio $studio, Piece $piece, ?Student $student = null): Settings
     {
-        $piece->loadMissing(['ownFingers', 'verdicts']);
-        $fingers = [];
-        foreach ($piece->ownFingers as $own) {
-            $fingers[self::note($own)] = $own->finger;
-        }
+        [$fingers, $verdicts] = self::words($piece);
         $phrases = Phrases::of($studio->phrases ?? []);
         $own = OwnFingers::of($fingers);
-        $verdicts = $piece->verdicts->mapWithKeys(static fn (Verdict $verdict): array => [$verdict->measure => CoreVerdict::from($verdict->verdict)])->all();
         if ($student === null) {
             return new Settings(
                 counting: $this->usual($studio),
@@ -90,8 +84,26 @@ final class SettingsFor
         );
     }
 
-    private static function note(OwnFinger $finger): string
+    /**
+     * The teacher's word on a piece, all of it in one question to the database.
+     *
+     * @return array{array<string, int>, array<int, Verdict>} fingers by note, verdicts by measure number
+     */
+    private static function words(Piece $piece): array
     {
-        return "{$finger->hand} {$finger->place} {$finger->pitch}";
+        $fingers = [];
+        $verdicts = [];
+        $rows = DB::table('own_fingers')->where('piece_id', $piece->id)->selectRaw("concat(hand, ' ', place, ' ', pitch) as at, finger as word")
+            ->unionAll(DB::table('verdicts')->where('piece_id', $piece->id)->select(['measure as at', 'verdict as word']))->get();
+        foreach ($rows as $row) {
+            $verdict = Verdict::tryFrom((string) $row->word);
+            if ($verdict === null) {
+                $fingers[(string) $row->at] = (int) $row->word;
+            } else {
+                $verdicts[(int) $row->at] = $verdict;
+            }
+        }
+
+        return [$fingers, $verdicts];
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Score\Piece as Score;
 
@@ -30,7 +31,6 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property-read Page $page
  * @property-read Collection<int, Learning> $learnings
  * @property-read Collection<int, OwnFinger> $ownFingers
- * @property-read Collection<int, Verdict> $verdicts
  */
 final class Piece extends Model
 {
@@ -66,9 +66,11 @@ final class Piece extends Model
         return $this->hasMany(OwnFinger::class);
     }
 
-    /** @return HasMany<Verdict, $this> */
-    public function verdicts(): HasMany
+    /** @return array{string, int} the title of its book, and the number of its page */
+    public function whereabouts(): array
     {
-        return $this->hasMany(Verdict::class);
+        $at = DB::table('pages')->join('books', 'books.id', '=', 'pages.book_id')->where('pages.id', $this->page_id)->first(['books.title', 'pages.number']);
+
+        return [(string) ($at->title ?? ''), (int) ($at->number ?? 0)];
     }
 }

@@ -21,10 +21,11 @@ final class BreakdownController
     #[Get('/pieces/{piece}/breakdown', BreakdownResource::class)]
     public function show(Piece $piece, CurrentStudio $studio, ForStudent $student, SettingsFor $settings, ReportOf $report): JsonResponse
     {
-        $made = $report($piece, $settings($studio->get(), $piece, $student->get()));
+        $ways = $settings($studio->get(), $piece, $student->get());
+        $made = $report($piece, $ways);
         $own = json_encode([
-            'piece' => PieceResource::of($piece->load('page.book')),
-            'ownFingers' => $piece->ownFingers->map(OwnFingerResource::of(...)),
+            'piece' => PieceResource::of($piece),
+            'ownFingers' => OwnFingerResource::all($ways->fingers),
         ], JSON_THROW_ON_ERROR);
 
         // Both are objects: one after the other they make one.

@@ -75,6 +75,6 @@ final class PieceController
 
     private function answer(Piece $piece, int $status = 200): JsonResponse
     {
-        return new JsonResponse(PieceResource::of($piece->load('page.book')), $status);
+        return new JsonResponse(PieceResource::of($piece), $status);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Models\OwnFinger;
+use Nasturtium\Core\Fingering\OwnFingers;
 use OpenApi\Attributes as OA;
 
 /** A finger that the teacher has set for one note. */
@@ -22,8 +22,15 @@ final readonly class OwnFingerResource
         public int $finger,
     ) {}
 
-    public static function of(OwnFinger $own): self
+    /** @return list<self> */
+    public static function all(OwnFingers $own): array
     {
-        return new self($own->hand, $own->place, $own->pitch, $own->finger);
+        $all = [];
+        foreach ($own->fingers as $at => $finger) {
+            [$hand, $place, $pitch] = explode(' ', $at);
+            $all[] = new self($hand, $place, $pitch, $finger);
+        }
+
+        return $all;
     }
 }

@@ -46,11 +46,13 @@ final readonly class PieceResource
 
     public static function of(Piece $piece): self
     {
+        [$book, $page] = $piece->whereabouts();
+
         return new self(
             $piece->id,
             $piece->page_id,
-            $piece->page->book->title,
-            $piece->page->number,
+            $book,
+            $page,
             $piece->label,
             $piece->title,
             $piece->music,
