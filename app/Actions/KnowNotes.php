@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Learning;
 use App\Models\Piece;
-use App\Models\Slip;
-use App\Models\Stage;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
@@ -42,9 +40,10 @@ final class KnowNotes
         foreach ($learnings as $learning) {
             $this->page($learning, $learning->piece_id === $piece->id, $opened);
         }
-        $slips = Slip::query()->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
-            ->whereIn('slips.kind', self::values(array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading())))->where('slips.note_names', '!=', '')
-            ->toBase()->selectRaw('slips.note_names, to_days(lessons.held_on) as held')->get();
+        $misread = array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading());
+        $slips = DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
+            ->whereIn('slips.kind', self::values($misread))->where('slips.note_names', '!=', '')
+            ->selectRaw('slips.note_names, to_days(lessons.held_on) as held')->get();
         foreach ($slips as $slip) {
             $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
         }
@@ -57,10 +56,11 @@ final class KnowNotes
     /** @return Collection<int, LearningRow> the student's, with what tells of notes and of paths; days are counted */
     public function learnings(Student $student): Collection
     {
-        $named = Stage::query()->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::values(array_filter(StageKind::cases(), static fn (StageKind $kind): bool => $kind->namesEveryNote())));
+        $naming = array_filter(StageKind::cases(), static fn (StageKind $kind): bool => $kind->namesEveryNote());
+        $named = DB::table('stages')->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::values($naming));
 
         /** @var Collection<int, LearningRow> */
-        return Learning::query()->where('student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->toBase()
+        return DB::table('learnings')->where('student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')
             ->selectRaw('learnings.piece_id, learnings.path, learnings.path_id, pieces.note_names, to_days(opened_on) as opened, to_days(played_on) as played')
             ->selectSub($named, 'named')->get();
     }
