@@ -1,5 +1,10 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-    test: { include: ['resources/js/**/*.test.{ts,tsx}'], environment: 'node' },
+    test: {
+        include: ['resources/js/**/*.test.{ts,tsx}'],
+        environment: 'node',
+        // A screen that is drawn takes its time on a busy machine.
+        testTimeout: 20_000,
+    },
 });

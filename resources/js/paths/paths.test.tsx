@@ -80,7 +80,7 @@ describe('paths', () => {
                 ],
             }),
         );
-    }, 20_000);
+    });
 
     it('keep what was put together when it is refused, and say why', async () => {
         serve({

@@ -46,7 +46,7 @@ describe('a student as the teacher describes them', () => {
             landmarkMiddle: true,
             countReady: 'ready go',
         });
-    }, 20_000);
+    });
 
     it('may be on a path of the studio, and back on one that ships', async () => {
         const saved = form({ ...NEW_STUDENT, firstName: 'Otto', initial: 'V', path: 'notes' });
@@ -56,7 +56,7 @@ describe('a student as the teacher describes them', () => {
         await choose('Path', 'Beat first');
         await userEvent.click(screen.getByRole('button', { name: 'Add' }));
         expect(saved[1]).toMatchObject({ path: 'beat', pathId: null });
-    }, 20_000);
+    });
 
     it('says “&” only where moments of the bar are said', async () => {
         form();
@@ -66,7 +66,7 @@ describe('a student as the teacher describes them', () => {
         expect(and()).toHaveProperty('disabled', true);
         await choose('What is said', 'du, du-de');
         expect(and()).toHaveProperty('disabled', false);
-    }, 20_000);
+    });
 
     it('has minutes for each day', async () => {
         const saved = form();

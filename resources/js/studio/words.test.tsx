@@ -44,7 +44,7 @@ describe('the words of the studio', () => {
             phrases: { 'treble space': 'Fat Ants Can Eat' },
             countWords: { half: 'glide' },
         });
-    }, 20_000);
+    });
 
     it('stay as typed when they are refused', async () => {
         serve({
