@@ -10,7 +10,7 @@ use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
 use OpenApi\Attributes as OA;
 
-/** A path: one that ships has no `id`, one of the studio has `own` as its `kind`. `students` and `pages` are on it. */
+/** A path: one that ships has no `id`, one of the studio has `own` as its `kind`. */
 #[OA\Schema]
 final readonly class PathResource
 {
