@@ -29,7 +29,7 @@ export function BarLabels({ places, labels, under }: Props) {
                         key={`${label.bar} ${label.text}`}
                         className="score-label"
                         data-tone={label.tone}
-                        style={{ left: box.x + box.width / 2, top: row.below + 5 + ROW * under, maxWidth: box.width }}
+                        style={{ left: box.x + box.width / 2, top: row.below + 16 + ROW * under, maxWidth: box.width }}
                     >
                         {label.text}
                     </span>
