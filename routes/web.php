@@ -74,9 +74,22 @@ Route::prefix('api')->group(function (): void {
         Route::post('students/{student}/weeks', [C\WeekController::class, 'store'])->can('own', 'student');
         Route::get('weeks/{week}', [C\WeekController::class, 'show'])->can('own', 'week');
         Route::put('weeks/{week}', [C\WeekController::class, 'update'])->can('own', 'week');
+        Route::post('weeks/{week}/last', [C\WeekPatternController::class, 'last'])->can('own', 'week');
+        Route::post('weeks/{week}/copies', [C\WeekPatternController::class, 'copies'])->can('own', 'week');
+        Route::post('weeks/{week}/patterns/{pattern}', [C\WeekPatternController::class, 'apply'])->can('own', 'week')->can('own', 'pattern');
+        Route::get('patterns', [C\WeekPatternController::class, 'index'])->can('work', Models\WeekPattern::class);
+        Route::post('patterns', [C\WeekPatternController::class, 'store'])->can('work', Models\WeekPattern::class);
+        Route::delete('patterns/{pattern}', [C\WeekPatternController::class, 'destroy'])->can('own', 'pattern');
+        Route::get('holidays', [C\HolidayController::class, 'index'])->can('work', Models\Holiday::class);
+        Route::post('holidays', [C\HolidayController::class, 'store'])->can('work', Models\Holiday::class);
+        Route::delete('holidays/{holiday}', [C\HolidayController::class, 'destroy'])->can('own', 'holiday');
+        Route::get('learnings/{learning}/ladders', [C\LadderController::class, 'index'])->can('own', 'learning');
+        Route::put('learnings/{learning}/ladders', [C\LadderController::class, 'update'])->can('own', 'learning');
         Route::put('weeks/{week}/sent', [C\WeekController::class, 'send'])->can('own', 'week');
 
         Route::post('students/{student}/lessons', [C\LessonController::class, 'store'])->can('own', 'student');
+        Route::post('students/{student}/lesson-changes', [C\LessonController::class, 'change'])->can('own', 'student');
+        Route::delete('lessons/{lesson}/change', [C\LessonController::class, 'takeBack'])->can('own', 'lesson');
         Route::get('lessons/{lesson}', [C\LessonController::class, 'show'])->can('own', 'lesson');
         Route::put('lessons/{lesson}/finished', [C\LessonController::class, 'finish'])->can('own', 'lesson');
         Route::put('lessons/{lesson}/marks/{task}', [C\MarkController::class, 'update'])->can('own', 'lesson')->can('own', 'task');

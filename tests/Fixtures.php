@@ -9,6 +9,7 @@ use App\Actions\ProposeWeek;
 use App\Actions\StorePiece;
 use App\Models\Book;
 use App\Models\FamilyLink;
+use App\Models\Holiday;
 use App\Models\Learning;
 use App\Models\Lesson;
 use App\Models\OwnPath;
@@ -20,6 +21,7 @@ use App\Models\Studio;
 use App\Models\Task;
 use App\Models\User;
 use App\Models\Week;
+use App\Models\WeekPattern;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 
@@ -55,6 +57,10 @@ final class Fixtures
 
     public OwnPath $path;
 
+    public Holiday $holiday;
+
+    public WeekPattern $pattern;
+
     public string $token;
 
     public function __construct(string $name = 'north')
@@ -69,6 +75,8 @@ final class Fixtures
         $this->piece = app(StorePiece::class)->fromShorthand($this->page, self::TUNE, '');
         $this->path = OwnPath::query()->create(['studio_id' => $this->studio->id, 'name' => 'Quiet start']);
         $this->path->steps()->create(['studio_id' => $this->studio->id, 'position' => 0, 'kind' => 'right hand']);
+        $this->holiday = Holiday::query()->create(['studio_id' => $this->studio->id, 'label' => 'Winter', 'from_on' => '2031-12-20', 'to_on' => '2032-01-03', 'lessons' => false, 'practice' => true]);
+        $this->pattern = WeekPattern::query()->create(['studio_id' => $this->studio->id, 'name' => 'Rainy week', 'tasks' => [['kind' => 'theory', 'title' => 'Draw ten clefs', 'instruction' => '', 'halfMinutes' => 6, 'repetitions' => 1, 'mostDays' => 1]]]);
         $this->token = "token-of-{$name}";
         $this->link = FamilyLink::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'label' => 'Home', 'token_hash' => FamilyLink::hash($this->token)]);
         $lastMonday = CarbonImmutable::parse(self::MONDAY)->subWeek();

@@ -31,7 +31,7 @@ final class HomeDay
             }
         }
 
-        return new HomeDayResource($student->first_name, $date, $week?->ends_on->toDateString(), $tasks, $leaf);
+        return new HomeDayResource($student->first_name, $date, $week?->ends_on->toDateString(), $week->message ?? '', $tasks, $leaf);
     }
 
     private static function task(Task $task, string $date): HomeTaskResource

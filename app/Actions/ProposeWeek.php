@@ -21,7 +21,6 @@ use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
-use Nasturtium\Core\Practice\WeekPlanner;
 use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
@@ -34,7 +33,7 @@ final class ProposeWeek
 
     private const REVIEW_REPETITIONS = 1;
 
-    public function __construct(private readonly KnowNotes $know) {}
+    public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan) {}
 
     /** Replaces an unsent proposal; a week that was sent is left as it is. */
     public function __invoke(Student $student, CarbonImmutable $from): Week
@@ -47,7 +46,7 @@ final class ProposeWeek
             if ($week->sent_at === null) {
                 $week->tasks()->forceDelete();
                 $this->fill($week, $student);
-                $this->place($week->refresh()->load(WeekDays::RELATIONS), $student, $from);
+                ($this->replan)($week, $from);
             }
 
             return $week->refresh();
@@ -191,24 +190,5 @@ final class ProposeWeek
             'half_minutes' => $halfMinutes,
             ...$more,
         ]);
-    }
-
-    private function place(Week $week, Student $student, CarbonImmutable $from): void
-    {
-        $plan = WeekPlanner::propose(
-            WeekDays::forPlanner($week),
-            WeekDays::tasksForPlanner($week->tasks, $week->ends_on),
-            WeekPlanner::mostNewAt($student->age($from)),
-        );
-        $rows = [];
-        foreach ($plan->days as $date => $ids) {
-            foreach ($ids as $position => $id) {
-                $rows[] = ['studio_id' => $week->studio_id, 'task_id' => (int) $id, 'on_date' => $date, 'position' => $position];
-            }
-        }
-        DB::table('task_days')->insert($rows);
-        foreach ($plan->left as $id => $why) {
-            Task::query()->whereKey((int) $id)->update(['left_why' => $why]);
-        }
     }
 }

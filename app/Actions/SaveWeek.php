@@ -7,44 +7,56 @@ namespace App\Actions;
 use App\Models\Learning;
 use App\Models\Task;
 use App\Models\TaskBars;
-use App\Models\TaskDay;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Nasturtium\Core\Practice\PlanTask;
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskTime;
-use Nasturtium\Core\Practice\WeekPlanner;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece as Score;
 
 /**
- * Saves a week as the teacher left it: moved, added, removed, changed. The rules of the plan are in force; a week
- * that breaks one is refused whole, with the day and the reason. A removed task can be put back by its id.
+ * Saves a week as the teacher left it: moved, locked, added, removed, changed. Unless it is to be kept just so, what is
+ * not locked is planned anew around it. The rules of the plan are in force; a week that breaks one is refused whole, with
+ * the day and the reason. A removed task can be put back by its id.
  *
- * @phpstan-type TaskInput array{id: int|null, kind: string, title: string, instruction: string, learningId: int|null, hand: string|null, first: int|null, last: int|null, repetitions: int, tempo: int|null, minutes: float|null, starred: bool, dates: list<string>}
+ * @phpstan-type TaskInput array{id: int|null, kind: string, title: string, instruction: string, learningId: int|null, hand: string|null, first: int|null, last: int|null, repetitions: int, tempo: int|null, minutes: float|null, starred: bool, mostDays: int, dates: list<string>, locked: list<string>, off: list<string>}
  */
 final class SaveWeek
 {
     /** @var array<int, Score> pieces by learning, read once */
     private array $scores = [];
 
-    /** @param list<TaskInput> $input */
-    public function __invoke(Week $week, array $input, CarbonImmutable $today): Week
+    public function __construct(private readonly ReplanWeek $replan) {}
+
+    /**
+     * @param  list<TaskInput>  $input
+     * @param  ?int  $share  percent of the minutes; null leaves it
+     * @param  bool  $justSo  nothing is planned around the change
+     */
+    public function __invoke(Week $week, array $input, CarbonImmutable $today, ?int $share = null, bool $justSo = false): Week
     {
-        return DB::transaction(function () use ($week, $input, $today): Week {
-            Week::query()->whereKey($week->id)->lockForUpdate()->first();
+        return DB::transaction(function () use ($week, $input, $today, $share, $justSo): Week {
+            $locked = Week::query()->whereKey($week->id)->lockForUpdate()->firstOrFail();
+            $locked->update(['share' => $share ?? $locked->share]);
             $kept = [];
             foreach ($input as $given) {
                 $task = $this->task($week, $given);
-                $this->days($task, $given['dates']);
+                $this->days($task, $given);
                 $kept[] = $task->id;
             }
             $week->tasks()->whereNotIn('id', $kept)->delete();
             $week = $week->refresh()->load(WeekDays::RELATIONS);
-            $this->holdAgainstTheRules($week, $today);
-            $this->sortDays($week);
+            $this->holdToPracticeDays($week);
+            if (! $justSo) {
+                ($this->replan)($week, $today);
+            } else {
+                $asked = WeekDays::forPlanner($week, $today);
+                ReplanWeek::holdAgainstTheRules($week, $asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0));
+                $this->sortDays($week, $asked->tasks);
+            }
 
             return $week->refresh();
         });
@@ -74,6 +86,7 @@ final class SaveWeek
             'repetitions' => $given['repetitions'],
             'tempo' => $given['tempo'],
             'starred' => $given['starred'],
+            'most_days' => $given['mostDays'],
             'half_minutes' => $given['minutes'] === null ? ($task->half_minutes ?? TaskTime::LEAST) : (int) round(2 * $given['minutes']),
         ])->save();
         if ($task->wasRecentlyCreated && $task->learning_id !== null && $given['first'] !== null) {
@@ -119,52 +132,50 @@ final class SaveWeek
         return $this->scores[(int) $task->learning_id] ??= Learning::query()->with('piece')->findOrFail($task->learning_id)->piece->score();
     }
 
-    /** @param list<string> $dates */
-    private function days(Task $task, array $dates): void
+    /** @param TaskInput $given */
+    private function days(Task $task, array $given): void
     {
-        $dates = array_values(array_unique($dates));
+        $dates = array_values(array_unique([...$given['dates'], ...$given['locked']]));
         $task->days()->whereNotIn('on_date', $dates)->delete();
-        $known = $task->days()->pluck('on_date')->map(static fn ($date): string => CarbonImmutable::parse($date)->toDateString())->all();
+        $known = WeekDays::dates($task->days()->get());
         foreach (array_diff($dates, $known) as $date) {
             $task->days()->create(['studio_id' => $task->studio_id, 'on_date' => $date, 'position' => 99]);
+        }
+        $task->days()->whereIn('on_date', $given['locked'])->where('locked', false)->update(['locked' => true]);
+        $task->days()->whereNotIn('on_date', $given['locked'])->where('locked', true)->update(['locked' => false]);
+        $off = array_diff($given['off'], $given['locked']);
+        $task->daysOff()->whereNotIn('on_date', $off)->delete();
+        foreach (array_diff($off, WeekDays::dates($task->daysOff()->get())) as $date) {
+            $task->daysOff()->create(['studio_id' => $task->studio_id, 'on_date' => $date]);
         }
         $task->update(['left_why' => $dates === [] ? ($task->left_why ?? 'set aside') : null]);
     }
 
-    private function holdAgainstTheRules(Week $week, CarbonImmutable $today): void
+    private function holdToPracticeDays(Week $week): void
     {
-        $titles = $week->tasks->pluck('title', 'id');
-        $broken = WeekPlanner::broken(
-            WeekDays::forPlanner($week),
-            WeekDays::tasksForPlanner($week->tasks, $week->ends_on),
-            WeekDays::datesByTask($week),
-            WeekPlanner::mostNewAt($week->student->age($today)),
-        );
-        if ($broken !== []) {
-            throw ValidationException::withMessages(['tasks' => array_map(
-                static fn (array $rule): string => CarbonImmutable::parse($rule['date'])->format('l').", {$titles[(int) $rule['task']]}: {$rule['text']}",
-                $broken,
-            )]);
-        }
-        $free = array_diff(array_merge(...array_values(WeekDays::datesByTask($week) ?: [[]])), array_column(WeekDays::forPlanner($week), 'date'));
-        if ($free !== []) {
-            throw ValidationException::withMessages(['tasks' => CarbonImmutable::parse(min($free))->format('l').' is no practice day of this week.']);
+        $open = array_keys(array_filter(WeekDays::minutes($week), static fn (int $minutes): bool => $minutes > 0));
+        foreach ($week->tasks as $task) {
+            $free = array_diff(WeekDays::dates($task->days), $open);
+            if ($free !== []) {
+                throw ValidationException::withMessages(['tasks' => CarbonImmutable::parse(min($free))->format('l').' is no practice day of this week.']);
+            }
         }
     }
 
-    /** Within a day: warm-up, new work, continuing work, review (rule 5). */
-    private function sortDays(Week $week): void
+    /**
+     * Within a day: warm-up, new work, continuing work, review (rule 5).
+     *
+     * @param  list<PlanTask>  $planned
+     */
+    private function sortDays(Week $week, array $planned): void
     {
-        $planned = [];
-        foreach (WeekDays::tasksForPlanner($week->tasks, $week->ends_on) as $task) {
-            $planned[(int) $task->id] = $task;
-        }
+        $planned = array_combine(array_map(static fn (PlanTask $task): int => (int) $task->id, $planned), $planned);
         $byDate = [];
         foreach ($week->tasks as $task) {
-            $first = $task->days->min(static fn (TaskDay $day): string => $day->on_date->toDateString());
+            $first = WeekDays::dates($task->days)[0] ?? null;
             foreach ($task->days as $day) {
                 $date = $day->on_date->toDateString();
-                $byDate[$date][] = [WeekPlanner::rankOn($planned[$task->id] ?? new PlanTask('', TaskKind::Theory, 0), $task->is_new && $first === $date), $day];
+                $byDate[$date][] = [WeekPlanner::rankOn($planned[$task->id], $task->is_new && $first === $date), $day];
             }
         }
         foreach ($byDate as $days) {

@@ -25,7 +25,7 @@ final class ThisWeek
         $today = $studio->today();
         $students = Student::query()->where('studio_id', $studio->id)
             ->with([
-                'practiceDays',
+                'practiceDays', ...Student::TIMETABLE,
                 'weeks' => static fn ($weeks) => $weeks->where('ends_on', '>=', $today->toDateString())->orderBy('starts_on')->with(['tasks.days', 'tasks.practices', 'tasks.bars', 'tasks.learning']),
                 'learnings' => static fn ($learnings) => $learnings->where('state', 'current')->with(['piece', 'stages' => static fn ($stages) => $stages->whereNull('passed_on')->withCount('misses')]),
             ])->get();
@@ -44,14 +44,16 @@ final class ThisWeek
             ->sortByDesc(static fn (Week $week): string => $week->starts_on->toDateString())->first() ?? $student->weeks->first();
         $week?->setRelation('student', $student);
 
+        $next = $week !== null && $week->ends_on->greaterThanOrEqualTo($today) && $week->starts_on->lessThan($today)
+            ? $week->ends_on
+            : $student->lessonOnOrAfter($today);
+
         return new ThisWeekResource(
             $student->id,
             "{$student->first_name} {$student->initial}.",
             $student->age($today),
-            ($week !== null && $week->ends_on->greaterThanOrEqualTo($today) && $week->starts_on->lessThan($today)
-                ? $week->ends_on
-                : $student->lessonOnOrAfter($today))->toDateString(),
-            substr($student->lesson_time, 0, 5),
+            $next->toDateString(),
+            $student->lessonTimeOn($next),
             $week?->id,
             $week === null ? [] : WeekDays::of($week),
             $this->stuck($student),

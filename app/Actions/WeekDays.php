@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Resources\WeekDayResource;
+use App\Models\DayOff;
+use App\Models\Holiday;
+use App\Models\Practice;
 use App\Models\Task;
 use App\Models\TaskDay;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
-use Nasturtium\Core\Practice\PlanDay;
-use Nasturtium\Core\Practice\PlanTask;
+use Nasturtium\Core\Practice\Planning\PlanDay;
+use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 
 /** The days of a week: what is planned and practised on each, and what the planner is told of them. */
 final class WeekDays
 {
     public const RELATIONS = [
-        'student.practiceDays', 'tasks.bars', 'tasks.days', 'tasks.practices',
+        'student.practiceDays', 'student.studio.holidays', 'student.holidays', 'tasks.bars', 'tasks.days', 'tasks.daysOff', 'tasks.practices',
         'tasks.learning.piece', 'tasks.stage.waitsFor',
     ];
 
@@ -37,14 +42,13 @@ final class WeekDays
                 $practised[$date] = ($practised[$date] ?? 0) + $task->half_minutes;
             }
         }
-        $minutes = $week->student->practiceDays->pluck('minutes', 'weekday');
         $days = [];
-        foreach (self::dates($week) as $date => $weekday) {
+        foreach (self::minutes($week) as $date => $minutes) {
             $on = $placed[$date] ?? [];
             sort($on);
             $days[] = new WeekDayResource(
                 $date,
-                (int) $minutes->get($weekday, 0),
+                $minutes,
                 ($planned[$date] ?? 0) / 2,
                 ($practised[$date] ?? 0) / 2,
                 array_column($on, 2),
@@ -54,34 +58,38 @@ final class WeekDays
         return $days;
     }
 
-    /** @return list<PlanDay> the days with time to practise */
-    public static function forPlanner(Week $week): array
+    /**
+     * What the planner is told: the days that are not over, with the time that is left on them, and the tasks with what
+     * was practised already.
+     */
+    public static function forPlanner(Week $week, CarbonImmutable $from): PlanWeek
     {
-        $minutes = $week->student->practiceDays->pluck('minutes', 'weekday');
+        $today = $from->toDateString();
+        $used = 0;
+        foreach ($week->tasks as $task) {
+            $used += self::practisedOn($task, $today) ? $task->half_minutes : 0;
+        }
         $days = [];
-        foreach (self::dates($week) as $date => $weekday) {
-            if ($minutes->get($weekday, 0) > 0) {
-                $days[] = new PlanDay($date, 2 * (int) $minutes->get($weekday));
+        foreach (self::minutes($week) as $date => $minutes) {
+            if ($minutes > 0 && $date >= $today) {
+                $days[] = new PlanDay($date, max(0, 2 * $minutes - ($date === $today ? $used : 0)));
             }
         }
 
-        return $days;
+        return new PlanWeek($days, self::tasks($week, $today), WeekPlanner::mostNewAt($week->student->age($from)), $week->ends_on->toDateString());
     }
 
-    /**
-     * @param  iterable<Task>  $tasks  with their stages and what those wait for
-     * @return list<PlanTask>
-     */
-    public static function tasksForPlanner(iterable $tasks, CarbonImmutable $on): array
+    /** @return list<PlanTask> */
+    private static function tasks(Week $week, string $today): array
     {
         $byStage = [];
-        foreach ($tasks as $task) {
+        foreach ($week->tasks as $task) {
             if ($task->stage_id !== null) {
                 $byStage[$task->stage_id] = (string) $task->id;
             }
         }
         $planned = [];
-        foreach ($tasks as $task) {
+        foreach ($week->tasks as $task) {
             $waits = [];
             foreach ($task->stage->waitsFor ?? [] as $stage) {
                 if (isset($byStage[$stage->id]) && $stage->passed_on === null) {
@@ -89,6 +97,9 @@ final class WeekDays
                 }
             }
             $played = $task->learning?->played_on;
+            $practised = self::practisedOn($task, $today);
+            $ahead = $task->days->filter(static fn (TaskDay $day): bool => $day->getRawOriginal('on_date') > $today || (! $practised && $day->getRawOriginal('on_date') === $today));
+            $off = $task->daysOff->map(static fn (DayOff $day): string => $day->getRawOriginal('on_date'))->all();
             $planned[] = new PlanTask(
                 (string) $task->id,
                 $task->taskKind(),
@@ -96,35 +107,52 @@ final class WeekDays
                 $waits,
                 $task->is_new,
                 $task->starred,
-                $played === null ? 0 : (int) $played->diffInDays($on),
+                $played === null ? 0 : (int) $played->diffInDays($week->ends_on),
                 $task->leads,
+                self::dates($ahead->where('locked', true)),
+                array_values($practised ? [...$off, $today] : $off),
+                $task->practices->count(),
+                self::dates($ahead),
+                $task->most_days,
             );
         }
 
         return $planned;
     }
 
-    /** @return array<array-key, list<string>> dates by task id, as the planner names tasks */
-    public static function datesByTask(Week $week): array
+    public static function practisedOn(Task $task, string $date): bool
+    {
+        return $task->practices->contains(static fn (Practice $practice): bool => $practice->getRawOriginal('on_date') === $date);
+    }
+
+    /**
+     * @param  iterable<TaskDay>|iterable<DayOff>  $days
+     * @return list<string>
+     */
+    public static function dates(iterable $days): array
     {
         $dates = [];
-        foreach ($week->tasks as $task) {
-            $dates[(string) $task->id] = array_values($task->days->map(static fn (TaskDay $day): string => $day->on_date->toDateString())->all());
+        foreach ($days as $day) {
+            $dates[] = $day->getRawOriginal('on_date');
         }
+        sort($dates);
 
         return $dates;
     }
 
-    /** @return array<string, int> the weekday of each date, from the lesson to the day before the next */
-    private static function dates(Week $week): array
+    /** @return array<string, int> the minutes of each date, from the lesson to the day before the next */
+    public static function minutes(Week $week): array
     {
-        $dates = [];
+        $perDay = $week->student->practiceDays->pluck('minutes', 'weekday');
+        $free = $week->student->everyHoliday()->where('practice', false);
+        $minutes = [];
         [$last, $weekday] = [$week->ends_on->toDateString(), $week->starts_on->dayOfWeekIso];
         for ($day = $week->starts_on; ($date = $day->toDateString()) < $last; $day = $day->addDay()) {
-            $dates[$date] = $weekday;
+            $isFree = $free->contains(static fn (Holiday $holiday): bool => $holiday->has($date));
+            $minutes[$date] = $isFree ? 0 : intdiv((int) $perDay->get($weekday, 0) * $week->share, 100);
             $weekday = $weekday % 7 + 1;
         }
 
-        return $dates;
+        return $minutes;
     }
 }

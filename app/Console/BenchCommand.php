@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Actions\BreakDown;
 use App\Demo\DemoStudio;
+use App\Demo\InventedWeeks;
 use App\Models\Piece;
 use App\Models\Student;
 use App\Models\User;
@@ -16,6 +17,7 @@ use Illuminate\Support\Facades\Http;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Piece as Score;
 use Symfony\Component\Process\ExecutableFinder;
@@ -24,11 +26,13 @@ use Symfony\Component\Process\Process;
 /** Measures the core by length, and the endpoints of a running demo studio against a bare route of the same server. */
 final class BenchCommand extends Command
 {
-    protected $signature = 'nasturtium:bench {--rounds=15 : how often each thing is measured} {--url= : the running application; its own address otherwise} {--only= : core, files or endpoints alone}';
+    protected $signature = 'nasturtium:bench {--rounds=15 : how often each thing is measured} {--url= : the running application; its own address otherwise} {--only= : core, plan, files or endpoints alone}';
 
     protected $description = 'Measure the breakdown by length, and the endpoints against a bare route';
 
     private const LENGTHS = [16, 160, 1600];
+
+    private const WEEKS = 60;
 
     /** What a length may cost more than one ten times shorter. */
     private const MOST_GROWTH = 12;
@@ -44,7 +48,7 @@ final class BenchCommand extends Command
         $rounds = max(3, (int) $this->option('rounds'));
         $this->line("The least of {$rounds} rounds, in milliseconds.");
         $only = $this->option('only');
-        foreach (['core' => $this->core(...), 'files' => $this->files(...), 'endpoints' => $this->endpoints(...)] as $name => $measure) {
+        foreach (['core' => $this->core(...), 'plan' => $this->plan(...), 'files' => $this->files(...), 'endpoints' => $this->endpoints(...)] as $name => $measure) {
             if ($only === null || $only === $name) {
                 $measure($rounds);
             }
@@ -73,6 +77,26 @@ final class BenchCommand extends Command
             $before = $took;
         }
         $this->line($linear ? 'Linear: at most x'.self::MOST_GROWTH.' for ten times the bars.' : 'More than x'.self::MOST_GROWTH.' for ten times the bars: measure again on a quiet machine, then look for what grows.');
+    }
+
+    /** Invented weeks: the planner beside a plan that is filled by value alone. */
+    private function plan(): void
+    {
+        [$searched, $filled, $took, $longest, $plain] = [0, 0, 0.0, 0.0, 0.0];
+        for ($seed = 1; $seed <= self::WEEKS; $seed++) {
+            $week = InventedWeeks::make($seed);
+            $one = $this->least(1, static function () use ($week, &$plan): void {
+                $plan = WeekPlanner::propose($week);
+            }, self::processor(...));
+            $plain += $this->least(1, static function () use ($week, &$greedy): void {
+                $greedy = WeekPlanner::propose($week, 0);
+            }, self::processor(...));
+            [$searched, $filled, $took, $longest] = [$searched + $plan->quarters, $filled + $greedy->quarters, $took + $one, max($longest, $one)];
+        }
+        $this->line('');
+        $this->line(sprintf('%-28s %10s %10s   processor time', self::WEEKS.' invented weeks', 'sum', 'ms a week'));
+        $this->line(sprintf('%-28s %10.1f %10.1f', 'filled by value alone', $filled / 4, $plain / self::WEEKS));
+        $this->line(sprintf('%-28s %10.1f %10.1f   sum x%.3f, the longest week %.1f ms', 'searched', $searched / 4, $took / self::WEEKS, $searched / $filled, $longest));
     }
 
     /** Reading and writing a file, beside a program of others that reads the same file in the same run. */

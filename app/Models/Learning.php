@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\TempoLadder;
 
 /**
  * A student on a piece.
@@ -30,6 +31,7 @@ use Nasturtium\Core\Path\PathKind;
  * @property-read Piece $piece
  * @property-read ?OwnPath $ownPath
  * @property-read Collection<int, Stage> $stages on its path
+ * @property-read Collection<int, Ladder> $ladders
  */
 final class Learning extends Model
 {
@@ -66,6 +68,18 @@ final class Learning extends Model
         $stages->whereNotNull('position');
 
         return $stages;
+    }
+
+    /** The ladder of a hand: the teacher's, or that of the page. */
+    public function ladder(?string $hand): TempoLadder
+    {
+        return ($this->ladders->firstWhere('hand', $hand ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? TempoLadder::for($this->piece->score());
+    }
+
+    /** @return HasMany<Ladder, $this> */
+    public function ladders(): HasMany
+    {
+        return $this->hasMany(Ladder::class);
     }
 
     /** @return HasMany<Stage, $this> those too that its path leaves out now */

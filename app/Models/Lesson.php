@@ -19,6 +19,12 @@ use Illuminate\Support\Carbon;
  * @property int $student_id
  * @property ?int $week_id
  * @property CarbonImmutable $held_on
+ * @property string $state held, moved, cancelled or make-up
+ * @property ?CarbonImmutable $slot_on the day of the timetable that it stands for, when it is not held on it
+ * @property ?string $at
+ * @property ?int $minutes
+ * @property ?string $private_note
+ * @property ?string $shared_note
  * @property ?Carbon $finished_at
  * @property-read Student $student
  * @property-read ?Week $week
@@ -26,6 +32,16 @@ use Illuminate\Support\Carbon;
  */
 final class Lesson extends Model
 {
+    public const HELD = 'held';
+
+    public const MOVED = 'moved';
+
+    public const CANCELLED = 'cancelled';
+
+    public const MAKE_UP = 'make-up';
+
+    public const STATES = [self::HELD, self::MOVED, self::CANCELLED, self::MAKE_UP];
+
     protected $guarded = [];
 
     /** @return BelongsTo<Week, $this> */
@@ -49,6 +65,6 @@ final class Lesson extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
+        return ['held_on' => 'immutable_date:Y-m-d', 'slot_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\Calendar\Timetable;
 
 /**
  * A student of a studio.
@@ -23,6 +25,10 @@ use Nasturtium\Core\Path\PathKind;
  * @property int $lesson_weekday 1 Monday to 7 Sunday
  * @property string $lesson_time
  * @property int $lesson_minutes
+ * @property ?int $second_weekday of a second lesson each week
+ * @property ?string $second_time
+ * @property ?int $second_minutes
+ * @property ?string $timezone where it is not that of the studio
  * @property string $path
  * @property ?int $path_id a path of the studio, over `path`
  * @property string $school
@@ -41,6 +47,8 @@ use Nasturtium\Core\Path\PathKind;
  * @property-read Collection<int, Week> $weeks
  * @property-read Collection<int, FamilyLink> $familyLinks
  * @property-read Collection<int, Lesson> $lessons
+ * @property-read Collection<int, Lesson> $changedLessons
+ * @property-read Collection<int, Holiday> $holidays of this student alone
  */
 final class Student extends Model
 {
@@ -63,10 +71,58 @@ final class Student extends Model
         return max(0, $today->year - $this->birth_year);
     }
 
-    /** The lesson day on or after a day. */
+    public const TIMETABLE = ['studio.holidays', 'holidays', 'changedLessons'];
+
+    /** Today where the student is. */
+    public function today(): CarbonImmutable
+    {
+        return CarbonImmutable::now($this->timezone ?? $this->studio->timezone)->startOfDay()->shiftTimezone('UTC');
+    }
+
+    /** Needs the relations of TIMETABLE. */
+    public function timetable(): Timetable
+    {
+        $moved = [];
+        $extra = [];
+        foreach ($this->changedLessons as $lesson) {
+            $date = $lesson->held_on->toDateString();
+            if ($lesson->slot_on !== null) {
+                $moved[$lesson->slot_on->toDateString()] = $lesson->state === Lesson::CANCELLED ? null : $date;
+            } elseif ($lesson->state === Lesson::MAKE_UP) {
+                $extra[] = $date;
+            }
+        }
+        $free = $this->everyHoliday()->where('lessons', false)->map(static fn (Holiday $holiday): array => $holiday->dates());
+
+        return new Timetable(
+            array_values(array_filter([$this->lesson_weekday, $this->second_weekday], static fn (?int $day): bool => $day !== null)),
+            array_values($free->all()),
+            $moved,
+            $extra,
+        );
+    }
+
+    /** @return Collection<int, Holiday> of the studio and of this student */
+    public function everyHoliday(): Collection
+    {
+        return $this->holidays->concat($this->studio->holidays->whereNull('student_id'));
+    }
+
+    /** The lesson day on or after a day; a week on where there is none in sight. */
     public function lessonOnOrAfter(CarbonImmutable $day): CarbonImmutable
     {
-        return $day->addDays(($this->lesson_weekday - $day->dayOfWeekIso + 7) % 7);
+        $this->loadMissing(self::TIMETABLE);
+        $next = $this->timetable()->onOrAfter($day->toDateString());
+
+        return $next === null ? $day->addWeek() : CarbonImmutable::parse($next);
+    }
+
+    /** When the lesson of a weekday begins, as 15:30. */
+    public function lessonTimeOn(CarbonImmutable $day): string
+    {
+        $time = $day->dayOfWeekIso === $this->second_weekday && $this->second_time !== null ? $this->second_time : $this->lesson_time;
+
+        return substr($this->changedLessons->first(static fn (Lesson $lesson): bool => $lesson->at !== null && $lesson->held_on->equalTo($day))->at ?? $time, 0, 5);
     }
 
     /** @return BelongsTo<Studio, $this> */
@@ -103,6 +159,21 @@ final class Student extends Model
     public function lessons(): HasMany
     {
         return $this->hasMany(Lesson::class);
+    }
+
+    /** @return HasMany<Lesson, $this> those that the timetable does not have, or has on another day */
+    public function changedLessons(): HasMany
+    {
+        $lessons = $this->hasMany(Lesson::class);
+        $lessons->where(static fn (Builder $lesson) => $lesson->whereNotNull('slot_on')->orWhere('state', Lesson::MAKE_UP));
+
+        return $lessons;
+    }
+
+    /** @return HasMany<Holiday, $this> */
+    public function holidays(): HasMany
+    {
+        return $this->hasMany(Holiday::class);
     }
 
     /** @return array<string, string> */

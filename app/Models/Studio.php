@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?array<string, string> $count_words by length
  * @property-read Collection<int, Student> $students
  * @property-read Collection<int, Book> $books
+ * @property-read Collection<int, Holiday> $holidays those of all students among them
  */
 final class Studio extends Model
 {
@@ -42,6 +43,12 @@ final class Studio extends Model
     public function books(): HasMany
     {
         return $this->hasMany(Book::class);
+    }
+
+    /** @return HasMany<Holiday, $this> */
+    public function holidays(): HasMany
+    {
+        return $this->hasMany(Holiday::class);
     }
 
     /** @return HasMany<OwnPath, $this> */

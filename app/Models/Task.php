@@ -28,16 +28,20 @@ use Nasturtium\Core\Practice\TaskKind;
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
+ * @property int $most_days it is wanted on no more
  * @property bool $is_new
  * @property bool $starred
  * @property bool $leads first in its day among its like
  * @property ?string $left_why
  * @property ?string $mark pass, again or stop
+ * @property ?int $tempo_reached beats a minute, at the lesson
+ * @property string $heard_note of the teacher, at the lesson
  * @property-read Week $week
  * @property-read ?Stage $stage
  * @property-read ?Learning $learning
  * @property-read Collection<int, TaskBars> $bars
  * @property-read Collection<int, TaskDay> $days
+ * @property-read Collection<int, DayOff> $daysOff
  * @property-read Collection<int, Practice> $practices
  * @property-read Collection<int, Slip> $slips
  */
@@ -80,6 +84,12 @@ final class Task extends Model
     public function days(): HasMany
     {
         return $this->hasMany(TaskDay::class);
+    }
+
+    /** @return HasMany<DayOff, $this> */
+    public function daysOff(): HasMany
+    {
+        return $this->hasMany(DayOff::class);
     }
 
     /** @return HasMany<Practice, $this> */

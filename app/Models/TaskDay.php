@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $task_id
  * @property CarbonImmutable $on_date
  * @property int $position
+ * @property bool $locked the teacher has put it there
  */
 final class TaskDay extends Model
 {
@@ -25,6 +26,6 @@ final class TaskDay extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on_date' => 'immutable_date:Y-m-d'];
+        return ['on_date' => 'immutable_date:Y-m-d', 'locked' => 'boolean'];
     }
 }

@@ -20,6 +20,9 @@ use Illuminate\Support\Carbon;
  * @property CarbonImmutable $starts_on
  * @property CarbonImmutable $ends_on
  * @property ?Carbon $sent_at
+ * @property string $message to the family
+ * @property int $share percent of the minutes that are planned
+ * @property ?CarbonImmutable $planned_on the day from which it was planned last
  * @property-read Student $student
  * @property-read Collection<int, Task> $tasks
  */
@@ -42,6 +45,6 @@ final class Week extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_on' => 'immutable_date:Y-m-d', 'ends_on' => 'immutable_date:Y-m-d', 'sent_at' => 'datetime'];
+        return ['starts_on' => 'immutable_date:Y-m-d', 'ends_on' => 'immutable_date:Y-m-d', 'sent_at' => 'datetime', 'planned_on' => 'immutable_date:Y-m-d'];
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
-/** From a start to a goal on the metronome's classic marks (handbook 9). */
+/** From a start to a goal on the metronome's classic marks, or by a fixed step (handbook 9). */
 final readonly class TempoLadder
 {
     /** Up to, by. */
@@ -19,11 +20,23 @@ final readonly class TempoLadder
 
     private const START = [60, 100];
 
+    /** Rungs up at once that nobody asks about (handbook 14). */
+    public const MOST_JUMP = 2;
+
+    /** Failures in a row that lead a rung down. */
+    private const FAILURES = 2;
+
     /**
      * @param  int  $from  beats a minute
      * @param  int  $goal  beats a minute
+     * @param  ?int  $step  beats a minute from rung to rung; null for the classic marks
      */
-    public function __construct(public int $from, public int $goal) {}
+    public function __construct(public int $from, public int $goal, public ?int $step = null)
+    {
+        if ($step !== null && $step < 1) {
+            throw new InvalidScore("a tempo ladder cannot climb by {$step}");
+        }
+    }
 
     /** In beats of the piece's time signature. No start given: 60 % of the goal on the nearest mark below. */
     public static function for(Piece $piece): self
@@ -68,8 +81,41 @@ final readonly class TempoLadder
     /** @return list<int> from the start to the goal, both included */
     public function rungs(): array
     {
-        $between = array_filter(self::marks(), fn (int $mark): bool => $mark > $this->from && $mark < $this->goal);
+        $marks = $this->step === null ? self::marks() : range($this->from, max($this->from, $this->goal), $this->step);
+        $between = array_filter($marks, fn (int $mark): bool => $mark > $this->from && $mark < $this->goal);
 
         return array_values(array_unique([$this->from, ...$between, $this->goal]));
+    }
+
+    /** How many rungs lie from one tempo up to another, the last counted; none when it is not faster. */
+    public function rungsUp(int $from, int $to): int
+    {
+        $marks = $this->step === null ? self::marks() : range(min($from, $this->from), max($to, $this->from), $this->step);
+
+        return $to <= $from ? 0 : max(1, count(array_filter($marks, static fn (int $mark): bool => $mark > $from && $mark <= $to)));
+    }
+
+    /**
+     * Where the ladder goes on: up a rung after the pass mark, down a rung after two failures, else the same again.
+     *
+     * @param  int  $at  the tempo it was last played at
+     * @param  int  $failures  in a row, the last among them
+     */
+    public function next(int $at, bool $passed, int $failures = 0): int
+    {
+        if ($passed) {
+            foreach ($this->rungs() as $rung) {
+                if ($rung > $at) {
+                    return $rung;
+                }
+            }
+
+            return max($at, $this->goal);
+        }
+        if ($failures < self::FAILURES) {
+            return $at;
+        }
+
+        return $this->step === null ? self::downFrom($at) : max(self::SLOWEST, $at - $this->step);
     }
 }

@@ -8,17 +8,6 @@ use App\Models\Studio;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 
-test('the lesson day on or after a day', function (int $weekday, string $day, string $lesson): void {
-    $student = new Student(['lesson_weekday' => $weekday]);
-    expect($student->lessonOnOrAfter(CarbonImmutable::parse($day))->toDateString())->toBe($lesson);
-})->with([
-    'the same day' => [1, '2031-05-05', '2031-05-05'],
-    'later in the week' => [4, '2031-05-05', '2031-05-08'],
-    'over the weekend' => [1, '2031-05-06', '2031-05-12'],
-    'a Sunday' => [7, '2031-05-05', '2031-05-11'],
-    'over the end of a year' => [2, '2031-12-31', '2032-01-06'],
-]);
-
 test('an age follows from the year of birth', function (): void {
     $student = new Student(['birth_year' => 2024]);
     expect($student->age(CarbonImmutable::parse('2031-05-05')))->toBe(7)

@@ -11,7 +11,8 @@ function as_sent(array $week): array
     return array_map(fn (array $task): array => [
         'id' => $task['id'], 'kind' => $task['kind'], 'title' => $task['title'], 'instruction' => $task['instruction'],
         'learningId' => $task['learningId'], 'hand' => $task['hand'], 'repetitions' => $task['repetitions'], 'tempo' => $task['tempo'],
-        'minutes' => $task['minutes'], 'starred' => $task['starred'], 'dates' => $task['dates'],
+        'minutes' => $task['minutes'], 'starred' => $task['starred'], 'mostDays' => $task['mostDays'],
+        'dates' => $task['dates'], 'locked' => $task['locked'], 'off' => $task['off'],
     ], $week['tasks']);
 }
 
@@ -19,7 +20,7 @@ function own_task(array $change = []): array
 {
     return [...[
         'id' => null, 'kind' => 'theory', 'title' => 'Circle every E', 'instruction' => '', 'learningId' => null, 'hand' => null,
-        'repetitions' => 1, 'tempo' => null, 'minutes' => 3, 'starred' => false, 'dates' => ['2031-05-08'],
+        'repetitions' => 1, 'tempo' => null, 'minutes' => 3, 'starred' => false, 'mostDays' => 1, 'dates' => [], 'locked' => ['2031-05-08'],
     ], ...$change];
 }
 
@@ -27,7 +28,8 @@ beforeEach(function (): void {
     $this->own = new Fixtures();
     $this->actingAs($this->own->teacher);
     $this->week = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json();
-    $this->save = fn (array $tasks) => $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => $tasks]);
+    $this->save = fn (array $tasks, array $more = []) => $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => $tasks, ...$more]);
+    $this->card = fn (array $week, string $title): array => collect($week['tasks'])->firstWhere('title', $title);
 });
 
 test('a week is proposed by the rules: within the minutes, prerequisites earlier, warm-up first', function (): void {
@@ -65,7 +67,7 @@ test('a task is moved, changed, added and removed, and all of it undone', functi
     expect($tasks->firstWhere('title', 'Tap and count'))->toMatchArray(['repetitions' => 6, 'minutes' => 2.5, 'starred' => true])
         ->and($tasks->firstWhere('title', 'Circle every E')['dates'])->toBe(['2031-05-08'])
         ->and($tasks->where('kind', 'remedy'))->toHaveCount(0);
-    $undone = ($this->save)($before)->assertOk()->json();
+    $undone = ($this->save)($before, ['justSo' => true])->assertOk()->json();
     expect(collect(as_sent($undone))->sortBy('id')->values()->all())->toBe(collect($before)->sortBy('id')->values()->all());
 });
 
@@ -77,8 +79,8 @@ test('a change that breaks a rule is refused with day and reason, and nothing ch
     expect($stored())->toBe($before);
 })->with([
     'too much for the day' => [['minutes' => 20], 'Thursday, Circle every E: The day has 15 min'],
-    'no practice day' => [['dates' => ['2031-05-10']], 'Saturday is no practice day'],
-    'another week' => [['dates' => ['2031-05-13']], 'not a day of this week'],
+    'no practice day' => [['locked' => ['2031-05-10']], 'Saturday is no practice day'],
+    'another week' => [['locked' => ['2031-05-13']], 'not a day of this week'],
     'no such kind' => [['kind' => 'party'], 'kind'],
     'no title' => [['title' => ''], 'title'],
 ]);
@@ -86,8 +88,31 @@ test('a change that breaks a rule is refused with day and reason, and nothing ch
 test('a stage cannot be moved before what it waits for', function (): void {
     $tasks = as_sent($this->week);
     $tap = array_search('Tap and count', array_column($tasks, 'title'), true);
-    $tasks[$tap]['dates'] = ['2031-05-05'];
+    $tasks[$tap]['locked'] = ['2031-05-05'];
     ($this->save)($tasks)->assertJsonPath('errors.tasks', fn (array $errors): bool => str_contains(implode(' ', $errors), 'Monday, Tap and count: It waits for another stage'));
+});
+
+test('a card that is moved stays where it was put, does not come back where it was, and the rest gives way', function (): void {
+    $tasks = as_sent($this->week);
+    $warm = array_search('Warm-up', array_column($tasks, 'title'), true);
+    [$from, $to] = ['2031-05-05', '2031-05-09'];
+    $tasks[$warm] = ['off' => [$from], 'locked' => [$to], 'dates' => array_values(array_diff($tasks[$warm]['dates'], [$from]))] + $tasks[$warm];
+    $after = ($this->save)($tasks)->assertOk()->json();
+    expect(($this->card)($after, 'Warm-up'))->toMatchArray(['locked' => [$to], 'off' => [$from]])
+        ->and(($this->card)($after, 'Warm-up')['dates'])->toContain($to)->not->toContain($from);
+    foreach ($after['days'] as $day) {
+        expect($day['planned'])->toBeLessThanOrEqual($day['minutes']);
+    }
+    // Saved once more without a change, nothing moves.
+    expect(($this->save)(as_sent($after))->json('days'))->toBe($after['days']);
+});
+
+test('a light week has half the minutes on each day', function (): void {
+    $light = ($this->save)(as_sent($this->week), ['share' => 50])->assertOk()->json();
+    expect($light['share'])->toBe(50)->and($light['days'][0]['minutes'])->toBe(7)
+        ->and(max(array_column($light['days'], 'planned')))->toBeLessThanOrEqual(7);
+    $whole = ($this->save)(as_sent($light), ['share' => 100])->json();
+    expect($whole['days'][0]['minutes'])->toBe(15)->and(array_sum(array_column($whole['days'], 'planned')))->toBeGreaterThan(array_sum(array_column($light['days'], 'planned')));
 });
 
 test('bars of a piece can be given, and must be there', function (): void {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CatchUp;
 use App\Actions\HomeDay;
 use App\Actions\SettingsFor;
 use App\Actions\WeekDays;
@@ -27,15 +28,19 @@ use Nasturtium\Core\Performance\Playback;
 final class HomeController
 {
     #[Get('/home/day', HomeDayResource::class)]
-    public function show(Request $request): JsonResponse
+    public function show(Request $request, CatchUp $catchUp): JsonResponse
     {
         $link = $request->user('family');
         assert($link instanceof FamilyLink);
         $student = Student::query()->with(['practiceDays', 'studio'])->findOrFail($link->student_id);
         $link->update(['used_at' => now()]);
-        $date = $student->studio->today();
+        $date = $student->today();
         $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')
-            ->where('starts_on', '<=', $date->toDateString())->orderByDesc('starts_on')->with(WeekDays::RELATIONS)->first();
+            ->where('starts_on', '<=', $date->toDateString())->orderByDesc('starts_on')->first();
+        if ($week !== null) {
+            $catchUp($week, $date);
+            $week->load(WeekDays::RELATIONS);
+        }
 
         return new JsonResponse(HomeDay::of($student, $week, $date));
     }

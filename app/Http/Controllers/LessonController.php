@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeLesson;
+use App\Actions\FollowTimetable;
 use App\Actions\ProposeWeek;
+use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;
 use App\Http\CurrentStudio;
+use App\Http\Requests\LessonChangeRequest;
 use App\Http\Requests\LessonRequest;
+use App\Http\Resources\LessonDayResource;
 use App\Http\Resources\LessonResource;
 use App\Models\Lesson;
 use App\Models\Student;
@@ -30,6 +35,40 @@ final class LessonController
         );
 
         return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+    }
+
+    #[Post('/students/{student}/lesson-changes', LessonDayResource::class, many: true)]
+    public function change(LessonChangeRequest $request, Student $student, ChangeLesson $change): JsonResponse
+    {
+        $change($student, [
+            'state' => $request->string('state')->toString(),
+            'slotOn' => $request->filled('slotOn') ? $request->string('slotOn')->toString() : null,
+            'heldOn' => $request->filled('heldOn') ? $request->string('heldOn')->toString() : null,
+            'at' => $request->filled('at') ? $request->string('at')->toString() : null,
+            'minutes' => $request->filled('minutes') ? $request->integer('minutes') : null,
+        ]);
+
+        return $this->ahead($student);
+    }
+
+    /** Takes a change back: the lesson is where the timetable has it. */
+    #[Delete('/lessons/{lesson}/change', LessonDayResource::class, many: true)]
+    public function takeBack(Lesson $lesson, FollowTimetable $follow): JsonResponse
+    {
+        $student = Student::query()->findOrFail($lesson->student_id);
+        if ($lesson->finished_at === null && $lesson->slips()->doesntExist()) {
+            $lesson->delete();
+            $follow($student);
+        }
+
+        return $this->ahead($student);
+    }
+
+    private function ahead(Student $student): JsonResponse
+    {
+        $student->load(Student::TIMETABLE);
+
+        return new JsonResponse(LessonDayResource::ahead($student, $student->today(), $student->today()->addWeeks(LessonDayResource::WEEKS)));
     }
 
     #[Get('/lessons/{lesson}', LessonResource::class)]

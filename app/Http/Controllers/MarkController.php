@@ -19,7 +19,7 @@ final class MarkController
     public function update(MarkRequest $request, Lesson $lesson, Task $task, MarkTask $mark): JsonResponse
     {
         abort_unless($task->week_id === $lesson->week_id, 404);
-        $task->load(['stage', 'learning.piece', 'bars', 'days', 'practices']);
+        $task->load(['stage', 'learning.piece', 'bars', 'days', 'daysOff', 'practices']);
         $mark($task, $request->input('mark') === null ? null : $request->string('mark')->toString(), $lesson->held_on);
 
         return new JsonResponse(TaskResource::of($task));

@@ -11,10 +11,13 @@ use App\Api\Put;
 use App\Http\CurrentStudio;
 use App\Http\Requests\StudentRequest;
 use App\Http\Resources\FamilyLinkResource;
+use App\Http\Resources\HolidayResource;
 use App\Http\Resources\LearningResource;
+use App\Http\Resources\LessonDayResource;
 use App\Http\Resources\StudentDetailResource;
 use App\Http\Resources\StudentResource;
 use App\Models\FamilyLink;
+use App\Models\Holiday;
 use App\Models\Student;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
@@ -44,6 +47,7 @@ final class StudentController
         $student->load([
             'practiceDays',
             'familyLinks',
+            ...Student::TIMETABLE,
             'learnings.piece.page.book',
             'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
         ]);
@@ -54,6 +58,8 @@ final class StudentController
             array_values($student->learnings->sortByDesc('opened_on')->map(LearningResource::of(...))->all()),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
             $week?->id,
+            LessonDayResource::ahead($student, $student->today(), $student->today()->addWeeks(LessonDayResource::WEEKS)),
+            array_values($student->everyHoliday()->filter(static fn (Holiday $holiday): bool => $holiday->to_on->greaterThanOrEqualTo($student->today()))->sortBy('from_on')->map(HolidayResource::of(...))->all()),
         ));
     }
 

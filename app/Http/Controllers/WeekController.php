@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CatchUp;
 use App\Actions\ProposeWeek;
 use App\Actions\SaveWeek;
 use App\Api\Get;
@@ -11,6 +12,7 @@ use App\Api\Post;
 use App\Api\Put;
 use App\Http\CurrentStudio;
 use App\Http\Requests\ProposeRequest;
+use App\Http\Requests\SendRequest;
 use App\Http\Requests\WeekRequest;
 use App\Http\Resources\WeekResource;
 use App\Models\Student;
@@ -30,21 +32,29 @@ final class WeekController
     }
 
     #[Get('/weeks/{week}', WeekResource::class)]
-    public function show(Week $week, CurrentStudio $studio): JsonResponse
+    public function show(Week $week, CurrentStudio $studio, CatchUp $catchUp): JsonResponse
     {
+        $catchUp($week, $studio->today());
+
         return new JsonResponse(WeekResource::of($week, $studio->today()));
     }
 
     #[Put('/weeks/{week}', WeekResource::class)]
     public function update(WeekRequest $request, Week $week, SaveWeek $save, CurrentStudio $studio): JsonResponse
     {
-        return new JsonResponse(WeekResource::of($save($week, $request->tasks(), $studio->today()), $studio->today()));
+        return new JsonResponse(WeekResource::of($save(
+            $week,
+            $request->tasks(),
+            $studio->today(),
+            $request->filled('share') ? $request->integer('share') : null,
+            $request->boolean('justSo'),
+        ), $studio->today()));
     }
 
     #[Put('/weeks/{week}/sent', WeekResource::class)]
-    public function send(Week $week, CurrentStudio $studio): JsonResponse
+    public function send(SendRequest $request, Week $week, CurrentStudio $studio): JsonResponse
     {
-        $week->update(['sent_at' => $week->sent_at ?? now()]);
+        $week->update(['sent_at' => $week->sent_at ?? now(), 'message' => $request->string('message', $week->message)->trim()->toString()]);
 
         return new JsonResponse(WeekResource::of($week, $studio->today()));
     }

@@ -9,6 +9,7 @@ use App\Models\Week;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\TaskKind;
 
 /**
@@ -35,8 +36,15 @@ final class WeekRequest extends FormRequest
             'tasks.*.tempo' => ['present', 'nullable', 'integer', 'between:20,400'],
             'tasks.*.minutes' => ['present', 'nullable', 'numeric', 'between:0.5,120'],
             'tasks.*.starred' => ['required', 'boolean'],
-            'tasks.*.dates' => ['present', 'array', 'max:7'],
+            'tasks.*.mostDays' => ['integer', 'between:0,7'],
+            'tasks.*.dates' => ['present', 'array', 'max:60'],
             'tasks.*.dates.*' => ['date_format:Y-m-d', $this->withinTheWeek(...)],
+            'tasks.*.locked' => ['array', 'max:60'],
+            'tasks.*.locked.*' => ['date_format:Y-m-d', $this->withinTheWeek(...)],
+            'tasks.*.off' => ['array', 'max:60'],
+            'tasks.*.off.*' => ['date_format:Y-m-d', $this->withinTheWeek(...)],
+            'share' => ['nullable', 'integer', 'between:10,200'],
+            'justSo' => ['boolean'],
         ];
     }
 
@@ -56,7 +64,10 @@ final class WeekRequest extends FormRequest
             'tempo' => isset($task['tempo']) ? (int) $task['tempo'] : null,
             'minutes' => isset($task['minutes']) ? (float) $task['minutes'] : null,
             'starred' => (bool) $task['starred'],
+            'mostDays' => (int) ($task['mostDays'] ?? count(PlanTask::QUARTERS)),
             'dates' => array_values(array_map(strval(...), $task['dates'])),
+            'locked' => array_values(array_map(strval(...), $task['locked'] ?? [])),
+            'off' => array_values(array_map(strval(...), $task['off'] ?? [])),
         ], (array) $this->input('tasks')));
     }
 

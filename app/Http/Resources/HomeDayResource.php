@@ -22,6 +22,8 @@ final readonly class HomeDayResource
         public string $date,
         #[OA\Property]
         public ?string $lessonOn,
+        #[OA\Property]
+        public string $message,
         #[ListOf(HomeTaskResource::class)]
         public array $tasks,
         #[ListOf(WeekDayResource::class)]

@@ -14,6 +14,8 @@ final readonly class StudentDetailResource
     /**
      * @param  list<LearningResource>  $learnings
      * @param  list<FamilyLinkResource>  $links
+     * @param  list<LessonDayResource>  $lessons  in sight
+     * @param  list<HolidayResource>  $holidays  of this student, and of all, that are not over
      */
     public function __construct(
         #[OA\Property]
@@ -24,5 +26,9 @@ final readonly class StudentDetailResource
         public array $links,
         #[OA\Property]
         public ?int $weekId,
+        #[ListOf(LessonDayResource::class)]
+        public array $lessons,
+        #[ListOf(HolidayResource::class)]
+        public array $holidays,
     ) {}
 }

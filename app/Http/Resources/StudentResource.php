@@ -34,6 +34,14 @@ final readonly class StudentResource
         public string $lessonTime,
         #[OA\Property]
         public int $lessonMinutes,
+        #[OA\Property]
+        public ?int $secondWeekday,
+        #[OA\Property]
+        public ?string $secondTime,
+        #[OA\Property]
+        public ?int $secondMinutes,
+        #[OA\Property]
+        public ?string $timezone,
         #[OA\Property(enum: ['beat', 'notes', 'sound'])]
         public string $path,
         #[OA\Property]
@@ -71,6 +79,10 @@ final readonly class StudentResource
             $student->lesson_weekday,
             substr($student->lesson_time, 0, 5),
             $student->lesson_minutes,
+            $student->second_weekday,
+            $student->second_time === null ? null : substr($student->second_time, 0, 5),
+            $student->second_minutes,
+            $student->timezone,
             $student->path,
             $student->path_id,
             $student->school,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Actions\WeekDays;
 use App\Api\ListOf;
 use App\Models\Task;
-use App\Models\TaskDay;
 use OpenApi\Attributes as OA;
 
 /** A task of a week, with its days and what home reported. */
@@ -16,6 +16,8 @@ final readonly class TaskResource
     /**
      * @param  list<BarsResource>  $bars
      * @param  list<string>  $dates
+     * @param  list<string>  $locked  of the dates, those the teacher has set
+     * @param  list<string>  $off  dates the teacher has taken it off
      * @param  list<PracticeResource>  $practices
      */
     public function __construct(
@@ -50,6 +52,8 @@ final readonly class TaskResource
         #[OA\Property]
         public bool $starred,
         #[OA\Property]
+        public int $mostDays,
+        #[OA\Property]
         public ?string $leftWhy,
         #[OA\Property]
         public ?string $mark,
@@ -57,6 +61,10 @@ final readonly class TaskResource
         public array $bars,
         #[ListOf('string')]
         public array $dates,
+        #[ListOf('string')]
+        public array $locked,
+        #[ListOf('string')]
+        public array $off,
         #[ListOf(PracticeResource::class)]
         public array $practices,
     ) {}
@@ -79,10 +87,13 @@ final readonly class TaskResource
             $task->half_minutes / 2,
             $task->is_new,
             $task->starred,
+            $task->most_days,
             $task->left_why,
             $task->mark,
             array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
-            array_values($task->days->sortBy('on_date')->map(static fn (TaskDay $day): string => $day->on_date->toDateString())->all()),
+            WeekDays::dates($task->days),
+            WeekDays::dates($task->days->where('locked', true)),
+            WeekDays::dates($task->daysOff),
             array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),
         );
     }

@@ -8,7 +8,7 @@ use App\Actions\WeekDays;
 use App\Api\ListOf;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
-use Nasturtium\Core\Practice\WeekPlanner;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use OpenApi\Attributes as OA;
 
 /** An assignment from one lesson to the next. */
@@ -33,6 +33,12 @@ final readonly class WeekResource
         #[OA\Property]
         public ?string $sentAt,
         #[OA\Property]
+        public string $message,
+        #[OA\Property]
+        public int $share,
+        #[OA\Property]
+        public ?string $plannedOn,
+        #[OA\Property]
         public int $mostNew,
         #[ListOf(WeekDayResource::class)]
         public array $days,
@@ -51,6 +57,9 @@ final readonly class WeekResource
             $week->starts_on->toDateString(),
             $week->ends_on->toDateString(),
             $week->sent_at?->toIso8601String(),
+            $week->message,
+            $week->share,
+            $week->planned_on?->toDateString(),
             WeekPlanner::mostNewAt($week->student->age($today)),
             WeekDays::of($week),
             array_values($week->tasks->map(TaskResource::of(...))->all()),

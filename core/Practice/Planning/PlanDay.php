@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Practice;
+namespace Nasturtium\Core\Practice\Planning;
 
 /** A day of practice and the time there is on it. */
 final readonly class PlanDay

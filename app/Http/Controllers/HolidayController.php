@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\FollowTimetable;
+use App\Api\Delete;
+use App\Api\Get;
+use App\Api\Post;
+use App\Http\CurrentStudio;
+use App\Http\Requests\HolidayRequest;
+use App\Http\Resources\HolidayResource;
+use App\Models\Holiday;
+use App\Models\Student;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+/** Holidays of the studio and of single students; the weeks under way give way to them at once. */
+final class HolidayController
+{
+    public function __construct(private readonly FollowTimetable $follow) {}
+
+    #[Get('/holidays', HolidayResource::class, many: true)]
+    public function index(CurrentStudio $studio): JsonResponse
+    {
+        $holidays = Holiday::query()->where('studio_id', $studio->get()->id)->where('to_on', '>=', $studio->today()->subMonth())->orderBy('from_on')->get();
+
+        return new JsonResponse($holidays->map(HolidayResource::of(...)));
+    }
+
+    #[Post('/holidays', HolidayResource::class)]
+    public function store(HolidayRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        $holiday = Holiday::query()->create([
+            'studio_id' => $studio->get()->id,
+            'student_id' => $request->input('studentId'),
+            'label' => $request->string('label')->trim()->toString(),
+            'from_on' => $request->string('from')->toString(),
+            'to_on' => $request->string('to')->toString(),
+            'lessons' => $request->boolean('lessons'),
+            'practice' => $request->boolean('practice'),
+        ]);
+        $this->follow($holiday);
+
+        return new JsonResponse(HolidayResource::of($holiday));
+    }
+
+    #[Delete('/holidays/{holiday}')]
+    public function destroy(Holiday $holiday): Response
+    {
+        $holiday->delete();
+        $this->follow($holiday);
+
+        return new Response(status: 204);
+    }
+
+    private function follow(Holiday $holiday): void
+    {
+        $students = Student::query()->where('studio_id', $holiday->studio_id)->when($holiday->student_id !== null, static fn ($student) => $student->whereKey($holiday->student_id));
+        foreach ($students->get() as $student) {
+            ($this->follow)($student);
+        }
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** Days without lessons or practice, of one student or of all. The policy stands on the route. */
+final class HolidayRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'studentId' => ['present', 'nullable', 'integer', Rule::exists('students', 'id')->where('studio_id', $this->user()?->getAttribute('studio_id'))],
+            'label' => ['required', 'string', 'max:60'],
+            'from' => ['required', 'date_format:Y-m-d'],
+            'to' => ['required', 'date_format:Y-m-d', 'after_or_equal:from'],
+            'lessons' => ['required', 'boolean'],
+            'practice' => ['required', 'boolean', $this->boolean('lessons') ? 'declined' : 'boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'to.after_or_equal' => 'The last day is before the first.',
+            'practice.declined' => 'With lessons and practice as always there is nothing to enter: choose which of them rests.',
+        ];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A tempo ladder of the teacher's, or none, which leaves that of the page. The policy stands on the route. */
+final class LadderRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'hand' => ['present', 'nullable', 'in:R,L'],
+            'start' => ['present', 'nullable', 'integer', 'between:20,400'],
+            'goal' => ['nullable', 'required_with:start', 'integer', 'between:20,400', 'gte:start'],
+            'step' => ['present', 'nullable', 'integer', 'between:1,60'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['goal.gte' => 'The goal is not slower than the start.'];
+    }
+}

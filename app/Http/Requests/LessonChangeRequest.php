@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Lesson;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** A lesson that is moved, cancelled, or held besides the timetable. The policy stands on the route. */
+final class LessonChangeRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'state' => ['required', Rule::in([Lesson::MOVED, Lesson::CANCELLED, Lesson::MAKE_UP])],
+            'slotOn' => ['nullable', 'required_unless:state,'.Lesson::MAKE_UP, 'date_format:Y-m-d'],
+            'heldOn' => ['nullable', 'required_unless:state,'.Lesson::CANCELLED, 'date_format:Y-m-d'],
+            'at' => ['nullable', 'date_format:H:i'],
+            'minutes' => ['nullable', 'integer', 'between:10,180'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'slotOn.required_unless' => 'Say which lesson it is about.',
+            'heldOn.required_unless' => 'Say on which day it is held.',
+        ];
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats;
+
+use Nasturtium\Core\Practice\Planning\Plan;
+use Nasturtium\Core\Practice\Planning\PlanDay;
+use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\RuleCheck;
+use Nasturtium\Core\Practice\Planning\Week;
+use Nasturtium\Core\Practice\TaskKind;
+
+/** A week to plan, as JSON, and its plan (docs/plan.md). */
+final class WeekFile
+{
+    private const MOST_DAYS = 31;
+
+    private const MOST_TASKS = 60;
+
+    private const USUAL_NEW = 2;
+
+    /** @throws BadInput */
+    public static function read(string $json): Week
+    {
+        try {
+            $given = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $reason) {
+            throw new BadInput("This is not JSON: {$reason->getMessage()}.");
+        }
+        $given = is_array($given) ? $given : throw new BadInput('A week is an object with days and tasks.');
+        $days = self::list($given, 'days', self::MOST_DAYS);
+        $days = array_map(self::day(...), $days, array_keys($days));
+        $tasks = self::list($given, 'tasks', self::MOST_TASKS);
+        $tasks = array_map(self::task(...), $tasks, array_keys($tasks));
+        self::distinct(array_column($days, 'date'), 'days', 'date');
+        self::distinct(array_column($tasks, 'id'), 'tasks', 'id');
+        usort($days, static fn (PlanDay $a, PlanDay $b): int => $a->date <=> $b->date);
+        self::known($tasks, array_column($days, 'date'));
+
+        return new Week($days, $tasks, self::count($given, 'mostNew', '', self::USUAL_NEW), isset($given['until']) ? self::date($given['until'], 'until') : null);
+    }
+
+    public static function writeWeek(Week $week): string
+    {
+        $tasks = array_map(static fn (PlanTask $task): array => [
+            'id' => $task->id, 'kind' => $task->kind->value, 'minutes' => $task->halfMinutes / 2, 'waitsFor' => $task->waitsFor, 'new' => $task->isNew,
+            'starred' => $task->starred, 'idleDays' => $task->idleDays, 'leads' => $task->leads, 'locked' => $task->locked, 'off' => $task->off,
+            'stood' => $task->stood, 'practised' => $task->practised, 'mostDays' => $task->mostDays, 'value' => $task->worth,
+        ], $week->tasks);
+        $days = array_map(static fn (PlanDay $day): array => ['date' => $day->date, 'minutes' => $day->halfMinutes / 2], $week->days);
+
+        return self::json(['mostNew' => $week->mostNew, 'until' => $week->until, 'days' => $days, 'tasks' => $tasks]);
+    }
+
+    public static function writePlan(Week $week, Plan $plan): string
+    {
+        $dates = $plan->dates();
+        $tasks = [];
+        foreach ($week->tasks as $task) {
+            $quarters = array_sum(array_slice($task->gains(), 0, count($dates[$task->id] ?? [])));
+            $tasks[] = ['id' => $task->id, 'dates' => $dates[$task->id] ?? [], 'sum' => $quarters / 4];
+        }
+        $days = [];
+        foreach ($week->days as $day) {
+            $on = array_filter($week->tasks, static fn (PlanTask $task): bool => in_array($task->id, $plan->days[$day->date] ?? [], true));
+            $days[] = ['date' => $day->date, 'minutes' => $day->halfMinutes / 2, 'used' => array_sum(array_column($on, 'halfMinutes')) / 2, 'tasks' => $plan->days[$day->date] ?? []];
+        }
+        $left = array_map(static fn (string $id, string $reason): array => ['id' => $id, 'reason' => $reason], array_keys($plan->left), $plan->left);
+
+        return self::json(['sum' => $plan->quarters / 4, 'days' => $days, 'tasks' => $tasks, 'left' => $left, 'broken' => RuleCheck::broken($week, $dates)]);
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function json(array $document): string
+    {
+        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $given
+     * @return list<mixed>
+     */
+    private static function list(array $given, string $name, int $most): array
+    {
+        $list = $given[$name] ?? null;
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw new BadInput("'{$name}' is missing; it is a list.");
+        }
+        if (count($list) > $most) {
+            throw new BadInput("'{$name}' has ".count($list)." entries; at most {$most} can be planned.");
+        }
+
+        return $list;
+    }
+
+    private static function day(mixed $given, int $at): PlanDay
+    {
+        $given = self::object($given, "days[{$at}]");
+
+        return new PlanDay(self::date($given['date'] ?? null, "days[{$at}].date"), (int) floor(2 * self::minutes($given, "days[{$at}]", 0)));
+    }
+
+    private static function task(mixed $given, int $at): PlanTask
+    {
+        $place = "tasks[{$at}]";
+        $given = self::object($given, $place);
+        $kind = $given['kind'] ?? TaskKind::Stage->value;
+        $kinds = array_column(TaskKind::cases(), 'value');
+        if (! in_array($kind, $kinds, true)) {
+            throw new BadInput("{$place}.kind is one of ".implode(', ', $kinds).'.');
+        }
+        if (! isset($given['kind']) && ! isset($given['value'])) {
+            throw new BadInput("{$place} has neither a kind nor a value; one of them says what it is worth.");
+        }
+
+        return new PlanTask(
+            self::id($given['id'] ?? null, "{$place}.id"),
+            TaskKind::from($kind),
+            (int) ceil(2 * self::minutes($given, $place, 0.5)),
+            array_map(static fn (mixed $id): string => self::id($id, "{$place}.waitsFor"), self::list($given + ['waitsFor' => []], 'waitsFor', self::MOST_TASKS)),
+            ($given['new'] ?? false) === true,
+            ($given['starred'] ?? false) === true,
+            self::count($given, 'idleDays', $place, 0),
+            ($given['leads'] ?? false) === true,
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.locked"), self::list($given + ['locked' => []], 'locked', self::MOST_DAYS)),
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.off"), self::list($given + ['off' => []], 'off', self::MOST_DAYS)),
+            self::count($given, 'practised', $place, 0),
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.stood"), self::list($given + ['stood' => []], 'stood', self::MOST_DAYS)),
+            self::count($given, 'mostDays', $place, count(PlanTask::QUARTERS)),
+            isset($given['value']) ? self::count($given, 'value', $place, 0) : null,
+        );
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function object(mixed $given, string $place): array
+    {
+        return is_array($given) ? $given : throw new BadInput("{$place} is an object.");
+    }
+
+    private static function id(mixed $given, string $place): string
+    {
+        return (is_string($given) && $given !== '') || is_int($given) ? (string) $given : throw new BadInput("{$place} is a name or a number.");
+    }
+
+    private static function date(mixed $given, string $place): string
+    {
+        $date = is_string($given) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $given) : false;
+
+        return $date !== false && $date->format('Y-m-d') === $given ? $given : throw new BadInput("{$place} is a date, as 2031-05-06.");
+    }
+
+    /** @param array<array-key, mixed> $given */
+    private static function minutes(array $given, string $place, float $least): float
+    {
+        $minutes = $given['minutes'] ?? null;
+
+        return (is_int($minutes) || is_float($minutes)) && $minutes >= $least && $minutes <= 1440 ? (float) $minutes : throw new BadInput("{$place}.minutes is a number from {$least} to 1440.");
+    }
+
+    /** @param array<array-key, mixed> $given */
+    private static function count(array $given, string $name, string $place, int $usual): int
+    {
+        $count = $given[$name] ?? $usual;
+
+        return is_int($count) && $count >= 0 && $count <= 9999 ? $count : throw new BadInput(ltrim("{$place}.{$name}", '.').' is a whole number, 0 or more.');
+    }
+
+    /** @param list<string> $names */
+    private static function distinct(array $names, string $list, string $what): void
+    {
+        foreach (array_count_values($names) as $name => $times) {
+            if ($times > 1) {
+                throw new BadInput("'{$list}' has the {$what} '{$name}' {$times} times.");
+            }
+        }
+    }
+
+    /**
+     * @param  list<PlanTask>  $tasks
+     * @param  list<string>  $dates
+     */
+    private static function known(array $tasks, array $dates): void
+    {
+        $ids = array_column($tasks, 'id');
+        foreach ($tasks as $task) {
+            foreach (array_diff($task->waitsFor, $ids) as $id) {
+                throw new BadInput("'{$task->id}' waits for '{$id}', which is not in the week.");
+            }
+            foreach (array_diff($task->locked, $dates) as $date) {
+                throw new BadInput("'{$task->id}' is locked to {$date}, which is not a day of the week.");
+            }
+        }
+    }
+}
