@@ -14,6 +14,7 @@ use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece as Score;
 
@@ -35,16 +36,17 @@ final class SaveWeek
      * @param  list<TaskInput>  $input
      * @param  ?int  $share  percent of the minutes; null leaves it
      * @param  bool  $justSo  nothing is planned around the change
+     * @param  bool  $sure  a tempo may jump
      */
-    public function __invoke(Week $week, array $input, CarbonImmutable $today, ?int $share = null, bool $justSo = false): Week
+    public function __invoke(Week $week, array $input, CarbonImmutable $today, ?int $share = null, bool $justSo = false, bool $sure = false): Week
     {
-        return DB::transaction(function () use ($week, $input, $today, $share, $justSo): Week {
+        return DB::transaction(function () use ($week, $input, $today, $share, $justSo, $sure): Week {
             $locked = Week::query()->whereKey($week->id)->lockForUpdate()->firstOrFail();
             $locked->update(['share' => $share ?? $locked->share]);
             $kept = [];
             foreach ($input as $given) {
-                $task = $this->task($week, $given);
-                $this->days($task, $given);
+                $task = $this->task($week, $given, $sure || $justSo);
+                $this->days($task, $given, $today->toDateString());
                 $kept[] = $task->id;
             }
             $week->tasks()->whereNotIn('id', $kept)->delete();
@@ -63,11 +65,14 @@ final class SaveWeek
     }
 
     /** @param TaskInput $given */
-    private function task(Week $week, array $given): Task
+    private function task(Week $week, array $given, bool $sure): Task
     {
         $task = $given['id'] === null ? new Task() : Task::withTrashed()->where('week_id', $week->id)->findOrFail($given['id']);
         if ($task->trashed()) {
             $task->restore();
+        }
+        if (! $sure) {
+            $this->askBack($task, $given['tempo']);
         }
         if (! $task->exists) {
             $task->fill([
@@ -97,6 +102,26 @@ final class SaveWeek
         }
 
         return $task;
+    }
+
+    /** A jump of more than two rungs is asked back (handbook 14). */
+    private function askBack(Task $task, ?int $tempo): void
+    {
+        if ($task->learning_id === null || $tempo === null || $task->tempo === null || $tempo <= $task->tempo) {
+            return;
+        }
+        $ladder = Learning::query()->with(['piece', 'ladders'])->findOrFail($task->learning_id)->ladder($task->hand);
+        $rungs = $ladder->rungsUp($task->tempo, $tempo);
+        if ($rungs > TempoLadder::MOST_JUMP) {
+            throw ValidationException::withMessages(['tempo' => "From {$task->tempo} to {$tempo} is {$rungs} rungs at once; two are enough. The next are {$this->rungsAfter($ladder, $task->tempo)}."]);
+        }
+    }
+
+    private function rungsAfter(TempoLadder $ladder, int $tempo): string
+    {
+        $next = $ladder->next($tempo, true);
+
+        return "{$next} and {$ladder->next($next, true)}";
     }
 
     private function bars(Task $task, int $first, int $last): void
@@ -132,12 +157,17 @@ final class SaveWeek
         return $this->scores[(int) $task->learning_id] ??= Learning::query()->with('piece')->findOrFail($task->learning_id)->piece->score();
     }
 
-    /** @param TaskInput $given */
-    private function days(Task $task, array $given): void
+    /**
+     * Days that are over stay as they were: what stood on them stood there.
+     *
+     * @param  TaskInput  $given
+     */
+    private function days(Task $task, array $given, string $today): void
     {
-        $dates = array_values(array_unique([...$given['dates'], ...$given['locked']]));
-        $task->days()->whereNotIn('on_date', $dates)->delete();
         $known = WeekDays::dates($task->days()->get());
+        $over = array_filter($known, static fn (string $date): bool => $date < $today);
+        $dates = array_values(array_unique([...$over, ...array_filter([...$given['dates'], ...$given['locked']], static fn (string $date): bool => $date >= $today)]));
+        $task->days()->whereNotIn('on_date', $dates)->delete();
         foreach (array_diff($dates, $known) as $date) {
             $task->days()->create(['studio_id' => $task->studio_id, 'on_date' => $date, 'position' => 99]);
         }

@@ -85,13 +85,11 @@ final class BenchCommand extends Command
         [$searched, $filled, $took, $longest, $plain] = [0, 0, 0.0, 0.0, 0.0];
         for ($seed = 1; $seed <= self::WEEKS; $seed++) {
             $week = InventedWeeks::make($seed);
-            $one = $this->least(1, static function () use ($week, &$plan): void {
-                $plan = WeekPlanner::propose($week);
-            }, self::processor(...));
-            $plain += $this->least(1, static function () use ($week, &$greedy): void {
-                $greedy = WeekPlanner::propose($week, 0);
-            }, self::processor(...));
-            [$searched, $filled, $took, $longest] = [$searched + $plan->quarters, $filled + $greedy->quarters, $took + $one, max($longest, $one)];
+            $one = $this->least(1, static fn () => WeekPlanner::propose($week), self::processor(...));
+            $plain += $this->least(1, static fn () => WeekPlanner::propose($week, 0), self::processor(...));
+            $searched += WeekPlanner::propose($week)->quarters;
+            $filled += WeekPlanner::propose($week, 0)->quarters;
+            [$took, $longest] = [$took + $one, max($longest, $one)];
         }
         $this->line('');
         $this->line(sprintf('%-28s %10s %10s   processor time', self::WEEKS.' invented weeks', 'sum', 'ms a week'));

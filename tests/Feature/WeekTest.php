@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\Task;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Carbon;
 use Tests\Fixtures;
 
 /** @return list<array<string, mixed>> the tasks of a week as they are sent back */
@@ -105,6 +107,25 @@ test('a card that is moved stays where it was put, does not come back where it w
     }
     // Saved once more without a change, nothing moves.
     expect(($this->save)(as_sent($after))->json('days'))->toBe($after['days']);
+});
+
+test('days that are over stay as they were, whatever is sent', function (): void {
+    $before = ($this->card)($this->week, 'Warm-up')['dates'];
+    CarbonImmutable::setTestNow('2031-05-07 09:00:00');
+    Carbon::setTestNow('2031-05-07 09:00:00');
+    $tasks = as_sent($this->week);
+    $warm = array_search('Warm-up', array_column($tasks, 'title'), true);
+    $tasks[$warm] = ['dates' => [], 'locked' => ['2031-05-09']] + $tasks[$warm];
+    $after = ($this->card)(($this->save)($tasks)->assertOk()->json(), 'Warm-up')['dates'];
+    expect(array_slice($after, 0, 2))->toBe(['2031-05-05', '2031-05-06'])->and(array_slice($before, 0, 2))->toBe(['2031-05-05', '2031-05-06']);
+});
+
+test('a tempo that jumps more than two rungs is asked back', function (): void {
+    $tasks = as_sent($this->week);
+    $tap = array_search('Tap and count', array_column($tasks, 'title'), true);
+    $tasks[$tap]['tempo'] = 72;
+    ($this->save)($tasks)->assertJsonPath('errors.tempo.0', 'From 60 to 72 is 4 rungs at once; two are enough. The next are 63 and 66.');
+    expect(($this->card)(($this->save)($tasks, ['sure' => true])->assertOk()->json(), 'Tap and count')['tempo'])->toBe(72);
 });
 
 test('a light week has half the minutes on each day', function (): void {

@@ -48,6 +48,7 @@ final class WeekController
             $studio->today(),
             $request->filled('share') ? $request->integer('share') : null,
             $request->boolean('justSo'),
+            $request->boolean('sure'),
         ), $studio->today()));
     }
 

@@ -45,6 +45,7 @@ final class WeekRequest extends FormRequest
             'tasks.*.off.*' => ['date_format:Y-m-d', $this->withinTheWeek(...)],
             'share' => ['nullable', 'integer', 'between:10,200'],
             'justSo' => ['boolean'],
+            'sure' => ['boolean'],
         ];
     }
 

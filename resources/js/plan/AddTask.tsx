@@ -40,13 +40,17 @@ export function AddTask({ studentId, days, error, add }: Props) {
         tempo: null,
         minutes: 3,
         starred: false,
+        mostDays: 3,
         dates: [],
+        locked: [],
+        off: [],
     });
     const set = (change: Partial<PlannedTask>) => setDraft({ ...draft, ...change });
     const learnings = student.data?.learnings ?? [];
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        add(draft);
+        // Days that are chosen are meant; without any the plan finds them.
+        add(draft.locked.length === 0 ? draft : { ...draft, mostDays: draft.locked.length });
     };
     const onPiece = draft.learningId !== null;
     return (
@@ -129,7 +133,12 @@ export function AddTask({ studentId, days, error, add }: Props) {
                     />
                 )}
             </Group>
-            <Checkbox.Group label="Days" value={draft.dates} onChange={(dates) => set({ dates: dates.sort() })}>
+            <Checkbox.Group
+                label="Days"
+                description="None: the plan finds them."
+                value={draft.locked}
+                onChange={(locked) => set({ locked: locked.sort() })}
+            >
                 <Group gap="sm" mt={4}>
                     {days.map((date) => (
                         <Checkbox key={date} value={date} label={longDate(date)} />

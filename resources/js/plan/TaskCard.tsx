@@ -5,13 +5,17 @@ import { barsWords, minutes } from '../shared/words';
 
 interface Props {
     task: Task;
+    /** It stays on this day. */
+    locked: boolean;
+    /** The plan has just brought it here. */
+    isNews: boolean;
     taken: boolean;
     take: () => void;
     edit: () => void;
 }
 
 /** A task on a day: what, on which bars, how long. */
-export function TaskCard({ task, taken, take, edit }: Props) {
+export function TaskCard({ task, locked, isNews, taken, take, edit }: Props) {
     const card = useRef<HTMLButtonElement>(null);
     useEffect(() => {
         if (taken) card.current?.focus();
@@ -24,12 +28,14 @@ export function TaskCard({ task, taken, take, edit }: Props) {
             draggable
             data-task={task.id}
             data-hand={task.hand ?? ''}
+            data-news={isNews ? 'yes' : 'no'}
             aria-pressed={taken}
             onClick={take}
             onDoubleClick={edit}
         >
             <span style={{ display: 'flex', justifyContent: 'space-between', gap: 4 }}>
                 <b style={{ fontSize: '0.9rem' }}>
+                    {locked && <Pin />}
                     {task.starred && '★ '}
                     {task.title}
                 </b>
@@ -50,6 +56,21 @@ export function TaskCard({ task, taken, take, edit }: Props) {
             </span>
             {task.leftWhy !== null && <span style={{ display: 'block', fontSize: '0.8rem' }}>{task.leftWhy}</span>}
         </button>
+    );
+}
+
+/** A tack: the card stays on its day. */
+function Pin() {
+    return (
+        <svg
+            role="img"
+            aria-label="kept on this day"
+            viewBox="0 0 10 14"
+            style={{ width: 10, height: 14, marginRight: 5, verticalAlign: '-2px', fill: 'var(--ink)' }}
+        >
+            <title>kept on this day</title>
+            <path d="M2 0h6v1L7 2v4l2 2v1H5.6L5 14l-.6-5H1V8l2-2V2L2 1z" />
+        </svg>
     );
 }
 

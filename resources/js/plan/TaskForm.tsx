@@ -1,13 +1,13 @@
-import { Button, Checkbox, Group, NumberInput, Stack, Text, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, NumberInput, SegmentedControl, Stack, Text, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
-import type { Task } from '../shared/api';
+import { ApiError, type Task } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import type { PlannedTask } from './planning';
 
 interface Props {
     task: Task;
     error: unknown;
-    save: (change: Partial<PlannedTask>) => void;
+    save: (change: Partial<PlannedTask>, sure: boolean) => void;
     remove: () => void;
 }
 
@@ -18,15 +18,23 @@ export function TaskForm({ task, error, save, remove }: Props) {
     const [minutes, setMinutes] = useState<number | null>(null);
     const [starred, setStarred] = useState(task.starred);
     const [instruction, setInstruction] = useState(task.instruction);
+    const [mostDays, setMostDays] = useState(task.mostDays);
+    const jumps = error instanceof ApiError && error.fields.tempo !== undefined;
+    const give = (sure: boolean) =>
+        save(
+            {
+                starred,
+                instruction,
+                mostDays,
+                ...(repetitions !== task.repetitions ? { repetitions } : {}),
+                ...(tempo !== task.tempo ? { tempo } : {}),
+                ...(minutes !== null ? { minutes } : {}),
+            },
+            sure,
+        );
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        save({
-            starred,
-            instruction,
-            ...(repetitions !== task.repetitions ? { repetitions } : {}),
-            ...(tempo !== task.tempo ? { tempo } : {}),
-            ...(minutes !== null ? { minutes } : {}),
-        });
+        give(false);
     };
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
@@ -69,6 +77,21 @@ export function TaskForm({ task, error, save, remove }: Props) {
                     onChange={(value) => setMinutes(value === '' ? null : Number(value))}
                 />
             </Group>
+            <div>
+                <Text size="sm" fw={500} id="most-days">
+                    On how many days
+                </Text>
+                <SegmentedControl
+                    aria-labelledby="most-days"
+                    value={String(mostDays)}
+                    onChange={(days) => setMostDays(Number(days))}
+                    data={[
+                        { value: '1', label: 'one' },
+                        { value: '2', label: 'two' },
+                        { value: '3', label: 'as many as help' },
+                    ]}
+                />
+            </div>
             <Checkbox
                 label="Star it: twice as important"
                 checked={starred}
@@ -76,7 +99,14 @@ export function TaskForm({ task, error, save, remove }: Props) {
             />
             <Trouble error={error} />
             <Group justify="space-between">
-                <Button type="submit">Save</Button>
+                <Group gap="xs">
+                    <Button type="submit">Save</Button>
+                    {jumps && (
+                        <Button variant="default" onClick={() => give(true)}>
+                            Jump all the same
+                        </Button>
+                    )}
+                </Group>
                 <Button variant="subtle" c="var(--thorn)" onClick={remove}>
                     Remove from the week
                 </Button>

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import { aTask } from '../../../tests/tasks';
+import { ApiError } from '../shared/api';
 import { AddTask } from './AddTask';
 import { DayColumn } from './DayColumn';
 import type { PlannedTask } from './planning';
@@ -12,10 +13,12 @@ import { TaskForm } from './TaskForm';
 
 describe('a card of the week', () => {
     it('says what, on which bars, how often, how fast and how long', () => {
-        draw(<TaskCard task={aTask({ starred: true })} taken={false} take={() => {}} edit={() => {}} />);
+        draw(<TaskCard task={aTask({ starred: true })} locked isNews taken={false} take={() => {}} edit={() => {}} />);
         const card = screen.getByRole('button').textContent;
         expect(card).toContain('★ Right hand');
         expect(card).toContain('bars 3–5 ×3 at 60, 2½ min');
+        expect(screen.getByRole('img', { name: 'kept on this day' })).toBeTruthy();
+        expect(screen.getByRole('button').dataset.news).toBe('yes');
     });
 
     it('says why it has no day, and is taken by a press, changed by two', async () => {
@@ -23,6 +26,8 @@ describe('a card of the week', () => {
         draw(
             <TaskCard
                 task={aTask({ leftWhy: 'no room before Thursday' })}
+                locked={false}
+                isNews={false}
                 taken={false}
                 take={() => done.push('taken')}
                 edit={() => done.push('edited')}
@@ -77,9 +82,20 @@ describe('a day of the week', () => {
 describe('a task is changed', () => {
     function form(error: unknown = null) {
         const saved: Partial<PlannedTask>[] = [];
+        const sure: boolean[] = [];
         let removed = 0;
-        draw(<TaskForm task={aTask()} error={error} save={(change) => saved.push(change)} remove={() => removed++} />);
-        return { saved, removed: () => removed };
+        draw(
+            <TaskForm
+                task={aTask()}
+                error={error}
+                save={(change, isSure) => {
+                    saved.push(change);
+                    sure.push(isSure);
+                }}
+                remove={() => removed++}
+            />,
+        );
+        return { saved, sure, removed: () => removed };
     }
 
     it('sends only what is another now, so that the time follows', async () => {
@@ -88,7 +104,19 @@ describe('a task is changed', () => {
         fireEvent.change(screen.getByLabelText('Times'), { target: { value: '5' } });
         await userEvent.click(screen.getByLabelText(/Star it/));
         await userEvent.click(screen.getByRole('button', { name: 'Save' }));
-        expect(saved).toEqual([{ starred: true, instruction: 'Play the right hand alone, counting.', repetitions: 5 }]);
+        expect(saved).toEqual([
+            { starred: true, instruction: 'Play the right hand alone, counting.', repetitions: 5, mostDays: 3 },
+        ]);
+    });
+
+    it('is wanted on fewer days, and asks back before the tempo jumps', async () => {
+        const { saved, sure } = form(new ApiError(422, 'x', { tempo: ['From 60 to 80 is 6 rungs at once.'] }));
+        await userEvent.click(screen.getByLabelText('one'));
+        await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+        expect(saved[0]).toMatchObject({ mostDays: 1 });
+        expect(screen.getByRole('alert').textContent).toContain('6 rungs at once');
+        await userEvent.click(screen.getByRole('button', { name: 'Jump all the same' }));
+        expect(sure).toEqual([false, true]);
     });
 
     it('keeps minutes that are set over those reckoned', async () => {
@@ -129,7 +157,8 @@ describe('a task of the teacher’s own', () => {
             title: 'Clap the rhythm',
             minutes: 3,
             learningId: null,
-            dates: ['2031-05-06', '2031-05-07'],
+            mostDays: 2,
+            locked: ['2031-05-06', '2031-05-07'],
         });
     });
 

@@ -1,4 +1,5 @@
 import type { Task, Week } from '../shared/api';
+import { dayName, weekdayOf } from '../shared/words';
 
 /** A task as it is sent back: what the teacher may change, with its days. */
 export interface PlannedTask {
@@ -14,7 +15,12 @@ export interface PlannedTask {
     tempo: number | null;
     minutes: number | null;
     starred: boolean;
+    mostDays: number;
     dates: string[];
+    /** Of the dates, those it stays on whatever else is planned. */
+    locked: string[];
+    /** Dates it does not come back to. */
+    off: string[];
 }
 
 export type Change = (tasks: PlannedTask[]) => PlannedTask[];
@@ -33,7 +39,10 @@ export function planned(task: Task): PlannedTask {
         tempo: task.tempo,
         minutes: task.minutes,
         starred: task.starred,
+        mostDays: task.mostDays,
         dates: task.dates,
+        locked: task.locked,
+        off: task.off,
     };
 }
 
@@ -46,12 +55,26 @@ const onTask =
     (tasks) =>
         tasks.map((task) => (task.id === id ? change(task) : task));
 
-/** From one day to another; from null it is added, to null it is taken off that day. */
+const without = (dates: string[], date: string | null) => dates.filter((one) => one !== date);
+const withDate = (dates: string[], date: string | null) =>
+    date === null || dates.includes(date) ? dates : [...dates, date].sort();
+
+/** From one day to another, where it stays; from null it is added, to null it is taken off that day and does not come back. */
 export function move(id: number, from: string | null, to: string | null): Change {
-    return onTask(id, (task) => {
-        const rest = task.dates.filter((date) => date !== from);
-        return { ...task, dates: to === null || rest.includes(to) ? rest : [...rest, to].sort() };
-    });
+    return onTask(id, (task) => ({
+        ...task,
+        dates: withDate(without(task.dates, from), to),
+        locked: withDate(without(task.locked, from), to),
+        off: without(withDate(task.off, from), to),
+    }));
+}
+
+/** Keeps a task on a day, or lets it go where the plan has it. */
+export function lock(id: number, date: string): Change {
+    return onTask(id, (task) => ({
+        ...task,
+        locked: task.locked.includes(date) ? without(task.locked, date) : withDate(task.locked, date),
+    }));
 }
 
 export function remove(id: number): Change {
@@ -66,4 +89,31 @@ export function change(id: number, to: Partial<PlannedTask>): Change {
 
 export function add(task: PlannedTask): Change {
     return (tasks) => [...tasks, task];
+}
+
+/** A card that has come to a day, or lost all its days, since the week before. */
+export interface Moved {
+    id: number;
+    title: string;
+    /** The days it has come to; none when it has found no room. */
+    to: string[];
+    from: string[];
+}
+
+/** What another plan has moved; tasks that were added or removed are no news. */
+export function movedBetween(before: Week, after: Week): Moved[] {
+    return after.tasks.flatMap((task) => {
+        const was = before.tasks.find((one) => one.id === task.id)?.dates;
+        if (was === undefined) return [];
+        const to = task.dates.filter((date) => !was.includes(date));
+        const from = was.filter((date) => !task.dates.includes(date));
+        return to.length + from.length > 0 ? [{ id: task.id, title: task.title, to, from }] : [];
+    });
+}
+
+/** `Right hand: Tuesday to Wednesday` */
+export function movedWords({ title, to, from }: Moved): string {
+    const days = (dates: string[]) => dates.map((date) => dayName(weekdayOf(date))).join(', ');
+    if (to.length === 0) return `${title}: off ${days(from)}`;
+    return from.length === 0 ? `${title}: also ${days(to)}` : `${title}: ${days(from)} to ${days(to)}`;
 }

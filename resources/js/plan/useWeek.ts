@@ -1,23 +1,41 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask, type Week } from '../shared/api';
-import { type Change, type PlannedTask, plannedWeek } from './planning';
+import { type Change, type Moved, movedBetween, type PlannedTask, plannedWeek } from './planning';
 
-/** A week that can be changed, each change saved at once under the rules of the plan, and taken back. */
+/** What is sent: the tasks, and how they are meant. */
+interface Saving {
+    tasks: PlannedTask[];
+    /** Percent of the minutes. */
+    share?: number;
+    /** Nothing is planned around the change. */
+    justSo?: boolean;
+    /** A tempo may jump. */
+    sure?: boolean;
+}
+
+/** A week that can be changed, each change saved at once with the rest planned around it, and taken back. */
 export function useWeek(id: number) {
     const client = useQueryClient();
-    const [undone, setUndone] = useState<PlannedTask[][]>([]);
+    const [undone, setUndone] = useState<Saving[]>([]);
+    const [moved, setMoved] = useState<Moved[]>([]);
     const key = ['week', id];
     const week = useQuery({ queryKey: key, queryFn: () => ask<Week>('GET', `/weeks/${id}`) });
     const stored = (answer: Week) => {
+        const before = client.getQueryData<Week>(key);
+        setMoved(before === undefined ? [] : movedBetween(before, answer));
         client.setQueryData(key, answer);
         client.invalidateQueries({ queryKey: ['this-week'] });
     };
     const save = useMutation({
-        mutationFn: (tasks: PlannedTask[]) => ask<Week>('PUT', `/weeks/${id}`, { tasks }),
+        mutationFn: (saving: Saving) => ask<Week>('PUT', `/weeks/${id}`, saving),
         onSuccess: stored,
     });
-    const send = useMutation({ mutationFn: () => ask<Week>('PUT', `/weeks/${id}/sent`), onSuccess: stored });
+    const send = useMutation({
+        mutationFn: (message?: string) =>
+            ask<Week>('PUT', `/weeks/${id}/sent`, message === undefined ? undefined : { message }),
+        onSuccess: stored,
+    });
     const again = useMutation({
         mutationFn: () => ask<Week>('POST', `/students/${week.data?.studentId}/weeks`, { from: week.data?.startsOn }),
         onSuccess: (answer) => {
@@ -25,20 +43,35 @@ export function useWeek(id: number) {
             stored(answer);
         },
     });
-    const apply = (change: Change, after?: () => void) => {
+    /** Last week's tasks, or those of a pattern. */
+    const fill = useMutation({
+        mutationFn: ({ from }: { from: string }) => ask<Week>('POST', `/weeks/${id}/${from}`),
+        onSuccess: (answer) => {
+            if (week.data !== undefined) remember(week.data);
+            stored(answer);
+        },
+    });
+    const remember = (before: Week) =>
+        setUndone((steps) => [...steps, { tasks: plannedWeek(before), share: before.share, justSo: true }]);
+    const apply = (change: Change, after?: () => void, how: Omit<Saving, 'tasks'> = {}) => {
         if (week.data === undefined || save.isPending) return;
-        const before = plannedWeek(week.data);
-        save.mutate(change(before), {
-            onSuccess: () => {
-                setUndone((steps) => [...steps, before]);
-                after?.();
+        const before = week.data;
+        save.mutate(
+            { tasks: change(plannedWeek(before)), ...how },
+            {
+                onSuccess: () => {
+                    remember(before);
+                    after?.();
+                },
             },
-        });
+        );
     };
     const undo = () => {
         const before = undone.at(-1);
         if (before === undefined || save.isPending) return;
         save.mutate(before, { onSuccess: () => setUndone((steps) => steps.slice(0, -1)) });
     };
-    return { week, save, send, again, apply, undo, canUndo: undone.length > 0 };
+    return { week, save, send, again, fill, apply, undo, canUndo: undone.length > 0, moved };
 }
+
+export type WeekInHand = ReturnType<typeof useWeek>;

@@ -1,11 +1,10 @@
-import { Button, Group, NumberInput, Select, SimpleGrid, Stack, Text, TextInput } from '@mantine/core';
+import { Button, Group, NumberInput, SimpleGrid, Stack, Text, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import { Trouble } from '../shared/Notes';
 import { dayName } from '../shared/words';
 import type { StudentDraft } from './draft';
+import { LessonTimes, WEEKDAYS } from './LessonTimes';
 import { Ways } from './Ways';
-
-const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
 
 interface Props {
     start: StudentDraft;
@@ -52,30 +51,7 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
                     onChange={(age) => set({ age: Number(age) })}
                 />
             </Group>
-            <Group grow align="flex-start">
-                <Select
-                    label="Lesson day"
-                    allowDeselect={false}
-                    value={String(draft.lessonWeekday)}
-                    onChange={(day) => set({ lessonWeekday: Number(day) })}
-                    data={WEEKDAYS.map((day) => ({ value: String(day), label: dayName(day) }))}
-                />
-                <TextInput
-                    label="Time"
-                    type="time"
-                    required
-                    value={draft.lessonTime}
-                    onChange={(event) => set({ lessonTime: event.currentTarget.value })}
-                />
-                <NumberInput
-                    label="Minutes"
-                    min={10}
-                    max={180}
-                    step={15}
-                    value={draft.lessonMinutes}
-                    onChange={(minutes) => set({ lessonMinutes: Number(minutes) })}
-                />
-            </Group>
+            <LessonTimes draft={draft} set={set} />
             <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
                 <Text component="legend" size="sm" fw={700}>
                     Minutes at home

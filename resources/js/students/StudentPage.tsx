@@ -12,6 +12,7 @@ import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
 import { StudentForm } from './StudentForm';
+import { Timetable } from './Timetable';
 
 type Detail = Api['StudentDetailResource'];
 
@@ -46,7 +47,7 @@ export function StudentPage() {
     ]);
     if (query.isPending) return <Waiting what="Fetching the student…" />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
-    const { student, learnings, links, weekId } = query.data;
+    const { student, learnings, links, weekId, lessons, holidays } = query.data;
     return (
         <Stack maw={1150}>
             <Group justify="space-between">
@@ -56,6 +57,8 @@ export function StudentPage() {
                     </Title>
                     <Text className="faint">
                         {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
+                        {student.secondWeekday !== null &&
+                            ` and ${dayName(student.secondWeekday)} ${student.secondTime}`}
                     </Text>
                 </div>
                 <Group gap="xs">
@@ -90,6 +93,7 @@ export function StudentPage() {
                     <LearningCard key={learning.id} learning={learning} studentId={id} />
                 ))}
             </div>
+            <Timetable studentId={id} lessons={lessons} holidays={holidays} />
             <FamilyLinks studentId={id} links={links} />
             <Dialog
                 opened={dialog === 'edit'}

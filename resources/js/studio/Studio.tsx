@@ -72,6 +72,7 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                 <Select
                     label="Time zone"
                     searchable
+                    limit={12}
                     allowDeselect={false}
                     value={draft.timezone}
                     onChange={(zone) => setDraft({ ...draft, timezone: zone ?? draft.timezone })}

@@ -1,0 +1,40 @@
+import { Button, Group, Stack, Textarea } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+import type { Week } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+
+interface Props {
+    week: Week;
+    error: unknown;
+    sending: boolean;
+    send: (message: string) => void;
+}
+
+/** A word that stands above the tasks at home. */
+export function FamilyWord({ week, error, sending, send }: Props) {
+    const [message, setMessage] = useState(week.message);
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        send(message);
+    };
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <Textarea
+                label="To the family"
+                description="It stands above the tasks at home."
+                maxLength={500}
+                autosize
+                minRows={3}
+                value={message}
+                onChange={(event) => setMessage(event.currentTarget.value)}
+                data-autofocus
+            />
+            <Trouble error={error} />
+            <Group>
+                <Button type="submit" loading={sending}>
+                    {week.sentAt === null ? 'Send the week with it' : 'Send'}
+                </Button>
+            </Group>
+        </Stack>
+    );
+}

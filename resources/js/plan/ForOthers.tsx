@@ -1,0 +1,67 @@
+import { Button, Checkbox, Group, ScrollArea, Stack, Text } from '@mantine/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask, type Student, type Week } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+
+/** Tasks of this week for other students as well; each gets them planned into their own days. */
+export function ForOthers({ week, taken }: { week: Week; taken: number | null }) {
+    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const [tasks, setTasks] = useState<string[]>(taken === null ? [] : [String(taken)]);
+    const [chosen, setChosen] = useState<string[]>([]);
+    const give = useMutation({
+        mutationFn: () =>
+            ask<Api['CopyResource'][]>('POST', `/weeks/${week.id}/copies`, {
+                taskIds: tasks.map(Number),
+                studentIds: chosen.map(Number),
+            }),
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        give.mutate();
+    };
+    const others = students.data?.filter((student) => student.id !== week.studentId) ?? [];
+    const outcome = new Map(give.data?.map((copy) => [copy.studentId, copy.outcome]));
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <Group align="flex-start" grow>
+                <Checkbox.Group label="Tasks" value={tasks} onChange={setTasks}>
+                    <ScrollArea.Autosize mah={300}>
+                        <Stack gap={6} mt={6}>
+                            {week.tasks.map((task) => (
+                                <Checkbox
+                                    key={task.id}
+                                    value={String(task.id)}
+                                    label={task.piece === null ? task.title : `${task.title}, ${task.piece}`}
+                                />
+                            ))}
+                        </Stack>
+                    </ScrollArea.Autosize>
+                </Checkbox.Group>
+                <Checkbox.Group label="For" value={chosen} onChange={setChosen}>
+                    <Stack gap={6} mt={6}>
+                        {others.map((student) => (
+                            <div key={student.id}>
+                                <Checkbox value={String(student.id)} label={student.name} />
+                                {outcome.has(student.id) && (
+                                    <Text size="xs" ml={30}>
+                                        {outcome.get(student.id)}
+                                    </Text>
+                                )}
+                            </div>
+                        ))}
+                        {others.length === 0 && !students.isPending && (
+                            <Text size="sm">There is no other student yet.</Text>
+                        )}
+                    </Stack>
+                </Checkbox.Group>
+            </Group>
+            <Trouble error={students.error ?? give.error} />
+            <Group>
+                <Button type="submit" disabled={tasks.length === 0 || chosen.length === 0} loading={give.isPending}>
+                    Give it to them
+                </Button>
+            </Group>
+        </Stack>
+    );
+}

@@ -1,0 +1,109 @@
+import { ActionIcon, Button, FileButton, Group, Stack, Text, TextInput } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask, type Week } from '../shared/api';
+import { Trouble, Waiting } from '../shared/Notes';
+import { minutes } from '../shared/words';
+import type { WeekInHand } from './useWeek';
+
+type Pattern = Api['WeekPatternResource'];
+
+/** Patterns: tasks that hang on no page, kept under a name, given again, and passed on as a file. */
+export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; done: () => void }) {
+    const client = useQueryClient();
+    const patterns = useQuery({ queryKey: ['patterns'], queryFn: () => ask<Pattern[]>('GET', '/patterns') });
+    const [name, setName] = useState('');
+    const again = () => client.invalidateQueries({ queryKey: ['patterns'] });
+    const keep = useMutation({
+        mutationFn: (body: object) => ask<Pattern>('POST', '/patterns', body),
+        onSuccess: () => {
+            setName('');
+            again();
+        },
+    });
+    const drop = useMutation({ mutationFn: (id: number) => ask('DELETE', `/patterns/${id}`), onSuccess: again });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        keep.mutate({ name, weekId: week.id });
+    };
+    const read = async (file: File | null) => {
+        if (file === null) return;
+        try {
+            keep.mutate(JSON.parse(await file.text()));
+        } catch {
+            keep.mutate({ name: file.name, tasks: [] });
+        }
+    };
+    if (patterns.isPending) return <Waiting what="Fetching the patterns…" />;
+    return (
+        <Stack gap="md">
+            {patterns.data?.length === 0 && (
+                <Text size="sm">None yet. Keep the tasks of this week that hang on no page, under a name.</Text>
+            )}
+            <ul className="plain-list" style={{ display: 'grid', gap: 10 }} aria-label="Patterns">
+                {patterns.data?.map((pattern) => (
+                    <li key={pattern.id}>
+                        <Group justify="space-between" wrap="nowrap" gap="xs">
+                            <div>
+                                <Text fw={700}>{pattern.name}</Text>
+                                <Text size="sm" className="faint">
+                                    {pattern.tasks
+                                        .map((task) => `${task.title}, ${minutes(task.halfMinutes / 2)}`)
+                                        .join(' · ')}
+                                </Text>
+                            </div>
+                            <Group gap={6} wrap="nowrap">
+                                <Button
+                                    size="compact-sm"
+                                    onClick={() =>
+                                        hand.fill.mutate({ from: `patterns/${pattern.id}` }, { onSuccess: done })
+                                    }
+                                >
+                                    Give
+                                </Button>
+                                <Button
+                                    size="compact-sm"
+                                    variant="default"
+                                    component="a"
+                                    download={`${pattern.name}.json`}
+                                    href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ name: pattern.name, tasks: pattern.tasks }))}`}
+                                >
+                                    Pass on
+                                </Button>
+                                <ActionIcon
+                                    variant="subtle"
+                                    c="var(--thorn)"
+                                    aria-label={`Remove the pattern ${pattern.name}`}
+                                    onClick={() => drop.mutate(pattern.id)}
+                                >
+                                    ✕
+                                </ActionIcon>
+                            </Group>
+                        </Group>
+                    </li>
+                ))}
+            </ul>
+            <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
+                <TextInput
+                    label="Keep this week’s as"
+                    required
+                    maxLength={60}
+                    value={name}
+                    onChange={(event) => setName(event.currentTarget.value)}
+                    style={{ flex: 1 }}
+                />
+                <Button type="submit" variant="default" loading={keep.isPending}>
+                    Keep
+                </Button>
+                <FileButton accept="application/json,.json" onChange={read}>
+                    {(props) => (
+                        <Button variant="subtle" {...props}>
+                            A colleague’s file
+                        </Button>
+                    )}
+                </FileButton>
+            </Group>
+            <Trouble error={patterns.error ?? keep.error ?? drop.error ?? hand.fill.error} />
+        </Stack>
+    );
+}

@@ -1,0 +1,68 @@
+import type { Week } from '../shared/api';
+import { change, lock, move, remove } from './planning';
+import type { WeekInHand } from './useWeek';
+
+/** A card that is taken: a task on a day, or one that has none. */
+export interface Taken {
+    id: number;
+    date: string | null;
+}
+
+/** Every card in reading order: day by day, then those without a day. */
+export function cardsOf(week: Week | undefined): Taken[] {
+    if (week === undefined) return [];
+    const placed = week.days.flatMap((day) => day.taskIds.map((id) => ({ id, date: day.date as string | null })));
+    const left = week.tasks.filter((task) => task.dates.length === 0).map((task) => ({ id: task.id, date: null }));
+    return [...placed, ...left];
+}
+
+/** The card under the hand, for dragging. */
+export function cardUnder(target: EventTarget): Taken {
+    const card = target as HTMLElement;
+    return {
+        id: Number(card.dataset.task),
+        date: card.closest<HTMLElement>('[data-date]')?.dataset.date ?? null,
+    };
+}
+
+/** What can be done to the card that is taken, by keys and by buttons alike. */
+export function handling(
+    { week, apply }: WeekInHand,
+    today: string,
+    taken: Taken | null,
+    setTaken: (taken: Taken | null) => void,
+) {
+    const data = week.data;
+    const open = data?.days.filter((day) => day.minutes > 0 && day.date >= today) ?? [];
+    /** What stood on a day that is over stays there as it was. */
+    const from = (date: string | null) => (date !== null && date < today ? null : date);
+    const task = data?.tasks.find((one) => one.id === taken?.id) ?? null;
+    const place = (to: string | null) =>
+        taken && apply(move(taken.id, from(taken.date), to), () => setTaken({ id: taken.id, date: to }));
+    return {
+        task,
+        drop: (card: Taken, to: string | null) => {
+            setTaken(card);
+            if (card.date !== to) apply(move(card.id, from(card.date), to), () => setTaken({ id: card.id, date: to }));
+        },
+        step: (by: number) => {
+            if (taken === null) return;
+            const at = open.findIndex((day) => day.date === taken.date);
+            const to = at < 0 ? open[by > 0 ? 0 : open.length - 1] : open[at + by];
+            if (to !== undefined) place(to.date);
+        },
+        next: (by: number) => {
+            const cards = cardsOf(data);
+            const at = cards.findIndex((card) => card.id === taken?.id && card.date === taken?.date);
+            setTaken(cards[(at + by + cards.length) % cards.length] ?? null);
+        },
+        also: () => {
+            const free = open.find((day) => !(task?.dates.includes(day.date) ?? true));
+            if (taken !== null && free !== undefined) apply(move(taken.id, null, free.date));
+        },
+        lock: () => taken?.date != null && apply(lock(taken.id, taken.date)),
+        takeOff: () => from(taken?.date ?? null) !== null && place(null),
+        star: () => task && apply(change(task.id, { starred: !task.starred })),
+        remove: () => taken && apply(remove(taken.id), () => setTaken(null)),
+    };
+}

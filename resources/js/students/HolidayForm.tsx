@@ -1,0 +1,72 @@
+import { Button, Checkbox, Group, Stack, TextInput } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+
+/** Days on which lessons rest, practice rests, or both; of one student or of everybody. */
+export function HolidayForm({ studentId, done }: { studentId: number; done: () => void }) {
+    const [draft, setDraft] = useState({ label: '', from: '', to: '', lessons: false, practice: true });
+    const [everybody, setEverybody] = useState(false);
+    const set = (change: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...change }));
+    const save = useMutation({
+        mutationFn: () => ask('POST', '/holidays', { ...draft, studentId: everybody ? null : studentId }),
+        onSuccess: done,
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        save.mutate();
+    };
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <TextInput
+                label="What it is"
+                placeholder="Half term"
+                required
+                maxLength={60}
+                value={draft.label}
+                onChange={(event) => set({ label: event.currentTarget.value })}
+                data-autofocus
+            />
+            <Group grow align="flex-start">
+                <TextInput
+                    label="First day"
+                    type="date"
+                    required
+                    value={draft.from}
+                    onChange={(event) =>
+                        set({ from: event.currentTarget.value, to: draft.to || event.currentTarget.value })
+                    }
+                />
+                <TextInput
+                    label="Last day"
+                    type="date"
+                    required
+                    value={draft.to}
+                    onChange={(event) => set({ to: event.currentTarget.value })}
+                />
+            </Group>
+            <Checkbox
+                label="No lessons"
+                checked={!draft.lessons}
+                onChange={(event) => set({ lessons: !event.currentTarget.checked })}
+            />
+            <Checkbox
+                label="No practice"
+                checked={!draft.practice}
+                onChange={(event) => set({ practice: !event.currentTarget.checked })}
+            />
+            <Checkbox
+                label="For every student"
+                checked={everybody}
+                onChange={(event) => setEverybody(event.currentTarget.checked)}
+            />
+            <Trouble error={save.error} />
+            <Group>
+                <Button type="submit" loading={save.isPending}>
+                    Save
+                </Button>
+            </Group>
+        </Stack>
+    );
+}

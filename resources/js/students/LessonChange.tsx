@@ -1,0 +1,98 @@
+import { Button, Group, NumberInput, SegmentedControl, Select, Stack, TextInput } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { longDate } from '../shared/words';
+
+type LessonDay = Api['LessonDayResource'];
+type State = 'moved' | 'cancelled' | 'make-up';
+
+const STATES = [
+    { value: 'moved', label: 'Move it' },
+    { value: 'cancelled', label: 'Cancel it' },
+    { value: 'make-up', label: 'One more' },
+];
+
+/** A lesson is moved or cancelled, or there is one besides the timetable. */
+export function LessonChange({
+    studentId,
+    lessons,
+    done,
+}: {
+    studentId: number;
+    lessons: LessonDay[];
+    done: () => void;
+}) {
+    const slots = lessons.filter((lesson) => lesson.state !== 'make-up').map((lesson) => lesson.slotOn ?? lesson.date);
+    const [state, setState] = useState<State>('moved');
+    const [slotOn, setSlotOn] = useState<string | null>(slots[0] ?? null);
+    const [heldOn, setHeldOn] = useState('');
+    const [at, setAt] = useState('');
+    const [minutes, setMinutes] = useState<number | null>(null);
+    const save = useMutation({
+        mutationFn: () =>
+            ask('POST', `/students/${studentId}/lesson-changes`, {
+                state,
+                slotOn: state === 'make-up' ? null : slotOn,
+                heldOn: state === 'cancelled' ? null : heldOn || null,
+                at: at || null,
+                minutes,
+            }),
+        onSuccess: done,
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        save.mutate();
+    };
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <SegmentedControl
+                aria-label="What becomes of the lesson"
+                value={state}
+                onChange={(value) => setState(value as State)}
+                data={STATES}
+            />
+            {state !== 'make-up' && (
+                <Select
+                    label="Which lesson"
+                    allowDeselect={false}
+                    value={slotOn}
+                    onChange={setSlotOn}
+                    data={[...new Set(slots)].map((date) => ({ value: date, label: longDate(date) }))}
+                />
+            )}
+            {state !== 'cancelled' && (
+                <Group grow align="flex-start">
+                    <TextInput
+                        label={state === 'moved' ? 'To' : 'On'}
+                        type="date"
+                        required
+                        value={heldOn}
+                        onChange={(event) => setHeldOn(event.currentTarget.value)}
+                    />
+                    <TextInput
+                        label="At"
+                        type="time"
+                        value={at}
+                        onChange={(event) => setAt(event.currentTarget.value)}
+                    />
+                    <NumberInput
+                        label="Minutes"
+                        placeholder="as always"
+                        min={10}
+                        max={180}
+                        value={minutes ?? ''}
+                        onChange={(value) => setMinutes(value === '' ? null : Number(value))}
+                    />
+                </Group>
+            )}
+            <Trouble error={save.error} />
+            <Group>
+                <Button type="submit" loading={save.isPending}>
+                    Save
+                </Button>
+            </Group>
+        </Stack>
+    );
+}

@@ -1,0 +1,95 @@
+import { Group, NumberInput, Select, TextInput } from '@mantine/core';
+import { useSession } from '../shared/Shell';
+import { dayName } from '../shared/words';
+import type { StudentDraft } from './draft';
+
+export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
+
+const DAYS = WEEKDAYS.map((day) => ({ value: String(day), label: dayName(day) }));
+
+interface Props {
+    draft: StudentDraft;
+    set: (change: Partial<StudentDraft>) => void;
+}
+
+/** The lesson each week, perhaps a second one, and where the student is when that is elsewhere. */
+export function LessonTimes({ draft, set }: Props) {
+    const studio = useSession().data?.studio.timezone;
+    const second = (day: string | null) =>
+        set(
+            day === null
+                ? { secondWeekday: null, secondTime: null, secondMinutes: null }
+                : {
+                      secondWeekday: Number(day),
+                      secondTime: draft.secondTime ?? draft.lessonTime,
+                      secondMinutes: draft.secondMinutes ?? draft.lessonMinutes,
+                  },
+        );
+    return (
+        <>
+            <Group grow align="flex-start">
+                <Select
+                    label="Lesson day"
+                    allowDeselect={false}
+                    value={String(draft.lessonWeekday)}
+                    onChange={(day) => set({ lessonWeekday: Number(day) })}
+                    data={DAYS}
+                />
+                <TextInput
+                    label="Time"
+                    type="time"
+                    required
+                    value={draft.lessonTime}
+                    onChange={(event) => set({ lessonTime: event.currentTarget.value })}
+                />
+                <NumberInput
+                    label="Minutes"
+                    min={10}
+                    max={180}
+                    step={15}
+                    value={draft.lessonMinutes}
+                    onChange={(minutes) => set({ lessonMinutes: Number(minutes) })}
+                />
+            </Group>
+            <Group grow align="flex-start">
+                <Select
+                    label="Second lesson"
+                    placeholder="none"
+                    clearable
+                    value={draft.secondWeekday === null ? null : String(draft.secondWeekday)}
+                    onChange={second}
+                    data={DAYS.filter((day) => day.value !== String(draft.lessonWeekday))}
+                />
+                {draft.secondWeekday !== null && (
+                    <>
+                        <TextInput
+                            label="Its time"
+                            type="time"
+                            required
+                            value={draft.secondTime ?? ''}
+                            onChange={(event) => set({ secondTime: event.currentTarget.value })}
+                        />
+                        <NumberInput
+                            label="Its minutes"
+                            min={10}
+                            max={180}
+                            step={15}
+                            value={draft.secondMinutes ?? ''}
+                            onChange={(minutes) => set({ secondMinutes: Number(minutes) })}
+                        />
+                    </>
+                )}
+                <Select
+                    label="Time zone"
+                    placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
+                    searchable
+                    limit={12}
+                    clearable
+                    value={draft.timezone}
+                    onChange={(timezone) => set({ timezone })}
+                    data={Intl.supportedValuesOf('timeZone')}
+                />
+            </Group>
+        </>
+    );
+}
