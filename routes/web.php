@@ -29,6 +29,9 @@ Route::prefix('api')->group(function (): void {
         Route::post('students/{student}/learnings', [C\LearningController::class, 'store'])->can('own', 'student');
         Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
         Route::put('learnings/{learning}/path', [C\LearningController::class, 'path'])->can('own', 'learning');
+        Route::post('stages/{stage}/relief', [C\StageController::class, 'relieve'])->can('own', 'stage');
+        Route::put('students/{student}/skipped/{page}', [C\SkippedPageController::class, 'update'])->can('own', 'student')->can('own', 'page');
+        Route::delete('students/{student}/skipped/{page}', [C\SkippedPageController::class, 'destroy'])->can('own', 'student')->can('own', 'page');
         Route::patch('stages/{stage}', [C\StageController::class, 'update'])->can('own', 'stage');
 
         Route::get('paths', [C\PathController::class, 'index'])->can('work', Models\OwnPath::class);
@@ -91,9 +94,11 @@ Route::prefix('api')->group(function (): void {
         Route::post('students/{student}/lesson-changes', [C\LessonController::class, 'change'])->can('own', 'student');
         Route::delete('lessons/{lesson}/change', [C\LessonController::class, 'takeBack'])->can('own', 'lesson');
         Route::get('lessons/{lesson}', [C\LessonController::class, 'show'])->can('own', 'lesson');
+        Route::patch('lessons/{lesson}', [C\LessonController::class, 'update'])->can('own', 'lesson');
         Route::put('lessons/{lesson}/finished', [C\LessonController::class, 'finish'])->can('own', 'lesson');
         Route::put('lessons/{lesson}/marks/{task}', [C\MarkController::class, 'update'])->can('own', 'lesson')->can('own', 'task');
         Route::post('lessons/{lesson}/slips', [C\SlipController::class, 'store'])->can('own', 'lesson');
+        Route::delete('lessons/{lesson}/slips/{key}', [C\SlipController::class, 'takeBack'])->can('own', 'lesson');
         Route::delete('slips/{slip}', [C\SlipController::class, 'destroy'])->can('own', 'slip');
     });
 

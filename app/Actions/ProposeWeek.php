@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Learning;
 use App\Models\Lesson;
-use App\Models\Slip;
 use App\Models\Stage;
 use App\Models\StageBars;
 use App\Models\Student;
@@ -16,13 +15,12 @@ use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\ReviewSchedule;
-use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
 use Nasturtium\Core\Reading\ShakierHand;
-use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 
 /** Proposes the week after a lesson: remedies, open stages, reviews and a warm-up, on the days the rules allow. */
@@ -33,7 +31,7 @@ final class ProposeWeek
 
     private const REVIEW_REPETITIONS = 1;
 
-    public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan) {}
+    public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan, private readonly FindRemedies $find) {}
 
     /** Replaces an unsent proposal; a week that was sent is left as it is. */
     public function __invoke(Student $student, CarbonImmutable $from): Week
@@ -56,11 +54,11 @@ final class ProposeWeek
     private function fill(Week $week, Student $student): void
     {
         $learnings = Learning::query()->where('student_id', $student->id)->where('state', '!=', 'resting')
-            ->with(['piece', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
+            ->with(['piece', 'ladders', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
         $current = $learnings->where('state', 'current');
         $newest = $current->last();
         $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);
-        $this->remedies($week, $learnings);
+        $this->remedies($week);
         foreach ($current as $learning) {
             $this->stages($week, $learning);
         }
@@ -72,65 +70,82 @@ final class ProposeWeek
         }
     }
 
-    /** @param Collection<int, Learning> $learnings */
-    private function remedies(Week $week, Collection $learnings): void
+    private function remedies(Week $week): void
     {
-        $lesson = Lesson::query()->where('student_id', $week->student_id)->where('held_on', $week->starts_on->toDateString())->with('slips.task')->first();
-        $known = [];
-        foreach ($lesson->slips ?? [] as $slip) {
-            $learning = $learnings->firstWhere('id', $slip->task->learning_id);
-            $same = "{$slip->task->learning_id} {$slip->kind} {$slip->measure} {$slip->hand}";
-            if ($learning !== null && ! isset($known[$same])) {
-                $known[$same] = true;
-                $this->remedy($week, $learning, $slip);
-            }
+        $lesson = Lesson::query()->where('student_id', $week->student_id)->where('held_on', $week->starts_on->toDateString())->first();
+        foreach ($lesson === null ? [] : ($this->find)($lesson) as [$learning, $remedy]) {
+            $task = $this->task($week, TaskKind::Remedy, ucfirst($remedy->kind->words()), $remedy->kind->remedy(), $remedy->halfMinutes, [
+                'learning_id' => $learning->id,
+                'hand' => $remedy->hand?->value,
+                'repetitions' => $remedy->repetitions,
+                'tempo' => $remedy->tempo,
+                'is_new' => false,
+                'why' => $remedy->why,
+            ]);
+            TaskBars::query()->create([
+                'studio_id' => $week->studio_id,
+                'task_id' => $task->id,
+                'position' => 0,
+                'first' => $remedy->first,
+                'last' => $remedy->last,
+                'from_place' => (string) $remedy->from,
+                'to_place' => (string) $remedy->to,
+            ]);
         }
-    }
-
-    private function remedy(Week $week, Learning $learning, Slip $slip): void
-    {
-        $kind = SlipKind::from($slip->kind);
-        $score = $learning->piece->score();
-        $last = min($slip->measure + 1, count($score->measures) - 1);
-        $tempo = $kind->tempo($slip->task->tempo ?? $learning->stages->whereNotNull('tempo')->first()->tempo ?? 60);
-        $task = $this->task($week, TaskKind::Remedy, ucfirst($kind->words()), $kind->remedy(), TaskTime::ofBars($score, [[$slip->measure, $last]], 3, $tempo), [
-            'learning_id' => $learning->id,
-            'hand' => $slip->hand,
-            'repetitions' => 3,
-            'tempo' => $tempo,
-            'is_new' => false,
-            'why' => "heard at the lesson, at {$slip->place}",
-        ]);
-        TaskBars::query()->create([
-            'studio_id' => $week->studio_id,
-            'task_id' => $task->id,
-            'position' => 0,
-            'first' => $slip->measure,
-            'last' => $last,
-            'from_place' => (string) $score->measures[$slip->measure]->place(Fraction::zero()),
-            'to_place' => (string) $score->measures[$last]->place(Fraction::zero()),
-        ]);
     }
 
     private function stages(Week $week, Learning $learning): void
     {
         $open = $learning->stages->sortBy('position')->whereNull('passed_on')->take(self::STAGES_AHEAD);
-        $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->pluck('mark', 'stage_id');
+        $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->orderBy('week_id')->get()->groupBy('stage_id');
         $first = $this->handFirst($week, $learning, $open);
         foreach ($open as $stage) {
-            $mark = $before->get($stage->id);
-            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $stage->half_minutes, [
+            $heard = $before->get($stage->id, new Collection());
+            $mark = $heard->last()?->mark;
+            $tempo = $stage->tempo === null ? null : $this->rung($learning, $stage, $heard);
+            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $this->minutesAt($learning, $stage, $tempo), [
                 'learning_id' => $learning->id,
                 'stage_id' => $stage->id,
                 'hand' => $stage->handName(),
                 'leads' => $first !== null && $stage->handName() === $first->value,
                 'repetitions' => $stage->repetitions,
-                'tempo' => $stage->tempo,
+                'tempo' => $tempo,
                 'is_new' => $mark === null,
                 'why' => $mark === null ? 'the next stage' : 'not passed yet',
             ]);
             $this->bars($task, $stage->bars);
         }
+    }
+
+    /**
+     * The tempo a stage goes on at: of the ladder, and what was reached or failed at the lessons so far (handbook 9).
+     *
+     * @param  Collection<int, Task>  $heard  its tasks with a mark, in order
+     */
+    private function rung(Learning $learning, Stage $stage, Collection $heard): int
+    {
+        $last = $heard->last();
+        $ladder = $learning->ladders->isEmpty() && $last === null ? null : $learning->ladder($stage->handName());
+        if ($ladder === null || $last === null || $last->tempo === null) {
+            return $ladder === null || $stage->kind === StageKind::Finish->value ? (int) $stage->tempo : $ladder->from;
+        }
+        if ($last->tempo_reached !== null) {
+            return $ladder->next($last->tempo_reached, $stage->kind === StageKind::TempoLadder->value);
+        }
+        $failures = $heard->reverse()->takeWhile(static fn (Task $task): bool => $task->mark === 'again' && $task->tempo === $last->tempo)->count();
+
+        return $ladder->next($last->tempo, false, $failures);
+    }
+
+    /** @return int half minutes; another tempo than the stage's takes another time */
+    private function minutesAt(Learning $learning, Stage $stage, ?int $tempo): int
+    {
+        if ($tempo === null || $tempo === $stage->tempo || $stage->bars->isEmpty()) {
+            return $stage->half_minutes;
+        }
+        $ranges = $stage->bars->map(static fn (StageBars $of): array => [$of->first, $of->last])->all();
+
+        return TaskTime::ofBars($learning->piece->score(), array_values($ranges), $stage->repetitions, $tempo);
     }
 
     /**

@@ -6,6 +6,9 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Nasturtium\Core\Practice\HeardSlip;
+use Nasturtium\Core\Practice\Slip as SlipKind;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * What went wrong at a place, heard at a lesson.
@@ -16,15 +19,33 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $task_id
  * @property string $kind
  * @property int $measure index in the piece
+ * @property ?int $last_measure index in the piece, of a slip over several bars
+ * @property ?int $from_beat 1 is the first; null for whole bars
+ * @property ?int $to_beat
  * @property string $place
  * @property ?string $hand
  * @property string $note_names clef:pitch of the notes of its place, divided by commas
+ * @property ?string $client_key made on the screen of the lesson
  * @property-read Lesson $lesson
  * @property-read Task $task
  */
 final class Slip extends Model
 {
     protected $guarded = [];
+
+    /** As the core knows it; needs its task. */
+    public function heard(): HeardSlip
+    {
+        return new HeardSlip(
+            SlipKind::from($this->kind),
+            $this->measure,
+            $this->last_measure ?? $this->measure,
+            $this->from_beat === null ? null : $this->from_beat - 1,
+            $this->to_beat === null ? null : $this->to_beat - 1,
+            Hand::tryFrom($this->hand ?? ''),
+            $this->task->tempo,
+        );
+    }
 
     /** @return BelongsTo<Lesson, $this> */
     public function lesson(): BelongsTo

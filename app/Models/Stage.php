@@ -31,6 +31,7 @@ use Nasturtium\Core\Path\StageKind;
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
  * @property ?CarbonImmutable $passed_on
+ * @property ?int $relieved_after the last task before it was made easier
  * @property-read Learning $learning
  * @property-read Collection<int, StageBars> $bars
  * @property-read Collection<int, Stage> $waitsFor
@@ -119,7 +120,10 @@ final class Stage extends Model
     /** @return HasMany<Task, $this> lessons that heard it and did not pass it */
     public function misses(): HasMany
     {
-        return $this->tasks()->where('mark', 'again');
+        $misses = $this->tasks();
+        $misses->where('mark', 'again')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)');
+
+        return $misses;
     }
 
     /** @return array<string, string> */

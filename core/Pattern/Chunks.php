@@ -94,6 +94,20 @@ final class Chunks
         return new Chunk(ChunkKind::Own, $first, $last, $place, new Place($this->piece->measures[$last]->number, Fraction::of($to)), $beats, [$place]);
     }
 
+    /** Whole bars, from index to index. */
+    public function over(ChunkKind $kind, int $from, int $to): Chunk
+    {
+        return $this->range($kind, $from, $to);
+    }
+
+    /** A bar through the next bar's first sounding beat; the last bar has none to go to. */
+    public function barOver(int $index): Chunk
+    {
+        return isset($this->piece->measures[$index + 1])
+            ? $this->throughNextBeat(ChunkKind::BarOver, $index, $index)[1]
+            : $this->range(ChunkKind::BarOver, $index, $index);
+    }
+
     /**
      * @param  int  $more  beats later
      * @return Fraction whole notes from the start of the measure, within it

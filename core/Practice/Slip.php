@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
+use Nasturtium\Core\Pattern\ChunkKind;
+
 /** What went wrong at a place, and what is done about it on exactly those bars (handbook 12). */
 enum Slip: string
 {
@@ -34,6 +36,27 @@ enum Slip: string
             self::Articulation => ['legato broken, staccato held', 'That hand alone, only long and short.', 100],
             self::Dynamics => ['dynamics missing', 'The whole piece once, only loud and soft.', 100],
             self::RepeatMissed => ['repeat missed', 'Trace the way through the page with a finger, then play it.', 100],
+        };
+    }
+
+    /** Hands that do not meet: each once, then together three times. */
+    public function repetitions(): int
+    {
+        return match ($this) {
+            self::HandsApart => 5,
+            self::Dynamics, self::RepeatMissed => 1,
+            default => 3,
+        };
+    }
+
+    /** What the remedy is done on; own is what the teacher has pointed at. */
+    public function chunk(): ChunkKind
+    {
+        return match ($this) {
+            self::LineTurnStall => ChunkKind::LineTurn,
+            self::HandsApart => ChunkKind::BarOver,
+            self::Dynamics, self::RepeatMissed => ChunkKind::Whole,
+            default => ChunkKind::Own,
         };
     }
 

@@ -39,13 +39,26 @@ return new class extends Migration {
         });
         Schema::table('slips', function (Blueprint $table): void {
             $table->unsignedSmallInteger('last_measure')->nullable()->after('measure')->comment('index in the piece, of a slip over several bars');
-            $table->string('from_place', 16)->default('')->after('place')->comment('exact to the beat; empty for whole bars');
-            $table->string('to_place', 16)->default('')->after('from_place');
+            $table->unsignedTinyInteger('from_beat')->nullable()->after('last_measure')->comment('1 is the first; null for whole bars');
+            $table->unsignedTinyInteger('to_beat')->nullable()->after('from_beat');
+            $table->string('place', 48)->change();
+            $table->char('client_key', 36)->nullable();
+            $table->unique(['lesson_id', 'client_key']);
         });
         Schema::table('tasks', function (Blueprint $table): void {
             $table->unsignedSmallInteger('tempo_reached')->nullable()->after('mark')->comment('beats a minute, at the lesson');
             $table->unsignedTinyInteger('most_days')->default(3)->after('half_minutes')->comment('it is wanted on no more');
             $table->string('heard_note', 240)->default('')->after('tempo_reached')->comment('of the teacher, at the lesson');
+        });
+        Schema::table('stages', function (Blueprint $table): void {
+            $table->unsignedBigInteger('relieved_after')->nullable()->comment('the last task before it was made easier; misses up to it no longer count');
+        });
+        Schema::create('skipped_pages', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('student_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('page_id')->constrained()->cascadeOnDelete();
+            $table->unique(['student_id', 'page_id']);
         });
         Schema::create('ladders', function (Blueprint $table): void {
             $table->id();
@@ -86,8 +99,11 @@ return new class extends Migration {
     {
         Schema::dropIfExists('week_patterns');
         Schema::dropIfExists('ladders');
+        Schema::dropIfExists('skipped_pages');
+        Schema::table('stages', fn (Blueprint $table) => $table->dropColumn('relieved_after'));
         Schema::table('tasks', fn (Blueprint $table) => $table->dropColumn(['tempo_reached', 'heard_note', 'most_days']));
-        Schema::table('slips', fn (Blueprint $table) => $table->dropColumn(['last_measure', 'from_place', 'to_place']));
+        Schema::table('slips', fn (Blueprint $table) => $table->dropUnique(['lesson_id', 'client_key']));
+        Schema::table('slips', fn (Blueprint $table) => $table->dropColumn(['last_measure', 'from_beat', 'to_beat', 'client_key']));
         Schema::dropIfExists('days_off');
         Schema::table('task_days', fn (Blueprint $table) => $table->dropColumn('locked'));
         Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn(['message', 'share', 'planned_on']));

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Actions\StorePiece;
+use App\Models\Book;
+use App\Models\Lesson;
 use App\Models\Stage;
 use App\Models\Task;
 use Tests\Fixtures;
@@ -73,9 +76,88 @@ test('a signed-off page comes back for review when its time has come', function 
     $week = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->json();
     $review = collect($week['tasks'])->firstWhere('kind', 'review');
     expect($review)->toMatchArray(['title' => 'Review', 'piece' => 'Blue Gate', 'why' => 'last played 28 Apr', 'tempo' => 100]);
-    $lesson = $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-12'])->json();
+    $lesson = $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-12'])->assertOk()->json();
     $this->putJson("/api/lessons/{$lesson['id']}/marks/{$review['id']}", ['mark' => 'pass'])->assertOk();
     expect($this->own->learning->refresh()->review_step)->toBe(1)->and($this->own->learning->played_on?->toDateString())->toBe('2031-05-12');
     $this->putJson("/api/lessons/{$lesson['id']}/marks/{$review['id']}", ['mark' => 'again']);
     expect($this->own->learning->refresh()->review_step)->toBe(0);
+});
+
+test('a slip is exact to the beat, counts once however often it is sent, and is taken back by its key', function (): void {
+    $at = "/api/lessons/{$this->own->lesson->id}/slips";
+    $slip = ['taskId' => $this->own->task('Tap and count')->id, 'kind' => 'wrong-finger', 'measure' => 1, 'last' => 2, 'fromBeat' => 3, 'toBeat' => 1, 'hand' => 'R', 'clientKey' => '3f0c2d52-7f9c-4a55-9d5e-0b1c2d3e4f50'];
+    $first = $this->postJson($at, $slip)->assertOk()->assertJson(['place' => 'bar 2, beat 3 to bar 3, beat 1', 'measure' => 1, 'last' => 2])->json('id');
+    expect($this->postJson($at, $slip)->json('id'))->toBe($first);
+    $this->postJson($at, ['fromBeat' => 5, 'clientKey' => null] + $slip)->assertJsonPath('errors.fromBeat.0', 'Measure 2 has no beat 5.');
+    $remedies = $this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies');
+    expect(array_column($remedies, 'why'))->toBe(['rest skipped, long note cut short in bar 2, at the lesson', 'wrong finger, hand drifted in bars 2–3, right hand, at the lesson'])
+        ->and($remedies[1])->toMatchArray(['piece' => 'Blue Gate', 'place' => 'bars 2–3', 'tempo' => 60, 'minutes' => 1]);
+    $this->deleteJson("{$at}/{$slip['clientKey']}")->assertNoContent();
+    expect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies'))->toHaveCount(1);
+});
+
+test('what comes a second time within two weeks is said to', function (): void {
+    $earlier = Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'held_on' => '2031-04-28']);
+    $this->own->slip->replicate(['client_key'])->fill(['lesson_id' => $earlier->id])->save();
+    expect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies.0.why'))->toBe('rest skipped, long note cut short in bar 2, twice in two weeks');
+    $earlier->update(['held_on' => '2031-04-14']);
+    expect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies.0.why'))->toEndWith('at the lesson');
+});
+
+test('the tempo that was reached leads the ladder on, two failures lead it down', function (): void {
+    $own = $this->own;
+    $stages = Stage::query()->where('learning_id', $own->learning->id)->get()->keyBy('kind');
+    Stage::query()->where('learning_id', $own->learning->id)->whereNotIn('kind', ['tempo ladder', 'finish', 'right hand'])->update(['passed_on' => '2031-04-28']);
+    $heard = fn (string $kind, array $more): Task => Task::query()->create([...$more, 'studio_id' => $own->studio->id, 'student_id' => $own->student->id, 'week_id' => $own->week->id, 'learning_id' => $own->learning->id, 'stage_id' => $stages[$kind]->id, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
+    $heard('tempo ladder', ['tempo' => 60, 'tempo_reached' => 72]);
+    $heard('right hand', ['tempo' => 60]);
+    $tempi = fn (): array => collect($this->postJson("/api/students/{$own->student->id}/weeks", [])->json('tasks'))->pluck('tempo', 'title')->only(['Tempo ladder', 'Right hand', 'Finish'])->all();
+    expect($tempi())->toBe(['Right hand' => 60, 'Tempo ladder' => 76, 'Finish' => 100]);
+    $heard('right hand', ['tempo' => 60]);
+    expect($tempi()['Right hand'])->toBe(58);
+    $own->learning->ladders()->create(['studio_id' => $own->studio->id, 'hand' => '', 'start' => 50, 'goal' => 90, 'step' => 10]);
+    expect($tempi())->toBe(['Right hand' => 50, 'Tempo ladder' => 80, 'Finish' => 100]);
+});
+
+test('a stage that is stuck has three ways out, and the teacher chooses', function (): void {
+    $stage = Stage::query()->where('learning_id', $this->own->learning->id)->where('kind', 'right hand')->with('bars')->firstOrFail();
+    foreach ([1, 2, 3] as $lesson) {
+        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->week->id, 'learning_id' => $this->own->learning->id, 'stage_id' => $stage->id, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
+    }
+    $stuck = $this->getJson("/api/lessons/{$this->own->lesson->id}")->json('stuck');
+    expect($stuck)->toHaveCount(1)->and($stuck[0])->toMatchArray(['stageId' => $stage->id, 'piece' => 'Blue Gate', 'stage' => 'right hand', 'lessons' => 3])
+        ->and(array_column($stuck[0]['reliefs'], 'words'))->toBe(['smaller pieces', 'a slower tempo', 'a rest from the page']);
+    $relief = fn (string $relief) => $this->postJson("/api/stages/{$stage->id}/relief", ['relief' => $relief])->assertOk();
+    $before = $stage->bars->count();
+    $relief('smaller')->assertJsonCount(0);
+    expect($stage->bars()->count())->toBeGreaterThan($before)->and($stage->bars()->max('last'))->toBe(3);
+    $relief('slower');
+    expect($stage->refresh()->tempo)->toBe(56);
+    $relief('rest');
+    expect($this->own->learning->refresh()->state)->toBe('resting');
+    $this->postJson("/api/stages/{$stage->id}/relief", ['relief' => 'sweets'])->assertJsonValidationErrors('relief');
+});
+
+test('the next page of each book is at hand, pages can be left out, other books come after', function (): void {
+    $page = fn (int $number, string $title) => app(StorePiece::class)->fromShorthand($this->own->book->pages()->create(['studio_id' => $this->own->studio->id, 'number' => $number]), "title: {$title}\nR: @c4 w1\n", '');
+    $page(2, 'Before It');
+    $snow = $page(5, 'Snow Day');
+    $page(6, 'Thaw');
+    $other = Book::query()->create(['studio_id' => $this->own->studio->id, 'title' => 'Second Book', 'level' => '']);
+    app(StorePiece::class)->fromShorthand($other->pages()->create(['studio_id' => $this->own->studio->id, 'number' => 1]), "title: Far Hill\nR: @c4 w1\n", '');
+    $next = fn ($answer): array => array_column($answer->assertOk()->json(), 'title');
+    expect(array_column($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('nextPages'), 'title'))->toBe(['Snow Day', 'Far Hill'])
+        ->and($next($this->putJson("/api/students/{$this->own->student->id}/skipped/{$snow->page_id}")))->toBe(['Thaw', 'Far Hill'])
+        ->and($next($this->deleteJson("/api/students/{$this->own->student->id}/skipped/{$snow->page_id}")))->toBe(['Snow Day', 'Far Hill']);
+});
+
+test('a lesson has its length and two notes, one of them for the family', function (): void {
+    $at = "/api/lessons/{$this->own->lesson->id}";
+    $this->patchJson($at, ['minutes' => 45, 'privateNote' => 'Tired today.', 'sharedNote' => 'The tune sings now!'])->assertOk();
+    $this->patchJson($at, ['privateNote' => null])->assertJson(['minutes' => 45, 'privateNote' => '', 'sharedNote' => 'The tune sings now!']);
+    $this->patchJson($at, ['minutes' => 3])->assertJsonValidationErrors('minutes');
+    ($this->mark)('Look over', 'again')->assertJson(['tempoReached' => null, 'heardNote' => '']);
+    $task = $this->own->task('Look over')->id;
+    $this->putJson("{$at}/marks/{$task}", ['mark' => 'again', 'tempoReached' => 66, 'note' => ' lovely ends '])->assertJson(['tempoReached' => 66, 'heardNote' => 'lovely ends']);
+    $this->putJson("{$at}/marks/{$task}", ['mark' => 'pass'])->assertJson(['tempoReached' => 66, 'heardNote' => 'lovely ends']);
 });

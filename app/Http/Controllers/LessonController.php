@@ -9,10 +9,12 @@ use App\Actions\FollowTimetable;
 use App\Actions\ProposeWeek;
 use App\Api\Delete;
 use App\Api\Get;
+use App\Api\Patch;
 use App\Api\Post;
 use App\Api\Put;
 use App\Http\CurrentStudio;
 use App\Http\Requests\LessonChangeRequest;
+use App\Http\Requests\LessonRecordRequest;
 use App\Http\Requests\LessonRequest;
 use App\Http\Resources\LessonDayResource;
 use App\Http\Resources\LessonResource;
@@ -31,7 +33,7 @@ final class LessonController
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<', $heldOn)->orderByDesc('starts_on')->first();
         $lesson = Lesson::query()->firstOrCreate(
             ['student_id' => $student->id, 'held_on' => $heldOn],
-            ['studio_id' => $student->studio_id, 'week_id' => $week?->id],
+            ['studio_id' => $student->studio_id, 'week_id' => $week?->id, 'state' => Lesson::HELD],
         );
 
         return new JsonResponse(LessonResource::of($lesson, $studio->today()));
@@ -74,6 +76,14 @@ final class LessonController
     #[Get('/lessons/{lesson}', LessonResource::class)]
     public function show(Lesson $lesson, CurrentStudio $studio): JsonResponse
     {
+        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+    }
+
+    #[Patch('/lessons/{lesson}', LessonResource::class)]
+    public function update(LessonRecordRequest $request, Lesson $lesson, CurrentStudio $studio): JsonResponse
+    {
+        $lesson->update($request->columns());
+
         return new JsonResponse(LessonResource::of($lesson, $studio->today()));
     }
 

@@ -20,6 +20,10 @@ final class MarkController
     {
         abort_unless($task->week_id === $lesson->week_id, 404);
         $task->load(['stage', 'learning.piece', 'bars', 'days', 'daysOff', 'practices']);
+        $task->fill([
+            ...$request->has('tempoReached') ? ['tempo_reached' => $request->input('tempoReached')] : [],
+            ...$request->has('note') ? ['heard_note' => $request->string('note')->trim()->toString()] : [],
+        ]);
         $mark($task, $request->input('mark') === null ? null : $request->string('mark')->toString(), $lesson->held_on);
 
         return new JsonResponse(TaskResource::of($task));

@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\MarkTask;
+use App\Actions\RelieveStage;
 use App\Api\Patch;
+use App\Api\Post;
 use App\Http\CurrentStudio;
+use App\Http\Requests\ReliefRequest;
 use App\Http\Requests\StageRequest;
 use App\Http\Resources\StageResource;
+use App\Http\Resources\StuckResource;
 use App\Models\Stage;
 use Illuminate\Http\JsonResponse;
+use Nasturtium\Core\Practice\Relief;
 
 /** Stages ticked off by hand, as those done together at the lesson. */
 final class StageController
@@ -22,5 +27,13 @@ final class StageController
         $marks->settle($stage->load('learning')->learning, $studio->today());
 
         return new JsonResponse(StageResource::of($stage->load('bars')->loadCount('misses')));
+    }
+
+    #[Post('/stages/{stage}/relief', StuckResource::class, many: true)]
+    public function relieve(ReliefRequest $request, Stage $stage, RelieveStage $relieve): JsonResponse
+    {
+        $relieve($stage, Relief::from($request->string('relief')->toString()));
+
+        return new JsonResponse(StuckResource::of($stage->learning->student_id));
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** How a task was heard. The policy stands on the route. */
+/** How a task was heard, the tempo it reached, a note; what is not sent stays. The policy stands on the route. */
 final class MarkRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
@@ -14,6 +14,8 @@ final class MarkRequest extends FormRequest
     {
         return [
             'mark' => ['present', 'nullable', 'in:pass,again,stop'],
+            'tempoReached' => ['sometimes', 'nullable', 'integer', 'between:20,400'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:240'],
         ];
     }
 }

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Slip;
 
-/** What went wrong, and where. The policy stands on the route. */
+/** What went wrong, and where: a bar, or several, exact to the beat where beats are given. The policy stands on the route. */
 final class SlipRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
@@ -18,7 +18,11 @@ final class SlipRequest extends FormRequest
             'taskId' => ['required', 'integer', Rule::exists('tasks', 'id')->where('studio_id', $this->user()?->studio_id)],
             'kind' => ['required', Rule::enum(Slip::class)],
             'measure' => ['required', 'integer', 'between:0,9999'],
+            'last' => ['nullable', 'integer', 'gte:measure', 'between:0,9999'],
+            'fromBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:toBeat'],
+            'toBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:fromBeat'],
             'hand' => ['present', 'nullable', 'in:R,L'],
+            'clientKey' => ['nullable', 'uuid'],
         ];
     }
 }

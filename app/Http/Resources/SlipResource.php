@@ -24,6 +24,10 @@ final readonly class SlipResource
         #[OA\Property]
         public int $measure,
         #[OA\Property]
+        public int $last,
+        #[OA\Property]
+        public ?string $clientKey,
+        #[OA\Property]
         public string $place,
         #[OA\Property]
         public ?string $hand,
@@ -31,6 +35,6 @@ final readonly class SlipResource
 
     public static function of(Slip $slip): self
     {
-        return new self($slip->id, $slip->task_id, $slip->kind, SlipKind::from($slip->kind)->words(), $slip->measure, $slip->place, $slip->hand);
+        return new self($slip->id, $slip->task_id, $slip->kind, SlipKind::from($slip->kind)->words(), $slip->measure, $slip->last_measure ?? $slip->measure, $slip->client_key, $slip->place, $slip->hand);
     }
 }

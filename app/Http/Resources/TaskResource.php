@@ -57,6 +57,10 @@ final readonly class TaskResource
         public ?string $leftWhy,
         #[OA\Property]
         public ?string $mark,
+        #[OA\Property]
+        public ?int $tempoReached,
+        #[OA\Property]
+        public string $heardNote,
         #[ListOf(BarsResource::class)]
         public array $bars,
         #[ListOf('string')]
@@ -90,6 +94,8 @@ final readonly class TaskResource
             $task->most_days,
             $task->left_why,
             $task->mark,
+            $task->tempo_reached,
+            $task->heard_note ?? '',
             array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
             WeekDays::dates($task->days),
             WeekDays::dates($task->days->where('locked', true)),

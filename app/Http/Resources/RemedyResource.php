@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Learning;
+use Nasturtium\Core\Practice\Remedy;
+use OpenApi\Attributes as OA;
+
+/** A remedy that next week will have, and why. */
+#[OA\Schema]
+final readonly class RemedyResource
+{
+    public function __construct(
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property]
+        public string $instruction,
+        #[OA\Property]
+        public string $piece,
+        #[OA\Property]
+        public string $place,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public int $tempo,
+        #[OA\Property]
+        public float $minutes,
+        #[OA\Property]
+        public string $why,
+    ) {}
+
+    public static function of(Learning $learning, Remedy $remedy): self
+    {
+        [$from, $to] = [$remedy->from->measure, $remedy->to->measure];
+
+        return new self(
+            $remedy->kind->value,
+            $remedy->kind->remedy(),
+            $learning->piece->title,
+            $from === $to ? "bar {$from}" : "bars {$from}–{$to}",
+            $remedy->hand?->value,
+            $remedy->tempo,
+            $remedy->halfMinutes / 2,
+            $remedy->why,
+        );
+    }
+}
