@@ -24,6 +24,8 @@ export function aTask(change: Partial<Task> = {}): Task {
         off: [],
         leftWhy: null,
         mark: null,
+        tempoReached: null,
+        heardNote: '',
         practices: [],
         ...change,
     } as unknown as Task;

@@ -87,6 +87,12 @@ final readonly class TempoLadder
         return array_values(array_unique([$this->from, ...$between, $this->goal]));
     }
 
+    /** @return list<int> the rungs, and every classic mark below the start */
+    public function marksToGoal(): array
+    {
+        return [...array_filter(self::marks(), fn (int $mark): bool => $mark < $this->from), ...$this->rungs()];
+    }
+
     /** How many rungs lie from one tempo up to another, the last counted; none when it is not faster. */
     public function rungsUp(int $from, int $to): int
     {

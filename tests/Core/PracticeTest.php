@@ -41,6 +41,10 @@ test('a ladder climbs by its own step, up after a pass, down after two failures'
         ->and(fn () => new TempoLadder(50, 60, 0))->toThrow(InvalidScore::class);
 });
 
+test('below the start lie the marks of the metronome', function (): void {
+    expect((new TempoLadder(46, 70, 10))->marksToGoal())->toBe([40, 42, 44, 46, 56, 66, 70]);
+});
+
 test('a jump is counted in rungs', function (): void {
     $ladder = new TempoLadder(56, 120);
     // 60, 63, 66, 69, 72.

@@ -14,7 +14,10 @@ final readonly class LadderResource
 {
     private const HANDS = ['', 'R', 'L'];
 
-    /** @param list<int> $rungs beats a minute */
+    /**
+     * @param  list<int>  $rungs  beats a minute, from the start to the goal
+     * @param  list<int>  $marks  the rungs with the metronome's marks below them, that a remedy may be at
+     */
     public function __construct(
         #[OA\Property(enum: self::HANDS)]
         public string $hand,
@@ -24,6 +27,8 @@ final readonly class LadderResource
         public ?int $step,
         #[ListOf('integer')]
         public array $rungs,
+        #[ListOf('integer')]
+        public array $marks,
     ) {}
 
     /** @return list<self> */
@@ -32,7 +37,7 @@ final readonly class LadderResource
         return array_map(static function (string $hand) use ($learning): self {
             $ladder = $learning->ladder($hand);
 
-            return new self($hand, $learning->ladders->contains('hand', $hand), $ladder->step, $ladder->rungs());
+            return new self($hand, $learning->ladders->contains('hand', $hand), $ladder->step, $ladder->rungs(), $ladder->marksToGoal());
         }, self::HANDS);
     }
 }

@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { type Api, ask, type Playback } from '../shared/api';
 import { BarLabels } from '../shared/score/BarLabels';
+import { rangeWords } from '../shared/score/beats';
 import { Marks } from '../shared/score/Marks';
+import { MusicLayer } from '../shared/score/MusicLayer';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { BarTiles } from './BarTiles';
-import { rangeWords } from './beats';
-import { MusicLayer } from './MusicLayer';
 import { labelsOf, marksOf, rowsOf } from './marks';
 import type { DeskState } from './useDesk';
 

@@ -1,8 +1,8 @@
 import { Button, Text } from '@mantine/core';
 import type { Api } from '../shared/api';
 import { KeyMap } from '../shared/piano/KeyMap';
+import { rangeWords } from '../shared/score/beats';
 import { BarWords } from './BarWords';
-import { rangeWords } from './beats';
 import { Compare } from './Compare';
 import { FindingList } from './FindingList';
 import { FingerChoice } from './FingerChoice';

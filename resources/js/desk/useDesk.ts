@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Report } from '../shared/api';
-import type { Range } from './beats';
+import type { Range } from '../shared/score/beats';
 import { type Finding, findingsAt, findingsOf, type Lens } from './findings/findings';
 import type { Saying } from './marks';
 import { useBars } from './useBars';

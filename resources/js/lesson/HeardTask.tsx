@@ -1,4 +1,5 @@
-import { Button, Group, Text } from '@mantine/core';
+import { Button, Group, Text, TextInput } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
 import type { Api, Task } from '../shared/api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords } from '../shared/words';
@@ -17,15 +18,23 @@ interface Props {
     chosen: boolean;
     choose: () => void;
     mark: (mark: 'pass' | 'again' | 'stop' | null) => void;
-    dropSlip: (id: number) => void;
+    /** A rung up or down from the tempo that was reached; null while another task is chosen. */
+    climb: ((by: number) => void) | null;
+    note: (note: string) => void;
+    dropSlip: (slip: Api['SlipResource']) => void;
 }
 
 /** One task of last week: what home reported, the mark, the slips. */
-export function HeardTask({ task, slips, chosen, choose, mark, dropSlip }: Props) {
+export function HeardTask({ task, slips, chosen, choose, mark, climb, note, dropSlip }: Props) {
+    const row = useRef<HTMLLIElement>(null);
+    useEffect(() => {
+        if (chosen) row.current?.scrollIntoView({ block: 'nearest' });
+    }, [chosen]);
     const last = task.practices.at(-1);
     const notes = task.practices.filter((practice) => practice.note !== '');
     return (
         <li
+            ref={row}
             className="sheet"
             style={{
                 padding: '0.45rem 0.7rem',
@@ -69,8 +78,11 @@ export function HeardTask({ task, slips, chosen, choose, mark, dropSlip }: Props
                     From home: “{practice.note}”
                 </Text>
             ))}
+            {(chosen || task.tempoReached !== null || task.heardNote !== '') && (
+                <HeardMore task={task} climb={climb} note={note} />
+            )}
             {slips.map((slip) => (
-                <Group key={slip.id} gap="xs">
+                <Group key={slip.clientKey ?? slip.id} gap="xs">
                     <Text size="sm" className="thorn">
                         ▲ {slip.place}: {slip.words}
                     </Text>
@@ -78,7 +90,7 @@ export function HeardTask({ task, slips, chosen, choose, mark, dropSlip }: Props
                         size="compact-xs"
                         variant="subtle"
                         c="var(--ink)"
-                        onClick={() => dropSlip(slip.id)}
+                        onClick={() => dropSlip(slip)}
                         aria-label={`Take back: ${slip.words}, ${slip.place}`}
                     >
                         take back
@@ -86,5 +98,49 @@ export function HeardTask({ task, slips, chosen, choose, mark, dropSlip }: Props
                 </Group>
             ))}
         </li>
+    );
+}
+
+/** The tempo that was reached, and a word of the teacher's. */
+function HeardMore({ task, climb, note }: Pick<Props, 'task' | 'climb' | 'note'>) {
+    const [words, setWords] = useState(task.heardNote);
+    return (
+        <Group gap="xs" wrap="nowrap" mt={4}>
+            {task.tempo !== null && (
+                <Group gap={2} wrap="nowrap">
+                    <Button
+                        size="compact-xs"
+                        variant="default"
+                        disabled={climb === null}
+                        aria-label="A slower tempo (,)"
+                        onClick={() => climb?.(-1)}
+                    >
+                        −
+                    </Button>
+                    <Text size="sm" style={{ whiteSpace: 'nowrap' }}>
+                        {task.tempoReached === null ? `at ${task.tempo}` : `reached ${task.tempoReached}`}
+                    </Text>
+                    <Button
+                        size="compact-xs"
+                        variant="default"
+                        disabled={climb === null}
+                        aria-label="A faster tempo (.)"
+                        onClick={() => climb?.(1)}
+                    >
+                        +
+                    </Button>
+                </Group>
+            )}
+            <TextInput
+                size="xs"
+                aria-label={`A note on ${task.title}`}
+                placeholder="a note"
+                maxLength={240}
+                value={words}
+                onChange={(event) => setWords(event.currentTarget.value)}
+                onBlur={() => words !== task.heardNote && note(words)}
+                style={{ flex: 1 }}
+            />
+        </Group>
     );
 }

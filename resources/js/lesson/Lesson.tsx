@@ -1,17 +1,17 @@
-import { Button, Group, Text, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Group, Stack, Text, Title } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Api, ask, type Task } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
-import { firstBar, lastBar } from './bars';
 import { HeardTask } from './HeardTask';
-import { SlipBoard } from './SlipBoard';
-
-type LessonData = Api['LessonResource'];
-type Mark = 'pass' | 'again' | 'stop' | null;
+import { NextWeek, useNextPage } from './NextWeek';
+import { atBar, firstBar, type Pointed, step, stretch } from './pointed';
+import { Record } from './Record';
+import { SlipBoard, usePage, wordsAt } from './SlipBoard';
+import { type LessonData, type Mark, useLesson } from './useLesson';
 
 const SLIP_KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-'];
 
@@ -19,103 +19,94 @@ export function Lesson() {
     const id = Number(useParams().lesson);
     const client = useQueryClient();
     const navigate = useNavigate();
-    const key = ['lesson', id];
-    const lesson = useQuery({ queryKey: key, queryFn: () => ask<LessonData>('GET', `/lessons/${id}`) });
-    const [at, setAt] = useState(0);
-    const [bar, setBar] = useState(0);
-    const tasks = lesson.data?.week?.tasks ?? [];
-    const task = tasks[at] ?? null;
-    const edit = (change: (data: LessonData) => LessonData) =>
-        client.setQueryData<LessonData>(key, (data) => data && change(data));
-    const mark = useMutation({
-        mutationFn: ({ of, to }: { of: Task; to: Mark }) =>
-            ask<Task>('PUT', `/lessons/${id}/marks/${of.id}`, { mark: to }),
-        onSuccess: (marked) =>
-            edit((data) => ({
-                ...data,
-                week: data.week && {
-                    ...data.week,
-                    tasks: data.week.tasks.map((one) => (one.id === marked.id ? { ...one, mark: marked.mark } : one)),
-                },
-            })),
-    });
-    const addSlip = useMutation({
-        mutationFn: (kind: string) =>
-            ask<Api['SlipResource']>('POST', `/lessons/${id}/slips`, {
-                taskId: task?.id,
-                kind,
-                measure: firstBar(task) + bar,
-                hand: task?.hand ?? null,
-            }),
-        onSuccess: (slip) => edit((data) => ({ ...data, slips: [...data.slips, slip] })),
-    });
-    const dropSlip = useMutation({
-        mutationFn: (slip: number) => ask('DELETE', `/slips/${slip}`),
-        onSuccess: (_, slip) => edit((data) => ({ ...data, slips: data.slips.filter((one) => one.id !== slip) })),
-    });
-    const finish = useMutation({
-        mutationFn: () => ask<LessonData>('PUT', `/lessons/${id}/finished`),
-        onSuccess: (finished) => {
-            client.invalidateQueries();
-            if (finished.nextWeekId !== null) navigate(`/weeks/${finished.nextWeekId}`);
-        },
-    });
-    const bars = task === null || task.bars.length === 0 ? 0 : lastBar(task) - firstBar(task) + 1;
-    const step = (by: number) => {
-        if (tasks.length === 0) return;
-        setAt((before) => (before + by + tasks.length) % tasks.length);
-        setBar(0);
+    const hand = useLesson(id);
+    const { lesson, finish } = hand;
+    const data = lesson.data;
+    const [chosen, setChosen] = useState(0);
+    const [pointed, setPointed] = useState<Pointed | null>(null);
+    const tasks = data?.week?.tasks ?? [];
+    const task = tasks[chosen] ?? null;
+    const page = usePage(task, data?.studentId);
+    const rungs = useRungs(task);
+    const open = useNextPage(data);
+    const hasBars = task !== null && task.bars.length > 0;
+    const at = pointed ?? atBar(hasBars ? firstBar(task) : 0);
+    const choose = (index: number) => {
+        setChosen(index);
+        setPointed(null);
     };
-    const give = (to: Mark) => {
+    const go = (by: number) => tasks.length > 0 && choose((chosen + by + tasks.length) % tasks.length);
+    const give = (mark: Mark) => {
         if (task === null) return;
-        mark.mutate({ of: task, to });
+        hand.heard(task, { mark });
         // A pass goes on to the next task; after "again" and "stop" there may be a slip to note.
-        if (to === 'pass' && at < tasks.length - 1) step(1);
+        if (mark === 'pass' && chosen < tasks.length - 1) choose(chosen + 1);
     };
-    const kinds = lesson.data?.slipKinds ?? [];
-    const lastSlip = lesson.data?.slips.at(-1);
+    const slip = (kind: Api['SlipKindResource'] | undefined) =>
+        task && hasBars && kind && hand.addSlip(task, kind, at, wordsAt(page.data?.report, at));
+    const climb = (by: number) => {
+        if (task === null || task.tempo === null) return;
+        const now = task.tempoReached ?? task.tempo;
+        const next = by > 0 ? rungs.find((rung) => rung > now) : rungs.findLast((rung) => rung < now);
+        if (next !== undefined) hand.heard(task, { tempoReached: next });
+    };
+    const end = () =>
+        finish.mutate(undefined, {
+            onSuccess: (finished) => {
+                client.invalidateQueries();
+                if (finished.nextWeekId !== null) navigate(`/weeks/${finished.nextWeekId}`);
+            },
+        });
+    const kinds = data?.slipKinds ?? [];
+    const next = data?.nextPages[0];
     useKeys([
-        { key: 'j', does: 'next task', run: () => step(1) },
-        { key: 'k', does: 'task before', run: () => step(-1) },
+        { key: 'j', does: 'next task', run: () => go(1) },
+        { key: 'k', does: 'task before', run: () => go(-1) },
         { key: 'p', does: 'pass, and on to the next', run: () => give('pass') },
         { key: 'a', does: 'again', run: () => give('again') },
         { key: 's', does: 'stop: let it rest', run: () => give('stop') },
         { key: 'c', does: 'clear the mark', run: () => give(null) },
-        { key: 'ArrowRight', does: 'next bar', run: () => setBar((before) => Math.min(bars - 1, before + 1)) },
-        { key: 'ArrowLeft', does: 'bar before', run: () => setBar((before) => Math.max(0, before - 1)) },
+        { key: '.', does: 'reached a faster tempo', run: () => climb(1) },
+        { key: ',', does: 'reached a slower tempo', run: () => climb(-1) },
+        { key: 'ArrowRight', does: 'next bar', run: () => hasBars && setPointed(step(at, 1, task)) },
+        { key: 'ArrowLeft', does: 'bar before', run: () => hasBars && setPointed(step(at, -1, task)) },
+        ...([1, -1] as const).map((by) => ({
+            key: by > 0 ? 'Shift+ArrowRight' : 'Shift+ArrowLeft',
+            does: by > 0 ? 'a beat more' : 'a beat less',
+            run: () => hasBars && page.data && setPointed(stretch(at, by, page.data.report)),
+        })),
         ...kinds.map((kind, i) => ({
             key: SLIP_KEYS[i] ?? '',
             does: `slip here: ${kind.words}`,
-            run: () => bars > 0 && addSlip.mutate(kind.kind),
+            run: () => slip(kind),
         })),
-        { key: 'u', does: 'take back the last slip', run: () => lastSlip && dropSlip.mutate(lastSlip.id) },
-        { key: 'Enter', does: 'finish, and see next week', run: () => finish.mutate() },
+        { key: 'u', does: 'take back what was done last', run: hand.undo },
+        { key: 'n', does: 'open the next page', run: () => next && open.mutate(next.pieceId) },
+        { key: 'Enter', does: 'finish, and see next week', run: end },
     ]);
     if (lesson.isPending) return <Waiting what="Opening the lesson…" />;
-    if (lesson.error) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
-    const data = lesson.data;
-    const marked = tasks.filter((one) => one.mark !== null).length;
+    if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
         <>
-            <Group justify="space-between" mb="sm" wrap="nowrap">
-                <div>
-                    <Title order={1} fz={26}>
-                        {data.student}, {longDate(data.heldOn)}
-                    </Title>
-                    <Text size="sm" className="faint">
-                        {marked} of {tasks.length} heard
-                        {data.finishedAt !== null && '; finished before, finishing again proposes anew'}
-                    </Text>
-                </div>
-                <Button onClick={() => finish.mutate()} loading={finish.isPending}>
+            <Head data={data} tasks={tasks} waiting={hand.waiting} canUndo={hand.canUndo} undo={hand.undo}>
+                <Button onClick={end} loading={finish.isPending}>
                     Finish, and see next week (Enter)
                 </Button>
-            </Group>
-            <Trouble error={mark.error ?? addSlip.error ?? dropSlip.error ?? finish.error} />
+            </Head>
+            <Trouble error={finish.error ?? open.error} />
+            {hand.refused > 0 && (
+                <Text role="alert" className="thorn">
+                    {hand.refused === 1 ? 'One step was' : `${hand.refused} steps were`} not taken by the server. Look
+                    over what stands below.
+                </Text>
+            )}
             {tasks.length === 0 ? (
-                <Empty title="No week leads to this lesson">
-                    <Text>Open a page for the student, then finish: the first week is proposed from it.</Text>
-                </Empty>
+                <Stack gap="sm">
+                    <Empty title="No week leads to this lesson">
+                        <Text>Open a page for the student, then finish: the first week is proposed from it.</Text>
+                    </Empty>
+                    <NextWeek data={data} />
+                </Stack>
             ) : (
                 <div
                     style={{
@@ -130,30 +121,79 @@ export function Lesson() {
                             <HeardTask
                                 key={one.id}
                                 task={one}
-                                slips={data.slips.filter((slip) => slip.taskId === one.id)}
-                                chosen={i === at}
-                                choose={() => {
-                                    setAt(i);
-                                    setBar(0);
-                                }}
-                                mark={(to) => mark.mutate({ of: one, to })}
-                                dropSlip={(slip) => dropSlip.mutate(slip)}
+                                slips={data.slips.filter((of) => of.taskId === one.id)}
+                                chosen={i === chosen}
+                                choose={() => choose(i)}
+                                mark={(mark) => hand.heard(one, { mark })}
+                                climb={i === chosen ? climb : null}
+                                note={(note) => hand.heard(one, { note })}
+                                dropSlip={hand.dropSlip}
                             />
                         ))}
                     </ol>
-                    {task !== null && (
-                        <SlipBoard
-                            task={task}
-                            bar={bar}
-                            chooseBar={setBar}
-                            kinds={kinds}
-                            keys={SLIP_KEYS}
-                            slips={data.slips.filter((slip) => slip.taskId === task.id)}
-                            add={(kind) => addSlip.mutate(kind)}
-                        />
-                    )}
+                    <Stack gap="sm" className="lesson-side">
+                        {task !== null && (
+                            <SlipBoard
+                                task={task}
+                                page={page.data}
+                                error={page.error}
+                                at={at}
+                                point={setPointed}
+                                kinds={kinds}
+                                keys={SLIP_KEYS}
+                                slips={data.slips.filter((of) => of.taskId === task.id)}
+                                add={slip}
+                            />
+                        )}
+                        <NextWeek data={data} />
+                        <Record key={data.id} data={data} record={hand.record} />
+                    </Stack>
                 </div>
             )}
         </>
     );
+}
+
+interface HeadProps {
+    data: LessonData;
+    tasks: Task[];
+    waiting: number;
+    canUndo: boolean;
+    undo: () => void;
+    children: React.ReactNode;
+}
+
+function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
+    const marked = tasks.filter((one) => one.mark !== null).length;
+    return (
+        <Group justify="space-between" mb="sm" wrap="nowrap">
+            <div>
+                <Title order={1} fz={26}>
+                    {data.student}, {longDate(data.heldOn)}
+                </Title>
+                <Text size="sm" className="faint" role="status">
+                    {marked} of {tasks.length} heard
+                    {data.finishedAt !== null && '; finished before, finishing again proposes anew'}
+                    {waiting > 0 && `; ${waiting} not sent yet, kept until there is a connection`}
+                </Text>
+            </div>
+            <Group gap="xs" wrap="nowrap">
+                <Button variant="default" onClick={undo} disabled={!canUndo}>
+                    Undo (u)
+                </Button>
+                {children}
+            </Group>
+        </Group>
+    );
+}
+
+/** The tempi of the task's ladder, and those below it. */
+function useRungs(task: Task | null): number[] {
+    const ladders = useQuery({
+        queryKey: ['ladders', task?.learningId],
+        queryFn: () => ask<Api['LadderResource'][]>('GET', `/learnings/${task?.learningId}/ladders`),
+        enabled: task !== null && task.learningId !== null,
+        staleTime: 60_000,
+    });
+    return ladders.data?.find((ladder) => ladder.hand === (task?.hand ?? ''))?.marks ?? [];
 }

@@ -1,30 +1,45 @@
 import { Button, Kbd, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { type Api, ask, type Task } from '../shared/api';
+import { type Api, ask, type Report, type Task } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
-import { BarButtons } from '../shared/score/BarButtons';
+import { rangeWords } from '../shared/score/beats';
+import { MusicLayer } from '../shared/score/MusicLayer';
 import { Score } from '../shared/score/Score';
-import { firstBar, lastBar } from './bars';
+import { atBar, type Pointed, rangeAt } from './pointed';
+import type { Slip } from './useLesson';
 
 interface Props {
     task: Task;
-    /** The bar that is pointed at, counted from the task's first. */
-    bar: number;
-    chooseBar: (bar: number) => void;
+    page: { piece: Api['PieceResource']; report: Report } | undefined;
+    error: unknown;
+    at: Pointed;
+    point: (at: Pointed) => void;
     kinds: Api['SlipKindResource'][];
     keys: string[];
-    slips: Api['SlipResource'][];
-    add: (kind: string) => void;
+    slips: Slip[];
+    add: (kind: Api['SlipKindResource']) => void;
 }
 
-/** The bars of the task, engraved; a bar is pointed at and a slip picked for it. */
-export function SlipBoard({ task, bar, chooseBar, kinds, keys, slips, add }: Props) {
-    const piece = useQuery({
-        queryKey: ['piece', task.pieceId],
-        queryFn: () => ask<Api['PieceResource']>('GET', `/pieces/${task.pieceId}`),
-        enabled: task.pieceId !== null,
+/** What is pointed at, in words: bars, or exact to the beat. */
+export function wordsAt(report: Report | undefined, at: Pointed): string {
+    const range = rangeAt(at);
+    if (report !== undefined && range !== null) return rangeWords(report, range);
+    const [first, last] = [at.first, at.last].map((bar) => report?.bars[bar]?.measure ?? bar + 1);
+    return first === last ? `bar ${first}` : `bars ${first}–${last}`;
+}
+
+/** The page of a task with its measures, as the lesson needs it. */
+export function usePage(task: Task | null, studentId: number | undefined) {
+    return useQuery({
+        queryKey: ['breakdown', task?.pieceId, studentId],
+        queryFn: () => ask<Api['BreakdownResource']>('GET', `/pieces/${task?.pieceId}/breakdown?student=${studentId}`),
+        enabled: task !== null && task.pieceId !== null && studentId !== undefined,
         staleTime: 60_000,
     });
+}
+
+/** The page of the task, engraved, its own bars bright; a place is pointed at and a slip picked for it. */
+export function SlipBoard({ task, page, error, at, point, kinds, keys, slips, add }: Props) {
     if (task.pieceId === null || task.bars.length === 0) {
         return (
             <section className="sheet" aria-label={task.title}>
@@ -32,10 +47,11 @@ export function SlipBoard({ task, bar, chooseBar, kinds, keys, slips, add }: Pro
             </section>
         );
     }
-    if (piece.isPending) return <Waiting what="Fetching the bars…" />;
-    if (piece.error) return <Trouble error={piece.error} />;
-    const [first, last] = [firstBar(task), lastBar(task)];
-    const slipped = new Set(slips.map((slip) => slip.measure - first));
+    if (error) return <Trouble error={error} />;
+    if (page === undefined) return <Waiting what="Fetching the bars…" />;
+    const { piece, report } = page;
+    const slipped = new Set(slips.flatMap((slip) => between(slip.measure, slip.last)));
+    const own = new Set(task.bars.flatMap((bars) => between(bars.first, bars.last)));
     return (
         <section className="sheet" aria-label={`${task.title}, ${task.piece}`}>
             <Text mb={4}>
@@ -43,22 +59,45 @@ export function SlipBoard({ task, bar, chooseBar, kinds, keys, slips, add }: Pro
                 {task.tempo !== null && ` Tempo ${task.tempo}.`}
             </Text>
             <Score
-                music={piece.data.music}
-                title={`${task.piece}, the bars of this task`}
+                music={piece.music}
+                title={`${task.piece}, the page of this task`}
                 scale={38}
-                lines={first === 0 && last === piece.data.measures - 1 ? 'printed' : 'free'}
-                range={first === 0 && last === piece.data.measures - 1 ? null : [first, last]}
                 overlay={(places) => (
-                    <BarButtons
-                        places={places}
-                        label={(i) => `Point at bar ${i + 1} of these${slipped.has(i) ? ', slip noted' : ''}`}
-                        state={(i) => (i === bar ? 'chosen' : slipped.has(i) ? 'slip' : 'plain')}
-                        choose={chooseBar}
-                    />
+                    <>
+                        {places.measures.map((bar, i) =>
+                            own.has(i) ? null : (
+                                <div
+                                    // biome-ignore lint/suspicious/noArrayIndexKey: bars have no other name than their place
+                                    key={i}
+                                    className="score-aside"
+                                    style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
+                                />
+                            ),
+                        )}
+                        <MusicLayer
+                            report={report}
+                            places={places}
+                            bars={new Set(rangeAt(at) === null ? between(at.first, at.last) : [])}
+                            slipped={slipped}
+                            range={rangeAt(at)}
+                            onBar={(bar, more) =>
+                                point(more ? { ...atBar(at.first), last: Math.max(at.first, bar) } : atBar(bar))
+                            }
+                            onNote={(id) => {
+                                const event = report.events.find((one) => one.id === id);
+                                const bar = report.bars.findIndex(
+                                    (one) => one.measure === Number.parseInt(event?.place ?? '', 10),
+                                );
+                                if (bar >= 0) point(atBar(bar));
+                            }}
+                            onRange={point}
+                        />
+                    </>
                 )}
             />
             <Text fw={700} mt="sm" mb={4}>
-                What went wrong there? <span className="faint">← → point at a bar</span>
+                What went wrong in {wordsAt(report, at)}?{' '}
+                <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
             </Text>
             <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(16rem, 1fr))', gap: 4 }}>
                 {kinds.map((kind, i) => (
@@ -69,7 +108,7 @@ export function SlipBoard({ task, bar, chooseBar, kinds, keys, slips, add }: Pro
                         justify="flex-start"
                         title={kind.remedy}
                         leftSection={<Kbd>{keys[i]}</Kbd>}
-                        onClick={() => add(kind.kind)}
+                        onClick={() => add(kind)}
                     >
                         {kind.words}
                     </Button>
@@ -77,4 +116,8 @@ export function SlipBoard({ task, bar, chooseBar, kinds, keys, slips, add }: Pro
             </div>
         </section>
     );
+}
+
+function between(first: number, last: number): number[] {
+    return Array.from({ length: last - first + 1 }, (_, nth) => first + nth);
 }

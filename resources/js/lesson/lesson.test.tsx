@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { dataOf } from '../../../tests/report';
 import { drawRoom, serve } from '../../../tests/screen';
 import { aTask } from '../../../tests/tasks';
 import { Lesson } from './Lesson';
@@ -22,10 +23,18 @@ const practised = {
 function lesson(change: object = {}) {
     return {
         id: 4,
+        studentId: 1,
         student: 'Theo B.',
         heldOn: '2031-05-12',
         finishedAt: null,
         nextWeekId: null,
+        state: 'held',
+        minutes: 30,
+        privateNote: '',
+        sharedNote: '',
+        remedies: [],
+        stuck: [],
+        nextPages: [],
         slipKinds: KINDS,
         slips: [],
         week: {
@@ -40,7 +49,13 @@ function lesson(change: object = {}) {
     };
 }
 
-const PIECE = { 'GET /pieces/7': () => ({ id: 7, music: '<score-partwise/>', measures: 8 }) };
+/** Five bars of four beats, so that the bars of the task are the last three. */
+const PIECE = {
+    'GET /pieces/7/breakdown?student=1': () => dataOf('R: @c4 w1 | 2 | 3 | 4 | 5\n'),
+    'GET /learnings/5/ladders': () => [
+        { hand: 'R', own: false, step: null, rungs: [60, 63, 66], marks: [56, 58, 60, 63, 66] },
+    ],
+};
 
 function open(answers: Parameters<typeof serve>[0] = {}, change: object = {}) {
     const asked = serve({ 'GET /lessons/4': () => lesson(change), ...PIECE, ...answers });
@@ -52,6 +67,8 @@ const rows = () => within(screen.getByRole('list', { name: 'What was assigned' }
 const put = (asked: ReturnType<typeof serve>) => asked.filter((one) => one.method === 'PUT');
 
 describe('a lesson', () => {
+    beforeEach(() => localStorage.clear());
+
     it('shows what home reported', async () => {
         open();
         await screen.findByRole('heading', { name: 'Theo B., Monday 12 May' });
@@ -71,8 +88,8 @@ describe('a lesson', () => {
         await userEvent.keyboard('a');
         await waitFor(() =>
             expect(put(asked).map((one) => [one.path, one.body])).toEqual([
-                ['/lessons/4/marks/1', { mark: 'pass' }],
-                ['/lessons/4/marks/2', { mark: 'again' }],
+                ['/lessons/4/marks/1', { mark: 'pass', tempoReached: null, note: '' }],
+                ['/lessons/4/marks/2', { mark: 'again', tempoReached: null, note: '' }],
             ]),
         );
         expect(await screen.findByText('2 of 3 heard')).toBeTruthy();
@@ -92,44 +109,141 @@ describe('a lesson', () => {
         await userEvent.click(
             await screen.findByRole('button', { name: 'Right hand, Blue Gate: again', pressed: true }),
         );
-        await waitFor(() => expect(put(asked)[0]?.body).toEqual({ mark: null }));
+        await waitFor(() => expect(put(asked)[0]?.body).toMatchObject({ mark: null }));
     });
 
-    it('notes a slip on the bar that is pointed at, and takes it back', async () => {
-        const slip = { id: 9, taskId: 1, kind: 'cut-short', words: 'cut short', measure: 3, place: 'bar 4', hand: 'R' };
+    it('notes a slip on the bar that is pointed at, shows it at once, and takes it back', async () => {
+        let kept: object[] = [];
+        let keys = 0;
+        vi.spyOn(crypto, 'randomUUID').mockImplementation(() => `0-0-0-0-${++keys}`);
         const asked = open({
-            'POST /lessons/4/slips': () => slip,
-            'DELETE /slips/9': () => new Response(null, { status: 204 }),
+            'DELETE /lessons/4/slips/0-0-0-0-1': () => {
+                kept = [];
+                return new Response(null, { status: 204 });
+            },
+            'GET /lessons/4': () => lesson({ slips: kept }),
+            'POST /lessons/4/slips': (body) => {
+                kept = [
+                    { id: 9, taskId: 1, words: 'cut short', place: 'bar 4', measure: 3, last: 3, ...(body as object) },
+                ];
+                return kept[0];
+            },
         });
-        await screen.findByRole('region', { name: 'Right hand, Blue Gate' });
+        await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
         await userEvent.keyboard('{ArrowRight}2');
         expect(await screen.findByText('▲ bar 4: cut short')).toBeTruthy();
         // The task begins at bar 3, of index 2; one bar on is index 3.
-        expect(asked.find((one) => one.method === 'POST')?.body).toEqual({
-            taskId: 1,
-            kind: 'cut-short',
-            measure: 3,
-            hand: 'R',
-        });
+        const sent = asked.find((one) => one.method === 'POST')?.body as { clientKey: string };
+        expect(sent).toMatchObject({ taskId: 1, kind: 'cut-short', measure: 3, last: 3, fromBeat: null, hand: 'R' });
         await userEvent.keyboard('u');
         await waitFor(() => expect(screen.queryByText('▲ bar 4: cut short')).toBeNull());
+        await waitFor(() => expect(asked.map((one) => one.path)).toContain(`/lessons/4/slips/${sent.clientKey}`));
+        vi.restoreAllMocks();
     });
 
-    it('points no farther than the bars of the task', async () => {
-        const asked = open({
-            'POST /lessons/4/slips': () => ({
-                id: 9,
-                taskId: 1,
-                kind: 'wrong-note',
-                words: 'wrong note',
-                measure: 4,
-                place: 'bar 5',
-                hand: 'R',
+    it('is exact to the beat by keys, and points no farther than the bars of the task', async () => {
+        const asked = open({ 'POST /lessons/4/slips': () => ({}) });
+        await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
+        await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{ArrowRight}{ArrowLeft}');
+        await userEvent.keyboard('{Shift>}{ArrowRight}{ArrowRight}{/Shift}1');
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
+                measure: 3,
+                last: 4,
+                fromBeat: 1,
+                toBeat: 1,
             }),
-        });
-        await screen.findByRole('region', { name: 'Right hand, Blue Gate' });
-        await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{ArrowRight}1');
-        await waitFor(() => expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ measure: 4 }));
+        );
+        expect(screen.getByText(/What went wrong in bar 4, beat 1 to bar 5, beat 1/)).toBeTruthy();
+    });
+
+    it('keeps the tempo that was reached, rung by rung, and a note', async () => {
+        const asked = open({ 'PUT /lessons/4/marks/1': () => aTask({ id: 1 }) });
+        await screen.findByText('at 60');
+        await waitFor(() => expect(asked.some((one) => one.path.endsWith('/ladders'))).toBe(true));
+        await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
+        await userEvent.keyboard('..');
+        expect(await screen.findByText('reached 66')).toBeTruthy();
+        await userEvent.keyboard(',');
+        await userEvent.type(screen.getByLabelText('A note on Right hand'), 'sings');
+        await userEvent.tab();
+        await waitFor(() =>
+            expect(put(asked).map((one) => one.body)).toEqual([
+                { mark: null, tempoReached: 63, note: '' },
+                { mark: null, tempoReached: 66, note: '' },
+                { mark: null, tempoReached: 63, note: '' },
+                { mark: null, tempoReached: 63, note: 'sings' },
+            ]),
+        );
+    });
+
+    it('goes on without a connection and sends everything in its order when there is one', async () => {
+        let there = false;
+        const sent: string[] = [];
+        const marks = (task: number) => () => {
+            if (!there) throw new TypeError('offline');
+            sent.push(`mark ${task}`);
+            return aTask({ id: task, mark: 'pass' });
+        };
+        open({ 'PUT /lessons/4/marks/1': marks(1), 'PUT /lessons/4/marks/2': marks(2) });
+        await screen.findByRole('heading', { name: /Theo/ });
+        await userEvent.keyboard('pp');
+        expect(await screen.findByText(/2 of 3 heard; 2 not sent yet/)).toBeTruthy();
+        await userEvent.keyboard('{Enter}');
+        expect((await screen.findByRole('alert')).textContent).toContain('There is no connection');
+        there = true;
+        window.dispatchEvent(new Event('online'));
+        await waitFor(() => expect(sent).toEqual(['mark 1', 'mark 2']));
+        await waitFor(() => expect(screen.queryByText(/not sent yet/)).toBeNull());
+    });
+
+    it('shows what next week has and why, what is stuck, and the next page by one key', async () => {
+        const asked = open(
+            { 'POST /stages/8/relief': () => [], 'POST /students/1/learnings': () => ({}) },
+            {
+                remedies: [
+                    {
+                        kind: 'line-turn-stall',
+                        instruction: 'Over the turn of the line, eyes ahead.',
+                        piece: 'Blue Gate',
+                        place: 'bars 3–5',
+                        hand: null,
+                        tempo: 48,
+                        minutes: 1.5,
+                        why: 'stall at the line turn of line 1, twice in two weeks',
+                    },
+                ],
+                stuck: [
+                    {
+                        stageId: 8,
+                        piece: 'Blue Gate',
+                        stage: 'left hand',
+                        lessons: 3,
+                        reliefs: [{ relief: 'slower', words: 'a slower tempo' }],
+                    },
+                ],
+                nextPages: [{ pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', otherBook: false }],
+            },
+        );
+        const next = within(await screen.findByRole('region', { name: 'Next week' }));
+        expect(next.getByText('Because: stall at the line turn of line 1, twice in two weeks.')).toBeTruthy();
+        await userEvent.click(next.getByRole('button', { name: 'a slower tempo' }));
+        await userEvent.keyboard('n');
+        await waitFor(() =>
+            expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
+                { relief: 'slower' },
+                { pieceId: 12 },
+            ]),
+        );
+    });
+
+    it('keeps its notes and its length', async () => {
+        const asked = open({ 'PATCH /lessons/4': () => lesson() });
+        await userEvent.type(await screen.findByLabelText('For the family'), 'Lovely!');
+        await userEvent.tab();
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ sharedNote: 'Lovely!' }),
+        );
     });
 
     it('has no slip for a task without bars', async () => {
@@ -147,11 +261,11 @@ describe('a lesson', () => {
         expect(await screen.findByText('gone to /weeks/12')).toBeTruthy();
     });
 
-    it('says when a mark was not kept, and what leads to a first lesson', async () => {
-        open({ 'PUT /lessons/4/marks/1': () => Response.json({ message: 'x' }, { status: 500 }) });
+    it('says when the server did not take a step', async () => {
+        open({ 'PUT /lessons/4/marks/1': () => Response.json({ message: 'x' }, { status: 422 }) });
         await screen.findByRole('heading', { name: /Theo/ });
         await userEvent.keyboard('s');
-        expect((await screen.findByRole('alert')).textContent).not.toBe('');
+        expect((await screen.findByRole('alert')).textContent).toContain('One step was not taken by the server');
     });
 
     it('tells what to do where no week leads to it', async () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { reportOf } from '../../../tests/report';
-import type { Box, Places } from '../shared/score/places';
+import { reportOf } from '../../../../tests/report';
 import { beatAt, beatLines, beatOf, boxesOf, rangeOf, rangeWords } from './beats';
+import type { Box, Places } from './places';
 
 const REPORT = reportOf('R: @c4 q1234 | h1 2\n');
 

@@ -1,5 +1,5 @@
-import type { Report } from '../shared/api';
-import type { Box, Places } from '../shared/score/places';
+import type { Report } from '../api';
+import type { Box, Places } from './places';
 
 /** From a beat to a beat, both included: measures by index, beats counted from 1. */
 export interface Range {

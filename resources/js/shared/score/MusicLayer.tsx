@@ -1,14 +1,16 @@
 import { type PointerEvent, useMemo, useRef, useState } from 'react';
-import type { Report } from '../shared/api';
-import { BarButtons } from '../shared/score/BarButtons';
-import { noteAt, type Places } from '../shared/score/places';
+import type { Report } from '../api';
+import { BarButtons } from './BarButtons';
 import { beatAt, beatLines, boxesOf, type Range, rangeOf } from './beats';
+import { noteAt, type Places } from './places';
 
 interface Props {
     report: Report;
     places: Places;
     /** Measures that are chosen or belong to the finding, by index. */
     bars: ReadonlySet<number>;
+    /** Measures with a slip, by index. */
+    slipped?: ReadonlySet<number>;
     /** A range that was dragged. */
     range: Range | null;
     onBar: (index: number, more: boolean) => void;
@@ -20,7 +22,7 @@ interface Props {
 const DRAG = 7;
 
 /** Over the music: a press on a note tells of the note, one beside it of the bar; a drag marks a range to the beat. */
-export function MusicLayer({ report, places, bars, range, onBar, onNote, onRange }: Props) {
+export function MusicLayer({ report, places, bars, slipped, range, onBar, onNote, onRange }: Props) {
     const lines = useMemo(() => beatLines(report, places), [report, places]);
     const down = useRef<{ x: number; y: number } | null>(null);
     const [dragged, setDragged] = useState<Range | null>(null);
@@ -38,8 +40,8 @@ export function MusicLayer({ report, places, bars, range, onBar, onNote, onRange
         <>
             <BarButtons
                 places={places}
-                label={(i) => `Bar ${report.bars[i]?.measure}`}
-                state={(i) => (bars.has(i) ? 'chosen' : 'plain')}
+                label={(i) => `Bar ${report.bars[i]?.measure}${slipped?.has(i) ? ', slip noted' : ''}`}
+                state={(i) => (bars.has(i) ? 'chosen' : slipped?.has(i) ? 'slip' : 'plain')}
                 choose={onBar}
             />
             {shown !== null &&

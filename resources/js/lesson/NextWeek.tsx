@@ -1,0 +1,109 @@
+import { Button, Group, Kbd, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { HandMark } from '../shared/HandMark';
+import { Trouble } from '../shared/Notes';
+import { minutes } from '../shared/words';
+import type { LessonData } from './useLesson';
+
+/** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
+export function NextWeek({ data }: { data: LessonData }) {
+    const client = useQueryClient();
+    const fresh = () => client.invalidateQueries({ queryKey: ['lesson', data.id] });
+    const relieve = useMutation({
+        mutationFn: ({ stage, relief }: { stage: number; relief: string }) =>
+            ask('POST', `/stages/${stage}/relief`, { relief }),
+        onSuccess: fresh,
+    });
+    const open = useNextPage(data);
+    const skip = useMutation({
+        mutationFn: (page: number) => ask('PUT', `/students/${data.studentId}/skipped/${page}`),
+        onSuccess: fresh,
+    });
+    return (
+        <section className="sheet" aria-label="Next week">
+            <Title order={2} fz="lg" mb={4}>
+                Next week
+            </Title>
+            {data.remedies.length === 0 && (
+                <Text size="sm" className="faint">
+                    What did not pass comes again, what passed moves on. A slip brings its remedy.
+                </Text>
+            )}
+            <ul className="plain-list" style={{ display: 'grid', gap: 6 }} aria-label="Remedies">
+                {data.remedies.map((remedy) => (
+                    <li key={`${remedy.piece} ${remedy.why}`}>
+                        <Text size="sm">
+                            <b>
+                                {remedy.piece}, {remedy.place}
+                            </b>{' '}
+                            <HandMark hand={remedy.hand} /> {remedy.instruction} At {remedy.tempo},{' '}
+                            {minutes(remedy.minutes)}.
+                        </Text>
+                        <Text size="xs" className="faint">
+                            Because: {remedy.why}.
+                        </Text>
+                    </li>
+                ))}
+            </ul>
+            {data.stuck.map((stuck) => (
+                <div key={stuck.stageId} style={{ marginTop: 8 }}>
+                    <Text size="sm" className="thorn">
+                        {stuck.piece}, {stuck.stage}: {stuck.lessons} lessons without a pass. Shall it be
+                    </Text>
+                    <Group gap={6} mt={4}>
+                        {stuck.reliefs.map(({ relief, words }) => (
+                            <Button
+                                key={relief}
+                                size="compact-sm"
+                                variant="default"
+                                onClick={() => relieve.mutate({ stage: stuck.stageId, relief })}
+                            >
+                                {words}
+                            </Button>
+                        ))}
+                    </Group>
+                </div>
+            ))}
+            <Stack gap={4} mt={10}>
+                {data.nextPages.map((next, i) => (
+                    <Group key={next.pieceId} gap="xs">
+                        <Button
+                            size="compact-sm"
+                            variant="default"
+                            leftSection={i === 0 ? <Kbd>n</Kbd> : undefined}
+                            onClick={() => open.mutate(next.pieceId)}
+                        >
+                            Open {next.title}
+                        </Button>
+                        <Text size="sm" className="faint">
+                            {next.page}
+                        </Text>
+                        {!next.otherBook && (
+                            <Button
+                                size="compact-xs"
+                                variant="subtle"
+                                c="var(--ink)"
+                                aria-label={`Leave out ${next.title}, ${next.page}`}
+                                onClick={() => skip.mutate(next.pageId)}
+                            >
+                                leave it out
+                            </Button>
+                        )}
+                    </Group>
+                ))}
+            </Stack>
+            <Trouble error={relieve.error ?? open.error ?? skip.error} />
+        </section>
+    );
+}
+
+/** The student goes on to a page, broken into stages at once. */
+export function useNextPage(data: LessonData | undefined) {
+    const client = useQueryClient();
+    return useMutation({
+        mutationFn: (pieceId: number) =>
+            ask<Api['LearningResource']>('POST', `/students/${data?.studentId}/learnings`, { pieceId }),
+        onSuccess: () => client.invalidateQueries({ queryKey: ['lesson', data?.id] }),
+    });
+}

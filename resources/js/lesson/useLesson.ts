@@ -1,0 +1,163 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { type Api, ApiError, ask, type Task } from '../shared/api';
+import type { Pointed } from './pointed';
+import { enqueue, type Step, sendSteps, waitingSteps } from './queue';
+
+export type LessonData = Api['LessonResource'];
+export type Slip = Api['SlipResource'];
+export type Mark = 'pass' | 'again' | 'stop' | null;
+
+/** What was heard of a task. */
+export interface Heard {
+    mark: Mark;
+    tempoReached: number | null;
+    note: string;
+}
+
+const RETRY = 10_000;
+
+export const heardOf = (task: Task): Heard => ({
+    mark: task.mark as Mark,
+    tempoReached: task.tempoReached,
+    note: task.heardNote,
+});
+
+/** A lesson whose every step shows at once, is kept, and is sent when there is a connection; each can be taken back. */
+export function useLesson(id: number) {
+    const client = useQueryClient();
+    const key = ['lesson', id];
+    const lesson = useQuery({ queryKey: key, queryFn: () => ask<LessonData>('GET', `/lessons/${id}`) });
+    const [waiting, setWaiting] = useState(() => waitingSteps(id).length);
+    const [refused, setRefused] = useState(0);
+    const [done, setDone] = useState<(() => void)[]>([]);
+    const edit = (change: (data: LessonData) => LessonData) => {
+        // An answer that is on its way knows nothing of this step.
+        client.cancelQueries({ queryKey: key });
+        client.setQueryData<LessonData>(key, (data) => data && change(data));
+    };
+
+    const sending = useRef<Promise<void> | null>(null);
+    const sendAll = useCallback(async () => {
+        let marksAlone = true;
+        const lost = await sendSteps(id, async ({ method, path, body }) => {
+            try {
+                await ask(method, path, body);
+                marksAlone = marksAlone && method === 'PUT';
+                return true;
+            } catch (error) {
+                // Only these are answers to the step itself; anything else may be different when it is sent again.
+                if (error instanceof ApiError && [404, 422].includes(error.status)) return false;
+                throw error;
+            }
+        });
+        setRefused((before) => before + lost);
+        const left = waitingSteps(id).length;
+        setWaiting(left);
+        // Slips bring remedies, which the server finds; a mark shows as it was given.
+        if (left === 0 && (lost > 0 || !marksAlone)) await client.invalidateQueries({ queryKey: ['lesson', id] });
+    }, [client, id]);
+    /** One at a time; what comes meanwhile is sent by the one that is under way. */
+    const send = useCallback(() => {
+        sending.current ??= sendAll().finally(() => {
+            sending.current = null;
+        });
+        return sending.current;
+    }, [sendAll]);
+    useEffect(() => {
+        const again = () => {
+            if (waitingSteps(id).length > 0) send();
+        };
+        again();
+        window.addEventListener('online', again);
+        const timer = setInterval(again, RETRY);
+        return () => {
+            window.removeEventListener('online', again);
+            clearInterval(timer);
+        };
+    }, [send, id]);
+
+    const step = (next: Omit<Step, 'key'>) => {
+        enqueue(id, next);
+        setWaiting(waitingSteps(id).length);
+        send();
+    };
+    const setHeard = (task: Task, heard: Heard) => {
+        edit((data) => ({
+            ...data,
+            week: data.week && {
+                ...data.week,
+                tasks: data.week.tasks.map((one) =>
+                    one.id === task.id
+                        ? { ...one, mark: heard.mark, tempoReached: heard.tempoReached, heardNote: heard.note }
+                        : one,
+                ),
+            },
+        }));
+        step({ method: 'PUT', path: `/lessons/${id}/marks/${task.id}`, body: heard });
+    };
+    const putSlip = (slip: Slip, body: object) => {
+        edit((data) => ({ ...data, slips: [...data.slips, slip] }));
+        step({ method: 'POST', path: `/lessons/${id}/slips`, body });
+    };
+    const takeSlip = (slip: Slip) => {
+        edit((data) => ({
+            ...data,
+            slips: data.slips.filter((one) => one.clientKey !== slip.clientKey || one.id !== slip.id),
+        }));
+        step({
+            method: 'DELETE',
+            path: slip.clientKey === null ? `/slips/${slip.id}` : `/lessons/${id}/slips/${slip.clientKey}`,
+        });
+    };
+    const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
+
+    const finish = useMutation({
+        mutationFn: async () => {
+            await send();
+            if (waitingSteps(id).length > 0) throw new TypeError('no connection');
+            return ask<LessonData>('PUT', `/lessons/${id}/finished`);
+        },
+    });
+    return {
+        lesson,
+        waiting,
+        refused,
+        finish,
+        heard: (task: Task, change: Partial<Heard>) => {
+            const before = heardOf(task);
+            setHeard(task, { ...before, ...change });
+            undoable(() => setHeard(task, before));
+        },
+        addSlip: (task: Task, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
+            const clientKey = crypto.randomUUID();
+            const where = { measure: at.first, last: at.last, fromBeat: at.from, toBeat: at.to };
+            const body = { taskId: task.id, kind: kind.kind, hand: task.hand, clientKey, ...where };
+            const slip: Slip = {
+                id: 0,
+                taskId: task.id,
+                kind: kind.kind,
+                words: kind.words,
+                measure: at.first,
+                last: at.last,
+                clientKey,
+                place,
+                hand: task.hand,
+            };
+            putSlip(slip, body);
+            undoable(() => takeSlip(slip));
+        },
+        dropSlip: takeSlip,
+        record: (change: { minutes?: number; privateNote?: string; sharedNote?: string }) => {
+            edit((data) => ({ ...data, ...change }));
+            step({ method: 'PATCH', path: `/lessons/${id}`, body: change });
+        },
+        undo: () => {
+            done.at(-1)?.();
+            setDone((steps) => steps.slice(0, -1));
+        },
+        canUndo: done.length > 0,
+    };
+}
+
+export type LessonInHand = ReturnType<typeof useLesson>;
