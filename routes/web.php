@@ -25,6 +25,7 @@ Route::prefix('api')->group(function (): void {
         Route::put('students/{student}', [C\StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [C\StudentController::class, 'destroy'])->can('own', 'student');
         Route::post('students/{student}/links', [C\FamilyLinkController::class, 'store'])->can('own', 'student');
+        Route::put('links/{link}/siblings', [C\FamilyLinkController::class, 'siblings'])->can('own', 'link');
         Route::delete('links/{link}', [C\FamilyLinkController::class, 'destroy'])->can('own', 'link');
         Route::post('students/{student}/learnings', [C\LearningController::class, 'store'])->can('own', 'student');
         Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
@@ -103,7 +104,7 @@ Route::prefix('api')->group(function (): void {
     });
 
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
-        Route::get('day', [C\HomeController::class, 'show'])->can('home', Models\Practice::class);
+        Route::get('week', [C\HomeController::class, 'show'])->can('home', Models\Practice::class);
         Route::get('tasks/{task}', [C\HomeController::class, 'music'])->can('practise', 'task');
         Route::put('tasks/{task}/practice', [C\PracticeController::class, 'update'])->can('practise', 'task');
         Route::delete('tasks/{task}/practice/{date}', [C\PracticeController::class, 'destroy'])->can('practise', 'task');
@@ -111,5 +112,9 @@ Route::prefix('api')->group(function (): void {
 
     Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
 });
+
+// What makes the home side an application of its own on a phone.
+Route::get('home/{token}/app.webmanifest', [C\HomeAppController::class, 'manifest']);
+Route::get('home/files.json', [C\HomeAppController::class, 'files']);
 
 Route::view('{anything?}', 'app')->where('anything', '.*');

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 
@@ -21,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $withdrawn_at
  * @property ?Carbon $used_at
  * @property-read Student $student
+ * @property-read Collection<int, Student> $siblings whom the teacher has joined to it
  */
 final class FamilyLink extends Authenticatable
 {
@@ -34,6 +37,17 @@ final class FamilyLink extends Authenticatable
     public function opens(CarbonImmutable $today): bool
     {
         return $this->withdrawn_at === null && ($this->expires_on === null || $this->expires_on->greaterThanOrEqualTo($today));
+    }
+
+    public function opensFor(int $studentId): bool
+    {
+        return $studentId === $this->student_id || $this->siblings->contains('id', $studentId);
+    }
+
+    /** @return BelongsToMany<Student, $this> */
+    public function siblings(): BelongsToMany
+    {
+        return $this->belongsToMany(Student::class, 'link_siblings');
     }
 
     /** @return BelongsTo<Student, $this> */

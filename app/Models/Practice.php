@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $task_id
  * @property CarbonImmutable $on_date
  * @property int $repetitions
+ * @property ?int $tempo beats a minute it was played at last
  * @property string $feeling easy, fine or hard
  * @property string $note
  * @property string $client_key

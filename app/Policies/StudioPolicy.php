@@ -26,10 +26,10 @@ final class StudioPolicy
         return $who instanceof User;
     }
 
-    /** A family link sees and ticks the tasks of its own student, once they were sent. */
+    /** A family link sees and ticks the tasks of its own students, once they were sent. */
     public function practise(User|FamilyLink $who, Model $row): Response
     {
-        return $who instanceof FamilyLink && $row->getAttribute('student_id') === $who->student_id ? Response::allow() : Response::denyAsNotFound();
+        return $who instanceof FamilyLink && $who->opensFor((int) $row->getAttribute('student_id')) ? Response::allow() : Response::denyAsNotFound();
     }
 
     public function home(User|FamilyLink $who): bool

@@ -57,7 +57,7 @@ final class AppServiceProvider extends ServiceProvider
         if ($token === null || $token === '') {
             return null;
         }
-        $link = FamilyLink::query()->with('student.studio')->where('token_hash', FamilyLink::hash($token))->first();
+        $link = FamilyLink::query()->with(['student.studio', 'siblings'])->where('token_hash', FamilyLink::hash($token))->first();
 
         return $link !== null && $link->opens($link->student->studio->today()) ? $link : null;
     }

@@ -60,6 +60,15 @@ return new class extends Migration {
             $table->foreignId('page_id')->constrained()->cascadeOnDelete();
             $table->unique(['student_id', 'page_id']);
         });
+        Schema::create('link_siblings', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('family_link_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('student_id')->constrained()->cascadeOnDelete();
+            $table->unique(['family_link_id', 'student_id']);
+        });
+        Schema::table('practices', function (Blueprint $table): void {
+            $table->unsignedSmallInteger('tempo')->nullable()->after('repetitions')->comment('beats a minute it was played at last');
+        });
         Schema::create('ladders', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
@@ -99,6 +108,8 @@ return new class extends Migration {
     {
         Schema::dropIfExists('week_patterns');
         Schema::dropIfExists('ladders');
+        Schema::table('practices', fn (Blueprint $table) => $table->dropColumn('tempo'));
+        Schema::dropIfExists('link_siblings');
         Schema::dropIfExists('skipped_pages');
         Schema::table('stages', fn (Blueprint $table) => $table->dropColumn('relieved_after'));
         Schema::table('tasks', fn (Blueprint $table) => $table->dropColumn(['tempo_reached', 'heard_note', 'most_days']));

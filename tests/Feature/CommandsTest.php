@@ -24,7 +24,7 @@ test('the demo command says how to get in, and makes the studio once', function 
         ->assertSuccessful();
     $this->artisan('nasturtium:demo')->assertSuccessful();
     expect(User::query()->count())->toBe(1);
-    $this->getJson('/api/home/day', ['Authorization' => 'Bearer '.DemoStudio::homeToken()])->assertOk();
+    $this->getJson('/api/home/week', ['Authorization' => 'Bearer '.DemoStudio::homeToken()])->assertOk();
 });
 
 test('the bench measures the core, and says when no studio runs', function (): void {

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\Practice;
+use App\Models\Task;
+use App\Models\Week;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 
@@ -16,11 +18,13 @@ beforeEach(function (): void {
     ], $this->family);
 });
 
-test('today opens with the tasks of the day in their order', function (): void {
-    $day = $this->getJson('/api/home/day', $this->family)->assertOk()->json();
+test('the week opens with its tasks, and which stand on which day in their order', function (): void {
+    $day = $this->getJson('/api/home/week', $this->family)->assertOk()->json();
     expect($day)->toMatchArray(['student' => 'Ida', 'date' => '2031-04-29', 'lessonOn' => '2031-05-05'])
-        ->and($day['tasks'][0]['title'])->toBe('Warm-up')
-        ->and($day['leaf'])->toHaveCount(7);
+        ->and(array_column($day['tasks'], 'title', 'id')[array_column($day['days'], null, 'date')['2031-04-29']['taskIds'][0]])->toBe('Warm-up')
+        ->and($day['days'])->toHaveCount(7)
+        ->and($day)->toMatchArray(['breakAfter' => 20, 'timezone' => 'UTC', 'now' => '2031-04-29T16:00:00+00:00', 'children' => [['id' => $this->own->student->id, 'name' => 'Ida']]])
+        ->and($day['care'][0])->toStartWith('Stop when it hurts.');
 });
 
 test('the bars of a task come with what sounds and the count-in, without the tempo of the page', function (): void {
@@ -38,7 +42,7 @@ test('a tick sent twice counts once, and so do two phones', function (): void {
     expect(($this->tick)(['clientKey' => $key])->assertOk()->json('id'))->toBe($first)
         ->and(($this->tick)()->assertOk()->json('id'))->toBe($first)
         ->and(Practice::query()->count())->toBe(1);
-    $this->getJson('/api/home/day', $this->family)->assertJsonPath('tasks.0.done.feeling', 'fine');
+    $this->getJson('/api/home/week', $this->family)->assertJsonPath('tasks.0.practices.0.feeling', 'fine');
 });
 
 test('a late tick counts for its day, one of another week is refused', function (): void {
@@ -55,7 +59,52 @@ test('a tick can be taken back', function (): void {
 
 test('a week that was not sent is not seen', function (): void {
     $this->own->week->update(['sent_at' => null]);
-    $this->getJson('/api/home/day', $this->family)->assertJsonPath('tasks', []);
+    $this->getJson('/api/home/week', $this->family)->assertJsonPath('tasks', []);
     $this->getJson("/api/home/tasks/{$this->task->id}", $this->family)->assertNotFound();
     ($this->tick)()->assertNotFound();
+});
+
+test('brothers and sisters are on one link when the teacher joins them, and off it again', function (): void {
+    $sister = $this->own->student('Mia', 6);
+    $stranger = $this->own->student('Otto', 8);
+    $week = fn (int $student) => $this->getJson("/api/home/week?student={$student}", $this->family);
+    $week($sister->id)->assertNotFound();
+    $join = function (array $students): array {
+        app('auth')->forgetGuards();
+        $joined = $this->actingAs($this->own->teacher, 'web')->putJson("/api/links/{$this->own->link->id}/siblings", ['studentIds' => $students])->assertOk()->json('siblings');
+        app('auth')->forgetGuards();
+
+        return array_column($joined, 'name');
+    };
+    expect($join([$sister->id, $this->own->student->id]))->toBe(['Mia']);
+    $week($sister->id)->assertOk()->assertJson(['student' => 'Mia', 'breakAfter' => 10, 'children' => [['name' => 'Ida'], ['name' => 'Mia']]]);
+    $week($stranger->id)->assertNotFound();
+    $task = Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $sister->id, 'week_id' => Week::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $sister->id, 'starts_on' => '2031-04-28', 'ends_on' => '2031-05-05', 'sent_at' => now()])->id, 'kind' => 'theory', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2]);
+    $tick = fn () => $this->putJson("/api/home/tasks/{$task->id}/practice", ['clientKey' => (string) Str::uuid(), 'date' => '2031-04-29', 'repetitions' => 1, 'tempo' => 66, 'feeling' => 'easy', 'note' => ''], $this->family);
+    $tick()->assertOk()->assertJsonPath('tempo', 66);
+    expect($join([]))->toBe([]);
+    $tick()->assertNotFound();
+});
+
+test('a task brings what can be written at its notes, and its rungs', function (): void {
+    $music = $this->getJson("/api/home/tasks/{$this->own->task('Tap and count')->id}", $this->family)->json();
+    expect($music['notes'][0])->toBe(['id' => 'R1-1', 'hand' => 'R', 'fingers' => '1', 'counts' => '1', 'name' => 'C'])
+        ->and($music['rungs'])->toBe([60, 63, 66, 69, 72, 76, 80, 84, 88, 92, 96, 100]);
+    $this->own->student->update(['path' => 'sound']);
+    expect($this->getJson("/api/home/tasks/{$this->own->task('Tap and count')->id}", $this->family)->json('notes.0.name'))->toBe('do');
+});
+
+test('the lesson’s note for the family stands at home, the teacher’s own does not', function (): void {
+    $this->own->lesson->update(['held_on' => '2031-04-28', 'shared_note' => 'The tune sings!', 'private_note' => 'tired']);
+    $week = $this->getJson('/api/home/week', $this->family)->json();
+    expect($week['lessonNote'])->toBe('The tune sings!')->and(json_encode($week))->not->toContain('tired');
+});
+
+test('home can be kept on a phone: its name, its start and its files', function (): void {
+    $manifest = $this->get('/home/some-token/app.webmanifest')->assertOk()->assertHeader('Content-Type', 'application/manifest+json')->json();
+    expect($manifest)->toMatchArray(['start_url' => '/home/some-token', 'display' => 'standalone']);
+    foreach ($manifest['icons'] as $icon) {
+        expect(getimagesize(public_path($icon['src'])))->toMatchArray([0 => (int) $icon['sizes'], 'mime' => 'image/png']);
+    }
+    expect($this->get('/home/files.json')->assertOk()->json())->toContain('/leaf.svg')->each(fn ($file) => expect(is_file(public_path($file->value)))->toBeTrue());
 });

@@ -63,7 +63,7 @@ test('one assignment goes to several students, each on their own page, and says 
 
 test('a word to the family goes with the week, and stands at home', function (): void {
     $this->putJson("/api/weeks/{$this->week['id']}/sent", ['message' => '  Slow is fine this week. '])->assertOk()->assertJsonPath('message', 'Slow is fine this week.');
-    $this->getJson('/api/home/day', ['Authorization' => "Bearer {$this->own->token}"])->assertJsonPath('message', 'Slow is fine this week.');
+    $this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertJsonPath('message', 'Slow is fine this week.');
     app('auth')->forgetGuards();
     $this->actingAs($this->own->teacher, 'web')->putJson("/api/weeks/{$this->week['id']}/sent")->assertJsonPath('message', 'Slow is fine this week.');
 });

@@ -65,7 +65,7 @@ test('a link is told once, works, and closes when it is withdrawn or over', func
     $day = function () use ($token): int {
         app('auth')->forgetGuards();
 
-        return $this->getJson('/api/home/day', ['Authorization' => "Bearer {$token}"])->status();
+        return $this->getJson('/api/home/week', ['Authorization' => "Bearer {$token}"])->status();
     };
     expect($day())->toBe(200);
     $this->travelTo('2031-05-07 08:00:00');

@@ -93,7 +93,7 @@ test('after missed days what is left is planned over the days that are left, onc
     $week->update(['sent_at' => now()]);
     it_is('2031-05-08 08:00:00');
     $before = $week->tasks()->with('days')->get()->flatMap->days->filter(fn ($day): bool => $day->on_date->toDateString() < '2031-05-08')->count();
-    $home = $this->getJson('/api/home/day', ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->json();
+    $home = $this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->json();
     app('auth')->forgetGuards();
     $after = $this->actingAs($this->own->teacher, 'web')->getJson("/api/weeks/{$week->id}")->json();
     // Monday to Wednesday were missed: the first stage, which the others wait for, is met now; no day is overfull.
@@ -121,7 +121,7 @@ test('a week that missed nothing stays as it is', function (): void {
 test('a student in another time zone has their own today', function (): void {
     $this->own->student->update(['timezone' => 'Pacific/Auckland']);
     Week::query()->whereKey(app(ProposeWeek::class)($this->own->student, CarbonImmutable::parse(Fixtures::MONDAY))->id)->update(['sent_at' => now()]);
-    $day = fn (): array => $this->getJson('/api/home/day', ['Authorization' => "Bearer {$this->own->token}"])->json();
+    $day = fn (): array => $this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->json();
     it_is('2031-05-05 11:59:00');
     expect($day()['date'])->toBe('2031-05-05');
     it_is('2031-05-05 12:01:00');

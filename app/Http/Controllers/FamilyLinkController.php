@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Api\Delete;
 use App\Api\Post;
+use App\Api\Put;
 use App\Http\Requests\FamilyLinkRequest;
+use App\Http\Requests\SiblingsRequest;
 use App\Http\Resources\FamilyLinkResource;
 use App\Models\FamilyLink;
 use App\Models\Student;
@@ -29,7 +31,16 @@ final class FamilyLinkController
             'token_hash' => FamilyLink::hash($token),
         ]);
 
-        return new JsonResponse(FamilyLinkResource::of($link, $token));
+        return new JsonResponse(FamilyLinkResource::of($link->load('siblings'), $token));
+    }
+
+    /** Joins the other children of the family to a link, or takes them off it. */
+    #[Put('/links/{link}/siblings', FamilyLinkResource::class)]
+    public function siblings(SiblingsRequest $request, FamilyLink $link): JsonResponse
+    {
+        $link->siblings()->sync(array_diff(array_map(intval(...), (array) $request->input('studentIds')), [$link->student_id]));
+
+        return new JsonResponse(FamilyLinkResource::of($link->load('siblings')));
     }
 
     #[Delete('/links/{link}')]

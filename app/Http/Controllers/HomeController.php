@@ -4,51 +4,45 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CatchUp;
-use App\Actions\HomeDay;
+use App\Actions\HomeWeek;
+use App\Actions\ReportOf;
 use App\Actions\SettingsFor;
-use App\Actions\WeekDays;
 use App\Api\Get;
 use App\Http\Resources\BarsResource;
-use App\Http\Resources\HomeDayResource;
 use App\Http\Resources\HomeMusicResource;
+use App\Http\Resources\HomeNoteResource;
 use App\Http\Resources\HomePartResource;
+use App\Http\Resources\HomeWeekResource;
 use App\Http\Resources\PlaybackResource;
 use App\Models\FamilyLink;
 use App\Models\Student;
 use App\Models\Task;
 use App\Models\TaskBars;
-use App\Models\Week;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Performance\Playback;
 
 /** What a child sees today; only weeks that were sent are seen. */
 final class HomeController
 {
-    #[Get('/home/day', HomeDayResource::class)]
-    public function show(Request $request, CatchUp $catchUp): JsonResponse
+    #[Get('/home/week', HomeWeekResource::class)]
+    public function show(Request $request, HomeWeek $home): JsonResponse
     {
         $link = $request->user('family');
         assert($link instanceof FamilyLink);
-        $student = Student::query()->with(['practiceDays', 'studio'])->findOrFail($link->student_id);
+        $id = $request->integer('student', $link->student_id);
+        abort_unless($link->opensFor($id), 404);
         $link->update(['used_at' => now()]);
-        $date = $student->today();
-        $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')
-            ->where('starts_on', '<=', $date->toDateString())->orderByDesc('starts_on')->first();
-        if ($week !== null) {
-            $catchUp($week, $date);
-            $week->load(WeekDays::RELATIONS);
-        }
 
-        return new JsonResponse(HomeDay::of($student, $week, $date));
+        return new JsonResponse($home($link, Student::query()->with('studio')->findOrFail($id)));
     }
 
     #[Get('/home/tasks/{task}', HomeMusicResource::class)]
-    public function music(Task $task, SettingsFor $settings): JsonResponse
+    public function music(Task $task, SettingsFor $settings, ReportOf $report): JsonResponse
     {
-        $task->load(['week.student.studio', 'bars', 'learning.piece']);
+        $task->load(['week.student.studio', 'bars', 'learning.piece', 'learning.ladders']);
         abort_if($task->week->sent_at === null, 404);
         $piece = $task->learning?->piece;
         $student = $task->week->student;
@@ -62,6 +56,16 @@ final class HomeController
                 BarsResource::of($bars),
                 PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1), $counting)),
             ))->all()),
+            $piece === null ? [] : $this->notes($report($piece, $settings($student->studio, $piece, $student)), $student->path === PathKind::SoundFirst->value),
+            $task->learning?->ladder($task->hand)->rungs() ?? [],
         ));
+    }
+
+    /** @return list<HomeNoteResource> */
+    private function notes(string $report, bool $solfege): array
+    {
+        $events = json_decode($report, true, 512, JSON_THROW_ON_ERROR)['report']['events'];
+
+        return array_values(array_map(static fn (array $event): HomeNoteResource => HomeNoteResource::of($event, $solfege), $events));
     }
 }

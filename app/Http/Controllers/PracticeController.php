@@ -35,6 +35,7 @@ final class PracticeController
                     'student_id' => $task->student_id,
                     'client_key' => $request->string('clientKey')->toString(),
                     'repetitions' => $request->integer('repetitions'),
+                    'tempo' => $request->input('tempo'),
                     'feeling' => $request->string('feeling')->toString(),
                     'note' => $request->string('note')->toString(),
                 ],

@@ -46,7 +46,7 @@ final class StudentController
     {
         $student->load([
             'practiceDays',
-            'familyLinks',
+            'familyLinks.siblings',
             ...Student::TIMETABLE,
             'learnings.piece.page.book',
             'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),

@@ -16,6 +16,7 @@ final class PracticeRequest extends FormRequest
             'clientKey' => ['required', 'uuid'],
             'date' => ['required', 'date_format:Y-m-d'],
             'repetitions' => ['required', 'integer', 'between:0,99'],
+            'tempo' => ['nullable', 'integer', 'between:20,400'],
             'feeling' => ['required', 'in:easy,fine,hard'],
             'note' => ['present', 'nullable', 'string', 'max:240'],
         ];

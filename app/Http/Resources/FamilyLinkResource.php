@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Api\ListOf;
 use App\Models\FamilyLink;
+use App\Models\Student;
 use OpenApi\Attributes as OA;
 
 /** A family link; its token is told once, when it is made. */
 #[OA\Schema]
 final readonly class FamilyLinkResource
 {
+    /** @param list<HomeChildResource> $siblings */
     public function __construct(
         #[OA\Property]
         public int $id,
@@ -24,6 +27,8 @@ final readonly class FamilyLinkResource
         public ?string $usedAt,
         #[OA\Property]
         public ?string $url,
+        #[ListOf(HomeChildResource::class)]
+        public array $siblings,
     ) {}
 
     public static function of(FamilyLink $link, ?string $token = null): self
@@ -35,6 +40,7 @@ final readonly class FamilyLinkResource
             $link->withdrawn_at !== null,
             $link->used_at?->toIso8601String(),
             $token === null ? null : url("/home/{$token}"),
+            array_values($link->siblings->map(static fn (Student $child): HomeChildResource => new HomeChildResource($child->id, $child->first_name))->all()),
         );
     }
 }

@@ -13,6 +13,8 @@ final readonly class HomeMusicResource
 {
     /**
      * @param  list<HomePartResource>  $parts
+     * @param  list<HomeNoteResource>  $notes
+     * @param  list<int>  $rungs  of the tempo ladder
      */
     public function __construct(
         #[OA\Property]
@@ -21,5 +23,9 @@ final readonly class HomeMusicResource
         public ?string $music,
         #[ListOf(HomePartResource::class)]
         public array $parts,
+        #[ListOf(HomeNoteResource::class)]
+        public array $notes,
+        #[ListOf('integer')]
+        public array $rungs,
     ) {}
 }

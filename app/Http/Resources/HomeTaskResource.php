@@ -7,12 +7,13 @@ namespace App\Http\Resources;
 use App\Api\ListOf;
 use OpenApi\Attributes as OA;
 
-/** A task of today, as the child sees it. */
+/** A task of the week, as the child sees it. */
 #[OA\Schema]
 final readonly class HomeTaskResource
 {
     /**
      * @param  list<BarsResource>  $bars
+     * @param  list<PracticeResource>  $practices
      */
     public function __construct(
         #[OA\Property]
@@ -35,7 +36,7 @@ final readonly class HomeTaskResource
         public float $minutes,
         #[ListOf(BarsResource::class)]
         public array $bars,
-        #[OA\Property]
-        public ?PracticeResource $done,
+        #[ListOf(PracticeResource::class)]
+        public array $practices,
     ) {}
 }

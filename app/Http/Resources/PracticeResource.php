@@ -18,6 +18,8 @@ final readonly class PracticeResource
         public string $date,
         #[OA\Property]
         public int $repetitions,
+        #[OA\Property]
+        public ?int $tempo,
         #[OA\Property(enum: ['easy', 'fine', 'hard'])]
         public string $feeling,
         #[OA\Property]
@@ -26,6 +28,6 @@ final readonly class PracticeResource
 
     public static function of(Practice $practice): self
     {
-        return new self($practice->id, $practice->on_date->toDateString(), $practice->repetitions, $practice->feeling, $practice->note);
+        return new self($practice->id, $practice->on_date->toDateString(), $practice->repetitions, $practice->tempo, $practice->feeling, $practice->note);
     }
 }

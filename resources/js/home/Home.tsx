@@ -1,20 +1,31 @@
-import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
+import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiError } from '../shared/api';
-import { HandMark } from '../shared/HandMark';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
-import { barsWords, longDate, minutes } from '../shared/words';
+import { longDate } from '../shared/words';
+import { dayFrom } from './clock';
+import { DayList } from './DayList';
 import { HomeTask } from './HomeTask';
-import { useHome } from './useHome';
+import { keepHome } from './keep';
+import { type HomeWeek, useHome } from './useHome';
 
-/** The home side: today only, large, for a child and a parent at the piano. */
+const DAYS = [
+    { value: '-1', label: 'Yesterday' },
+    { value: '0', label: 'Today' },
+    { value: '1', label: 'Tomorrow' },
+];
+
+/** The home side: a day at a time, large, for a child and a parent at the piano. */
 export function Home() {
     const token = useParams().token ?? '';
-    const { day, ticks, refused, tick, untick } = useHome(token);
+    const [child, setChild] = useState<number | null>(null);
+    const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
-    if (day.error instanceof ApiError && day.error.status === 401) {
+    const { home, week, today, ticks, refused, tick, untick, isDone } = useHome(token, child);
+    useEffect(() => keepHome(token), [token]);
+    if (home.error instanceof ApiError && home.error.status === 401) {
         return (
             <main style={{ padding: '2rem 1.2rem', maxWidth: 560, margin: '0 auto' }}>
                 <Title order={1}>This link is closed</Title>
@@ -22,109 +33,31 @@ export function Home() {
             </main>
         );
     }
-    if (day.data === undefined) {
+    if (week === undefined) {
         return (
             <main style={{ padding: '1rem' }}>
-                {day.error ? <Trouble error={day.error} again={() => day.refetch()} /> : <Waiting what="One moment…" />}
+                {home.error ? (
+                    <Trouble error={home.error} again={() => home.refetch()} />
+                ) : (
+                    <Waiting what="One moment…" />
+                )}
             </main>
         );
     }
-    const { student, date, tasks, leaf, lessonOn } = day.data;
-    const isDone = (id: number) =>
-        ticks.some((one) => one.taskId === id && one.date === date) ||
-        tasks.some((task) => task.id === id && task.done !== null);
-    const done = tasks.filter((task) => isDone(task.id)).length;
-    const task = tasks.find((one) => one.id === open);
-    return (
-        <main style={{ padding: '1rem 1rem 4rem', maxWidth: 760, margin: '0 auto' }}>
-            {task === undefined ? (
-                <Stack gap="md">
-                    <Group justify="space-between" wrap="nowrap">
-                        <div>
-                            <Text className="faint">{longDate(date)}</Text>
-                            <Title order={1} fz={34}>
-                                Hello {student}
-                            </Title>
-                            <Text>
-                                {tasks.length === 0 ? 'Nothing to practise today.' : `${done} of ${tasks.length} done`}
-                            </Text>
-                        </div>
-                        <Leaf days={leaf} today={date} size={104} />
-                    </Group>
-                    {ticks.length > 0 && (
-                        <Text role="status" className="sheet" p="xs">
-                            {ticks.length === 1 ? 'One tick is' : `${ticks.length} ticks are`} kept here and will be
-                            sent when there is a connection.
-                        </Text>
-                    )}
-                    {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
-                    {tasks.length === 0 && (
-                        <Text className="sheet">
-                            {lessonOn === null
-                                ? 'No week has been sent yet.'
-                                : `A free day. The next lesson is ${longDate(lessonOn)}.`}
-                        </Text>
-                    )}
-                    <ol className="plain-list" style={{ display: 'grid', gap: 10 }}>
-                        {tasks.map((one) => (
-                            <li key={one.id}>
-                                <button
-                                    type="button"
-                                    className="sheet"
-                                    style={{
-                                        width: '100%',
-                                        textAlign: 'left',
-                                        font: 'inherit',
-                                        color: 'inherit',
-                                        cursor: 'pointer',
-                                        display: 'flex',
-                                        gap: 14,
-                                        alignItems: 'center',
-                                        padding: '0.8rem 1rem',
-                                    }}
-                                    onClick={() => setOpen(one.id)}
-                                >
-                                    <span
-                                        aria-hidden="true"
-                                        style={{
-                                            width: 34,
-                                            height: 34,
-                                            flex: 'none',
-                                            borderRadius: '50%',
-                                            border: '3px solid var(--leaf)',
-                                            background: isDone(one.id) ? 'var(--leaf)' : 'transparent',
-                                            color: 'var(--sheet)',
-                                            display: 'grid',
-                                            placeItems: 'center',
-                                            fontWeight: 700,
-                                        }}
-                                    >
-                                        {isDone(one.id) && '✓'}
-                                    </span>
-                                    <span style={{ flex: 1 }}>
-                                        <b style={{ fontSize: '1.15rem' }}>{one.title}</b>{' '}
-                                        {one.piece !== null && <HandMark hand={one.hand} />}
-                                        <br />
-                                        {one.piece !== null && (
-                                            <span>
-                                                {one.piece}, {barsWords(one.bars)}
-                                            </span>
-                                        )}
-                                    </span>
-                                    <span className="faint" style={{ whiteSpace: 'nowrap' }}>
-                                        {isDone(one.id) ? 'done' : minutes(one.minutes)}
-                                    </span>
-                                </button>
-                            </li>
-                        ))}
-                    </ol>
-                </Stack>
-            ) : (
+    const date = dayFrom(today, away);
+    const day = week.days.find((one) => one.date === date);
+    const tasks = (day?.taskIds ?? []).flatMap((id) => week.tasks.filter((task) => task.id === id));
+    const done = tasks.filter((task) => isDone(task, date)).length;
+    const task = week.tasks.find((one) => one.id === open);
+    if (task !== undefined) {
+        return (
+            <main className="home">
                 <HomeTask
                     key={task.id}
                     token={token}
                     task={task}
-                    done={isDone(task.id)}
+                    done={isDone(task, date)}
+                    day={away}
                     tick={(how) => {
                         tick({ taskId: task.id, date, ...how });
                         setOpen(null);
@@ -132,11 +65,97 @@ export function Home() {
                     untick={() => untick(task.id, date)}
                     back={
                         <Button variant="default" size="md" onClick={() => setOpen(null)}>
-                            ← Today
+                            ← {DAYS[away + 1]?.label}
                         </Button>
                     }
                 />
-            )}
+            </main>
+        );
+    }
+    return (
+        <main className="home">
+            <Stack gap="md">
+                {week.children.length > 1 && (
+                    <SegmentedControl
+                        fullWidth
+                        aria-label="Who practises"
+                        value={String(child ?? week.children[0]?.id)}
+                        onChange={(id) => {
+                            setChild(Number(id));
+                            setAway(0);
+                        }}
+                        data={week.children.map((one) => ({ value: String(one.id), label: one.name }))}
+                    />
+                )}
+                <Group justify="space-between" wrap="nowrap">
+                    <div>
+                        <Text className="faint">{longDate(date)}</Text>
+                        <Title order={1} fz={34}>
+                            Hello {week.student}
+                        </Title>
+                        <Text>{howItStands(tasks.length, done, away)}</Text>
+                    </div>
+                    <Leaf days={week.days} today={today} size={104} />
+                </Group>
+                <SegmentedControl
+                    fullWidth
+                    aria-label="Which day"
+                    value={String(away)}
+                    onChange={(value) => setAway(Number(value))}
+                    data={DAYS}
+                />
+                {ticks.length > 0 && (
+                    <Text role="status" className="sheet" p="xs">
+                        {ticks.length === 1 ? 'One tick is' : `${ticks.length} ticks are`} kept here and will be sent
+                        when there is a connection.
+                    </Text>
+                )}
+                {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
+                {away === 0 && <FromTheTeacher week={week} />}
+                {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
+                <DayList
+                    tasks={tasks}
+                    breakAfter={week.breakAfter}
+                    isDone={(one) => isDone(one, date)}
+                    open={setOpen}
+                />
+                {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
+            </Stack>
         </main>
+    );
+}
+
+function howItStands(count: number, done: number, away: number): string {
+    if (count === 0) return away === 0 ? 'Nothing to practise today.' : 'Nothing to practise.';
+    return away > 0
+        ? `${count === 1 ? 'One thing' : `${count} things`} to look forward to`
+        : `${done} of ${count} done`;
+}
+
+function nothing(week: HomeWeek, inWeek: boolean): string {
+    if (week.lessonOn === null) return 'No week has been sent yet.';
+    return `${inWeek ? 'A free day' : 'This day is not in the week that was sent'}. The next lesson is ${longDate(week.lessonOn)}.`;
+}
+
+function FromTheTeacher({ week }: { week: HomeWeek }) {
+    if (week.message === '' && week.lessonNote === '') return null;
+    return (
+        <section className="sheet" aria-label="From the teacher">
+            {week.message !== '' && <Text>{week.message}</Text>}
+            {week.lessonNote !== '' && (
+                <Text mt={week.message === '' ? 0 : 6}>
+                    <span className="faint">From the lesson:</span> {week.lessonNote}
+                </Text>
+            )}
+        </section>
+    );
+}
+
+/** One quiet word a day. */
+function Care({ words, date }: { words: string[]; date: string }) {
+    return (
+        <Text size="sm" className="faint">
+            {words[Number(date.slice(-2)) % words.length]}
+        </Text>
     );
 }

@@ -11,6 +11,7 @@ const tick = (taskId: number, clientKey: string): Tick => ({
     taskId,
     date: '2031-05-05',
     repetitions: 3,
+    tempo: null,
     feeling: 'fine',
     note: '',
 });

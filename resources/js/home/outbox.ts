@@ -4,6 +4,8 @@ export interface Tick {
     taskId: number;
     date: string;
     repetitions: number;
+    /** Beats a minute it was played at last. */
+    tempo: number | null;
     feeling: 'easy' | 'fine' | 'hard';
     note: string;
 }

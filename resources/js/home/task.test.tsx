@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
-import { screen, waitFor } from '@testing-library/react';
+import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import type { Api } from '../shared/api';
+import { marksFor } from './HomeMusic';
 import { HomeTask } from './HomeTask';
 import type { Tick } from './outbox';
 
@@ -18,7 +19,7 @@ const TASK = {
     tempo: 54,
     minutes: 2,
     bars: [],
-    done: null,
+    practices: [],
 } as unknown as Api['HomeTaskResource'];
 
 const sound = {
@@ -35,17 +36,24 @@ const part = (label: string, first: number, last: number) => ({
     bars: { first, last, from: '', to: '', label },
     playback: sound,
 });
-const MUSIC = { id: 6, music: '<score-partwise/>', parts: [part('bars 1–2', 0, 1), part('bars 3–4', 2, 3)] };
+const MUSIC = {
+    id: 6,
+    music: '<score-partwise/>',
+    parts: [part('bars 1–2', 0, 1), part('bars 3–4', 2, 3)],
+    notes: [{ id: 'L1', hand: 'L', fingers: '5', counts: '1 2', name: 'C' }],
+    rungs: [54, 56, 58],
+};
 
-function home(done = false, answers: Parameters<typeof serve>[0] = {}) {
+function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) {
     serve({ 'GET /home/tasks/6': () => MUSIC, ...answers });
-    const ticks: Pick<Tick, 'repetitions' | 'feeling' | 'note'>[] = [];
+    const ticks: Pick<Tick, 'repetitions' | 'tempo' | 'feeling' | 'note'>[] = [];
     const untick = { times: 0 };
     draw(
         <HomeTask
             token="abc"
             task={TASK}
             done={done}
+            day={day}
             tick={(how) => ticks.push(how)}
             untick={() => {
                 untick.times++;
@@ -63,7 +71,8 @@ describe('one task at home', () => {
         expect(screen.getByText('left hand, tempo 54')).toBeTruthy();
         expect(screen.getByText('Play the left hand alone, counting.')).toBeTruthy();
         expect(await screen.findByText('Count in 1 2, then play on 1.')).toBeTruthy();
-        expect(screen.getByRole('radio', { name: 'Left', checked: true })).toBeTruthy();
+        // Tried first, with the beat alone; then heard, to compare.
+        expect(screen.getByRole('radio', { name: 'Only the beat', checked: true })).toBeTruthy();
     });
 
     it('shows its parts one at a time', async () => {
@@ -75,21 +84,51 @@ describe('one task at home', () => {
 
     it('is ticked with how often, how it went and a word', async () => {
         const { ticks } = home();
-        const more = await screen.findByRole('button', { name: 'Once more' });
-        await userEvent.click(more);
-        await userEvent.click(more);
-        await userEvent.click(screen.getByRole('button', { name: 'One less' }));
-        await userEvent.click(more);
+        await userEvent.click(screen.getByRole('button', { name: 'That was good' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Not yet' }));
         await userEvent.click(screen.getByText('Hard'));
         await userEvent.type(screen.getByLabelText('A word to the teacher'), 'Bar 3!');
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
-        expect(ticks).toEqual([{ repetitions: 2, feeling: 'hard', note: 'Bar 3!' }]);
+        expect(ticks).toEqual([{ repetitions: 2, tempo: 54, feeling: 'hard', note: 'Bar 3!' }]);
+    });
+
+    it('counts good ones in a row, begins anew after a slip, and leads a rung up after three', async () => {
+        const { ticks } = home();
+        await screen.findByRole('radiogroup', { name: 'Which bars' });
+        const good = screen.getByRole('button', { name: 'That was good' });
+        await userEvent.click(good);
+        await userEvent.click(good);
+        await userEvent.click(screen.getByRole('button', { name: 'Not yet' }));
+        expect(screen.getByRole('img', { name: '0 of 3 in a row' })).toBeTruthy();
+        for (let nth = 0; nth < 3; nth++) await userEvent.click(good);
+        await userEvent.click(screen.getByRole('button', { name: 'A rung up: 56' }));
+        expect(screen.getByRole('img', { name: '0 of 3 in a row' })).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Faster' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+        expect(ticks).toEqual([{ repetitions: 6, tempo: 58, feeling: 'fine', note: '' }]);
+    });
+
+    it('shows what is chosen at the notes', () => {
+        expect(marksFor(MUSIC.notes, 'bare')).toEqual([]);
+        expect(marksFor(MUSIC.notes, 'fingers')[0]).toMatchObject({ id: 'L1', row: 'above', texts: ['5'] });
+        expect(marksFor(MUSIC.notes, 'counts')[0]).toMatchObject({ row: 'below', texts: ['1 2'] });
+        expect(marksFor([{ ...MUSIC.notes[0], name: '' } as never], 'name')).toEqual([]);
+    });
+
+    it('is looked at the day before, and filled in the day after', async () => {
+        home(false, {}, 1);
+        expect(screen.getByText(/To look at already/)).toBeTruthy();
+        expect(screen.queryByRole('button', { name: /Done/ })).toBeNull();
+        cleanup();
+        const { ticks } = home(false, {}, -1);
+        await userEvent.click(screen.getByRole('button', { name: 'Done yesterday' }));
+        expect(ticks).toHaveLength(1);
     });
 
     it('counts as assigned where nobody counted', async () => {
         const { ticks } = home();
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
-        expect(ticks).toEqual([{ repetitions: 3, feeling: 'fine', note: '' }]);
+        expect(ticks).toEqual([{ repetitions: 3, tempo: 54, feeling: 'fine', note: '' }]);
     });
 
     it('gives the tick back', async () => {

@@ -1,38 +1,45 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { type Api, ApiError, ask } from '../shared/api';
+import { dateNow, type Kept } from './clock';
 import { flush, post, type Tick, takeBack, waiting } from './outbox';
 
-export type HomeDay = Api['HomeDayResource'];
+export type HomeWeek = Api['HomeWeekResource'];
+export type HomeTaskData = Api['HomeTaskResource'];
 
-const dayName = (token: string) => `nasturtium.day.${token.slice(0, 12)}`;
+const nameOf = (token: string, child: number | null) => `nasturtium.week.${token.slice(0, 12)}.${child ?? ''}`;
 const RETRY = 15_000;
+const MINUTE = 60_000;
 
-function keptDay(token: string): HomeDay | undefined {
+function keptWeek(token: string, child: number | null): Kept<HomeWeek> | undefined {
     try {
-        return (JSON.parse(localStorage.getItem(dayName(token)) ?? 'null') as HomeDay | null) ?? undefined;
+        const kept = localStorage.getItem(nameOf(token, child));
+        return kept === null ? undefined : (JSON.parse(kept) as Kept<HomeWeek>);
     } catch {
         return undefined;
     }
 }
 
-/** Today's tasks by a family link, kept for when there is no connection, and the ticks that wait to be sent. */
-export function useHome(token: string) {
+/** The week of a child by a family link, kept for when there is no connection, and the ticks that wait to be sent. */
+export function useHome(token: string, child: number | null) {
     const client = useQueryClient();
     const [ticks, setTicks] = useState<Tick[]>(() => waiting(token));
     const [refused, setRefused] = useState(0);
-    const day = useQuery({
-        queryKey: ['home', token],
+    const key = ['home', token, child];
+    const home = useQuery({
+        queryKey: key,
         queryFn: async () => {
-            const fresh = await ask<HomeDay>('GET', '/home/day', undefined, token);
-            localStorage.setItem(dayName(token), JSON.stringify(fresh));
-            return fresh;
+            const query = child === null ? '' : `?student=${child}`;
+            const kept = { week: await ask<HomeWeek>('GET', `/home/week${query}`, undefined, token), at: Date.now() };
+            localStorage.setItem(nameOf(token, child), JSON.stringify(kept));
+            return kept;
         },
-        initialData: () => keptDay(token),
+        initialData: () => keptWeek(token, child),
         initialDataUpdatedAt: 0,
         networkMode: 'always',
         retry: false,
     });
+    const today = useToday(home.data);
     const send = useCallback(async () => {
         const lost = await flush(token, async ({ taskId, ...tick }) => {
             try {
@@ -60,6 +67,12 @@ export function useHome(token: string) {
             clearInterval(timer);
         };
     }, [send, token]);
+    useEffect(() => {
+        // What the week needs is fetched now, so that it is there without a connection.
+        for (const task of home.data?.week.tasks ?? []) {
+            if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
+        }
+    }, [client, token, home.data]);
     const tick = (of: Omit<Tick, 'clientKey'>) => {
         post(token, { ...of, clientKey: crypto.randomUUID() });
         setTicks(waiting(token));
@@ -71,5 +84,27 @@ export function useHome(token: string) {
         await ask('DELETE', `/home/tasks/${taskId}/practice/${date}`, undefined, token).catch(() => undefined);
         await client.invalidateQueries({ queryKey: ['home', token] });
     };
-    return { day, ticks, refused, tick, untick };
+    /** Ticked on a day, sent or not yet. */
+    const isDone = (task: HomeTaskData, date: string) =>
+        ticks.some((one) => one.taskId === task.id && one.date === date) ||
+        task.practices.some((practice) => practice.date === date);
+    return { home, week: home.data?.week, today, ticks, refused, tick, untick, isDone };
+}
+
+/** The music of a task; it does not change while its week lasts. */
+export const musicOf = (token: string, task: number) => ({
+    queryKey: ['home-music', token, task],
+    queryFn: () => ask<Api['HomeMusicResource']>('GET', `/home/tasks/${task}`, undefined, token),
+    staleTime: Number.POSITIVE_INFINITY,
+    networkMode: 'always' as const,
+});
+
+/** Goes on by itself at midnight. */
+function useToday(kept: Kept<HomeWeek> | undefined): string {
+    const [, setMinute] = useState(0);
+    useEffect(() => {
+        const timer = setInterval(() => setMinute((minute) => minute + 1), MINUTE);
+        return () => clearInterval(timer);
+    }, []);
+    return kept === undefined ? '' : dateNow(kept);
 }

@@ -32,7 +32,7 @@ describe('asking the API', () => {
 
     it('proves a family link with its own token and nothing else', async () => {
         answer(200, {});
-        await ask('GET', '/home/day', undefined, 'secret');
+        await ask('GET', '/home/week', undefined, 'secret');
         expect(vi.mocked(fetch).mock.calls[0]?.[1]?.headers).toEqual({
             Accept: 'application/json',
             Authorization: 'Bearer secret',

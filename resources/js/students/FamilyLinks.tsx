@@ -1,7 +1,7 @@
-import { Button, Code, CopyButton, Group, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, Code, CopyButton, Group, MultiSelect, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, type Student } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
 
@@ -41,6 +41,7 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
                                   ? `used ${shortDate(link.usedAt.slice(0, 10))}`
                                   : 'not used yet'}
                         </Text>
+                        {!link.withdrawn && <Siblings link={link} studentId={studentId} fresh={fresh} />}
                         {!link.withdrawn && (
                             <Button size="compact-sm" variant="default" onClick={() => withdraw.mutate(link.id)}>
                                 Withdraw
@@ -77,5 +78,27 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
                 </Group>
             </Stack>
         </section>
+    );
+}
+
+/** The other children of the family, who share the link. */
+function Siblings({ link, studentId, fresh }: { link: FamilyLink; studentId: number; fresh: () => void }) {
+    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const join = useMutation({
+        mutationFn: (studentIds: number[]) => ask('PUT', `/links/${link.id}/siblings`, { studentIds }),
+        onSuccess: fresh,
+    });
+    return (
+        <MultiSelect
+            size="xs"
+            aria-label={`Brothers and sisters on ${link.label}`}
+            placeholder={link.siblings.length === 0 ? 'join brothers and sisters' : ''}
+            value={link.siblings.map((child) => String(child.id))}
+            onChange={(ids) => join.mutate(ids.map(Number))}
+            data={(students.data ?? [])
+                .filter((student) => student.id !== studentId)
+                .map((student) => ({ value: String(student.id), label: student.name }))}
+            error={join.error === null ? undefined : 'That did not work. Try again.'}
+        />
     );
 }

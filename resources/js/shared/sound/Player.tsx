@@ -14,15 +14,30 @@ interface Props {
     /** Which bars are played, in words; nothing for all. */
     what?: string | undefined;
     large?: boolean;
+    /** The tempi that slower and faster go to; by four beats where there are none. */
+    rungs?: number[];
+    /** To begin with, only the beat sounds: the player tries first, and compares. */
+    tryFirst?: boolean;
+    onTempo?: (tempo: number) => void;
 }
 
 type State = 'still' | 'loading' | 'playing' | 'silent';
 
 /** Play and stop, hands, tempo, count-in, metronome, loop. The sound is loaded when it is first played. */
-export const Player = memo(function Player({ playback, tempo, hand, onLit, what, large = false }: Props) {
+export const Player = memo(function Player({
+    playback,
+    tempo,
+    hand,
+    onLit,
+    what,
+    large = false,
+    rungs = [],
+    tryFirst = false,
+    onTempo,
+}: Props) {
     const [wish, setWish] = useState<Wish>({
         tempo,
-        hands: hand === 'R' || hand === 'L' ? hand : 'both',
+        hands: tryFirst ? 'none' : hand === 'R' || hand === 'L' ? hand : 'both',
         countIn: true,
         metronome: true,
     });
@@ -35,6 +50,7 @@ export const Player = memo(function Player({ playback, tempo, hand, onLit, what,
         stop.current = null;
     };
     useEffect(() => () => stop.current?.(), []);
+    useEffect(() => setWish((before) => (before.tempo === tempo ? before : { ...before, tempo })), [tempo]);
 
     const toggle = async () => {
         if (state === 'playing' || state === 'silent') {
@@ -62,7 +78,14 @@ export const Player = memo(function Player({ playback, tempo, hand, onLit, what,
             setState('silent');
         }
     };
-    const tempoBy = (step: number) => setWish({ ...wish, tempo: Math.min(400, Math.max(20, wish.tempo + step)) });
+    const setTempo = (to: number) => {
+        setWish({ ...wish, tempo: to });
+        onTempo?.(to);
+    };
+    const tempoBy = (way: 1 | -1) => {
+        const rung = way > 0 ? rungs.find((one) => one > wish.tempo) : rungs.findLast((one) => one < wish.tempo);
+        setTempo(rung ?? Math.min(400, Math.max(20, wish.tempo + 4 * way)));
+    };
     const size = large ? 'lg' : 'sm';
     const sounds = state === 'playing' || state === 'silent';
     const known = typeof playback === 'function' ? null : playback;
@@ -81,16 +104,17 @@ export const Player = memo(function Player({ playback, tempo, hand, onLit, what,
                         { value: 'R', label: 'Right' },
                         { value: 'L', label: 'Left' },
                         { value: 'both', label: 'Both' },
+                        ...(large ? [{ value: 'none', label: 'Only the beat' }] : []),
                     ]}
                 />
                 <Group gap={6} wrap="nowrap">
-                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-4)} aria-label="Slower">
+                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-1)} aria-label="Slower">
                         −
                     </Button>
                     <Text fw={700} miw="2.2rem" ta="center" aria-live="polite">
                         {wish.tempo}
                     </Text>
-                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(4)} aria-label="Faster">
+                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(1)} aria-label="Faster">
                         +
                     </Button>
                 </Group>

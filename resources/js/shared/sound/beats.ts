@@ -26,7 +26,8 @@ export interface Schedule {
 export interface Wish {
     /** Beats a minute. */
     tempo: number;
-    hands: 'R' | 'L' | 'both';
+    /** Whose notes sound; none leaves the beat alone. */
+    hands: 'R' | 'L' | 'both' | 'none';
     countIn: boolean;
     metronome: boolean;
 }

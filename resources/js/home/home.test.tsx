@@ -1,0 +1,126 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { drawRoom, serve } from '../../../tests/screen';
+import { breaksIn } from './DayList';
+import { Home } from './Home';
+
+const task = (id: number, title: string, practices: object[] = []) => ({
+    id,
+    kind: 'theory',
+    title,
+    instruction: '',
+    piece: null,
+    hand: null,
+    repetitions: 1,
+    tempo: null,
+    minutes: 6,
+    bars: [],
+    practices,
+});
+
+const day = (date: string, taskIds: number[]) => ({ date, minutes: 15, planned: 0, practised: 0, taskIds });
+
+/** Tuesday, 6 May, at noon. */
+function week(change: object = {}) {
+    return {
+        studentId: 1,
+        student: 'Ida',
+        date: '2031-05-06',
+        now: '2031-05-06T12:00:00+00:00',
+        timezone: 'UTC',
+        lessonOn: '2031-05-12',
+        message: 'Slow is fine.',
+        lessonNote: 'The tune sings!',
+        breakAfter: 10,
+        care: ['Stop when it hurts.'],
+        tasks: [task(1, 'Warm-up'), task(2, 'Echo'), task(3, 'Clefs', [{ date: '2031-05-05' }])],
+        days: [day('2031-05-05', [1, 3]), day('2031-05-06', [1, 2, 3]), day('2031-05-07', [])],
+        children: [{ id: 1, name: 'Ida' }],
+        ...change,
+    };
+}
+
+function open(answers: Parameters<typeof serve>[0] = {}) {
+    const asked = serve({ 'GET /home/week': () => week(), ...answers });
+    drawRoom('/home/:token', '/home/a-token', <Home />);
+    return asked;
+}
+
+const titles = () =>
+    within(screen.getByRole('list'))
+        .getAllByRole('button')
+        .map((button) => button.querySelector('b')?.textContent);
+
+describe('home', () => {
+    beforeEach(() => localStorage.clear());
+
+    it('shows today in its order, with a break where it does good, and what the teacher says', async () => {
+        open();
+        await screen.findByRole('heading', { name: 'Hello Ida' });
+        expect(titles()).toEqual(['Warm-up', 'Echo', 'Clefs']);
+        expect(screen.getByText('0 of 3 done')).toBeTruthy();
+        expect(screen.getByText('Slow is fine.')).toBeTruthy();
+        expect(screen.getByText('The tune sings!')).toBeTruthy();
+        expect(within(screen.getByRole('list')).getAllByRole('listitem')[2]?.textContent).toContain('a break');
+        expect(screen.getByText('Stop when it hurts.')).toBeTruthy();
+    });
+
+    it('fills in yesterday late, and only looks at tomorrow', async () => {
+        const asked = open({ 'PUT /home/tasks/1/practice': () => ({}) });
+        await userEvent.click(await screen.findByText('Yesterday'));
+        expect(screen.getByText('1 of 2 done')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: /Warm-up/ }));
+        await userEvent.click(screen.getByRole('button', { name: 'Done yesterday' }));
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({
+                date: '2031-05-05',
+                repetitions: 1,
+            }),
+        );
+        await userEvent.click(screen.getByText('Tomorrow'));
+        expect(screen.getByText('A free day. The next lesson is Monday 12 May.')).toBeTruthy();
+    });
+
+    it('is there without a connection, from what was kept', async () => {
+        localStorage.setItem('nasturtium.week.a-token.', JSON.stringify({ week: week(), at: Date.now() }));
+        open({
+            'GET /home/week': () => {
+                throw new TypeError('offline');
+            },
+            'PUT /home/tasks/2/practice': () => {
+                throw new TypeError('offline');
+            },
+        });
+        await userEvent.click(await screen.findByRole('button', { name: /Echo/ }));
+        await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+        expect(await screen.findByText(/One tick is kept here/)).toBeTruthy();
+        expect(screen.getByText('1 of 3 done')).toBeTruthy();
+    });
+
+    it('has brothers and sisters one press away', async () => {
+        const children = [
+            { id: 1, name: 'Ida' },
+            { id: 2, name: 'Mia' },
+        ];
+        open({
+            'GET /home/week': () => week({ children }),
+            'GET /home/week?student=2': () => week({ children, student: 'Mia', studentId: 2, tasks: [], days: [] }),
+        });
+        await userEvent.click(await screen.findByText('Mia'));
+        expect(await screen.findByRole('heading', { name: 'Hello Mia' })).toBeTruthy();
+        expect(screen.getByText('Nothing to practise today.')).toBeTruthy();
+    });
+
+    it('says when its link is closed', async () => {
+        open({ 'GET /home/week': () => Response.json({ message: 'x' }, { status: 401 }) });
+        expect(await screen.findByRole('heading', { name: 'This link is closed' })).toBeTruthy();
+    });
+
+    it('breaks after so many minutes, and not at the end', () => {
+        const minutes = (...of: number[]) => of.map((one) => ({ minutes: one }));
+        expect([...breaksIn(minutes(4, 7, 3, 8, 2), 10)]).toEqual([1, 3]);
+        expect([...breaksIn(minutes(4, 7), 10)]).toEqual([]);
+    });
+});
