@@ -24,6 +24,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('students/{student}', [C\StudentController::class, 'show'])->can('own', 'student');
         Route::put('students/{student}', [C\StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [C\StudentController::class, 'destroy'])->can('own', 'student');
+        Route::get('students/{student}/progress', [C\ProgressController::class, 'show'])->can('own', 'student');
         Route::post('students/{student}/links', [C\FamilyLinkController::class, 'store'])->can('own', 'student');
         Route::put('links/{link}/siblings', [C\FamilyLinkController::class, 'siblings'])->can('own', 'link');
         Route::delete('links/{link}', [C\FamilyLinkController::class, 'destroy'])->can('own', 'link');

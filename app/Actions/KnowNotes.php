@@ -15,6 +15,7 @@ use Nasturtium\Core\Practice\EvidenceKind;
 use Nasturtium\Core\Practice\NoteKnowledge;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Reading\KnownNotes;
+use Nasturtium\Core\Reading\NoteStatus;
 
 /**
  * Which notes a student knows when a piece is opened, from the pages before it, the naming that passed and the slips
@@ -38,8 +39,48 @@ final class KnowNotes
         $this->evidence = [];
         $opened = $learnings->firstWhere('piece_id', $piece->id)?->opened;
         foreach ($learnings as $learning) {
-            $this->page($learning, $learning->piece_id === $piece->id, $opened);
+            $this->page($learning, $learning->piece_id === $piece->id || ($opened !== null && $learning->opened >= $opened));
         }
+        $this->slips($student);
+        $knowledge = new NoteKnowledge();
+        $now = self::dayOf($today);
+
+        return KnownNotes::with(array_map(static fn (array $of) => $knowledge->status($of, $now), $this->evidence));
+    }
+
+    /**
+     * What the student knew on some days.
+     *
+     * @param  list<CarbonImmutable>  $days
+     * @return array<string, list<NoteStatus>> one for each day, by clef:pitch
+     */
+    public function history(Student $student, array $days): array
+    {
+        $this->evidence = [];
+        foreach ($this->learnings($student) as $learning) {
+            $this->page($learning, false);
+        }
+        $this->slips($student);
+        $knowledge = new NoteKnowledge();
+        $known = [];
+        foreach ($this->evidence as $name => $evidence) {
+            foreach ($days as $day) {
+                $now = self::dayOf($day);
+                $until = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->day <= $now));
+                $known[$name][] = $knowledge->status($until, $now);
+            }
+        }
+
+        return $known;
+    }
+
+    private static function dayOf(CarbonImmutable $day): int
+    {
+        return self::EPOCH + intdiv($day->getTimestamp(), self::DAY);
+    }
+
+    private function slips(Student $student): void
+    {
         $misread = array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading());
         $slips = DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
             ->whereIn('slips.kind', self::values($misread))->where('slips.note_names', '!=', '')
@@ -47,10 +88,6 @@ final class KnowNotes
         foreach ($slips as $slip) {
             $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
         }
-        $knowledge = new NoteKnowledge();
-        $now = self::EPOCH + intdiv($today->getTimestamp(), self::DAY);
-
-        return KnownNotes::with(array_map(static fn (array $of) => $knowledge->status($of, $now), $this->evidence));
     }
 
     /** @return Collection<int, LearningRow> the student's, with what tells of notes and of paths; days are counted */
@@ -66,13 +103,13 @@ final class KnowNotes
     }
 
     /**
-     * A page that was opened after this one introduces nothing to it; nor does this one itself.
+     * A page that was opened after the one in question introduces nothing to it; nor does that one itself.
      *
      * @param  LearningRow  $learning
      */
-    private function page(object $learning, bool $isThis, ?int $opened): void
+    private function page(object $learning, bool $isLater): void
     {
-        if (! $isThis && ($opened === null || $learning->opened < $opened)) {
+        if (! $isLater) {
             $this->add($learning->note_names, EvidenceKind::Page, $learning->opened);
             if ($learning->played !== null) {
                 $this->add($learning->note_names, EvidenceKind::Page, $learning->played);

@@ -12,13 +12,12 @@ use App\Models\Studio;
 use App\Models\Task;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Practice\Relief;
+use Nasturtium\Core\Practice\ReviewSchedule;
 
 /** The first screen: every student by the next lesson, in a number of queries that does not grow with them. */
 final class ThisWeek
 {
-    /** Lessons on a stage without a pass. */
-    private const STUCK = 3;
-
     /** @return list<ThisWeekResource> */
     public function __invoke(Studio $studio): array
     {
@@ -27,7 +26,7 @@ final class ThisWeek
             ->with([
                 'practiceDays', ...Student::TIMETABLE,
                 'weeks' => static fn ($weeks) => $weeks->where('ends_on', '>=', $today->toDateString())->orderBy('starts_on')->with(['tasks.days', 'tasks.practices', 'tasks.bars', 'tasks.learning']),
-                'learnings' => static fn ($learnings) => $learnings->where('state', 'current')->with(['piece', 'stages' => static fn ($stages) => $stages->whereNull('passed_on')->withCount('misses')]),
+                'learnings' => static fn ($learnings) => $learnings->whereIn('state', ['current', 'finished'])->with(['piece', 'stages' => static fn ($stages) => $stages->whereNull('passed_on')->withCount('misses')]),
             ])->get();
         $rows = [];
         foreach ($students as $student) {
@@ -58,7 +57,9 @@ final class ThisWeek
             $week === null ? [] : WeekDays::of($week),
             $this->stuck($student),
             $this->waiting($student, $week),
-            array_values($student->learnings->map(static fn (Learning $learning): string => $learning->piece->title)->all()),
+            array_values($student->learnings->where('state', 'current')->map(static fn (Learning $learning): string => $learning->piece->title)->all()),
+            $this->reviewsDue($student, $today),
+            array_values(($week?->tasks ?? collect())->filter(static fn (Task $task): bool => $task->days->isEmpty() && $task->left_why !== null)->map(static fn (Task $task): string => "{$task->title}: {$task->left_why}")->all()),
         );
     }
 
@@ -66,9 +67,9 @@ final class ThisWeek
     private function stuck(Student $student): array
     {
         $stuck = [];
-        foreach ($student->learnings as $learning) {
+        foreach ($student->learnings->where('state', 'current') as $learning) {
             foreach ($learning->stages as $stage) {
-                if ($stage->misses_count >= self::STUCK) {
+                if ($stage->misses_count >= Relief::STUCK) {
                     $stuck[] = "{$learning->piece->title}: {$stage->kind}, {$stage->misses_count} lessons";
                 }
             }
@@ -77,11 +78,20 @@ final class ThisWeek
         return $stuck;
     }
 
+    /** @return list<string> pages that come back for review */
+    private function reviewsDue(Student $student, CarbonImmutable $today): array
+    {
+        $due = $student->learnings->where('state', 'finished')
+            ->filter(static fn (Learning $learning): bool => ReviewSchedule::isDue($learning->review_step, (int) ($learning->played_on ?? $learning->opened_on)->diffInDays($today)));
+
+        return array_values($due->map(static fn (Learning $learning): string => $learning->piece->title)->all());
+    }
+
     /** @return list<string> */
     private function waiting(Student $student, ?Week $week): array
     {
         $waiting = [];
-        if ($student->learnings->isEmpty()) {
+        if ($student->learnings->where('state', 'current')->isEmpty()) {
             $waiting[] = 'no page open';
         }
         if ($week === null) {

@@ -28,6 +28,10 @@ const router = createBrowserRouter([
     { path: '/sign-in', lazy: async () => ({ Component: (await import('./studio/SignIn')).SignIn }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
     { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
+    {
+        path: '/students/:student/report',
+        lazy: async () => ({ Component: (await import('./progress/TermReport')).TermReport }),
+    },
     { path: '/pieces/:piece/sheet', lazy: async () => ({ Component: (await import('./desk/LensSheet')).LensSheet }) },
     {
         path: '/',
@@ -39,6 +43,11 @@ const router = createBrowserRouter([
                 path: 'students/:student',
                 lazy: async () => ({ Component: (await import('./students/StudentPage')).StudentPage }),
             },
+            {
+                path: 'students/:student/progress',
+                lazy: async () => ({ Component: (await import('./progress/StudentProgress')).StudentProgress }),
+            },
+            { path: 'progress', lazy: async () => ({ Component: (await import('./progress/Overview')).Overview }) },
             { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
             { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },

@@ -16,6 +16,8 @@ final readonly class ThisWeekResource
      * @param  list<string>  $stuck
      * @param  list<string>  $waiting
      * @param  list<string>  $pieces
+     * @param  list<string>  $reviewsDue  titles
+     * @param  list<string>  $left  what found no room, and why
      */
     public function __construct(
         #[OA\Property]
@@ -38,5 +40,9 @@ final readonly class ThisWeekResource
         public array $waiting,
         #[ListOf('string')]
         public array $pieces,
+        #[ListOf('string')]
+        public array $reviewsDue,
+        #[ListOf('string')]
+        public array $left,
     ) {}
 }

@@ -11,7 +11,8 @@ const ROOMS = [
     { to: '/', name: 'This week', key: '1' },
     { to: '/students', name: 'Students', key: '2' },
     { to: '/books', name: 'Books', key: '3' },
-    { to: '/studio', name: 'Studio', key: '4' },
+    { to: '/progress', name: 'Progress', key: '4' },
+    { to: '/studio', name: 'Studio', key: '5' },
 ];
 
 export function useSession() {

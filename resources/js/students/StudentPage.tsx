@@ -72,6 +72,9 @@ export function StudentPage() {
                             The week
                         </Button>
                     )}
+                    <Button variant="default" component={Link} to={`/students/${id}/progress`}>
+                        How it goes
+                    </Button>
                     <Button variant="default" onClick={() => setDialog('edit')}>
                         Change (e)
                     </Button>

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Progress;
+
+use App\Actions\KnowNotes;
+use App\Http\Resources\ProgressNoteResource;
+use App\Http\Resources\ProgressResource;
+use App\Http\Resources\ProgressSlipResource;
+use App\Http\Resources\ProgressTemposResource;
+use App\Http\Resources\ProgressWeekResource;
+use App\Models\Student;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\TermWords;
+use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Reading\StaffPlace;
+use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Pitch;
+
+/** What the weeks of a student tell over some time, as numbers and as sentences. */
+final class ProgressOf
+{
+    public function __construct(private readonly KnowNotes $know) {}
+
+    public function __invoke(Student $student, CarbonImmutable $from, CarbonImmutable $to): ProgressResource
+    {
+        $begun = Weeks::begun($student, $from, $to);
+        $days = [...$begun->map(static fn (\stdClass $week): CarbonImmutable => CarbonImmutable::parse(min($week->ends_on, $to->toDateString())))->all(), $from, $to];
+        $known = $this->know->history($student, array_values($days));
+        $weeks = Weeks::of($begun, $known);
+        [$slips, $places] = Slips::of($student, $from, $to);
+        $tempi = Tempi::of($student, $from, $to);
+        $notes = $this->notes($known);
+
+        return new ProgressResource(
+            $student->id,
+            "{$student->first_name} {$student->initial}.",
+            $from->toDateString(),
+            $to->toDateString(),
+            $this->words($student, $from, $to, $weeks, $known, $notes, $tempi, $slips),
+            $notes,
+            $weeks,
+            $tempi,
+            $slips,
+            $places,
+            BookPace::of($student, $student->today()),
+        );
+    }
+
+    /**
+     * @param  array<string, list<NoteStatus>>  $known
+     * @return list<ProgressNoteResource> from low to high
+     */
+    private function notes(array $known): array
+    {
+        $notes = [];
+        foreach ($known as $name => $status) {
+            [$clef, $pitch] = explode(':', $name);
+            [$clef, $pitch] = [Clef::from($clef), Pitch::parse($pitch)];
+            $notes[] = new ProgressNoteResource(
+                $clef->value,
+                $pitch->name(),
+                StaffPlace::of($pitch, $clef),
+                $pitch->diatonic() - $clef->bottomLine(),
+                $pitch->midi(),
+                $status[count($status) - 1]->value,
+            );
+        }
+        usort($notes, static fn (ProgressNoteResource $a, ProgressNoteResource $b): int => [$a->midi, $a->clef] <=> [$b->midi, $b->clef]);
+
+        return $notes;
+    }
+
+    /**
+     * @param  list<ProgressWeekResource>  $weeks
+     * @param  array<string, list<NoteStatus>>  $known
+     * @param  list<ProgressNoteResource>  $notes
+     * @param  list<ProgressTemposResource>  $tempi
+     * @param  list<ProgressSlipResource>  $slips
+     * @return list<string>
+     */
+    private function words(Student $student, CarbonImmutable $from, CarbonImmutable $to, array $weeks, array $known, array $notes, array $tempi, array $slips): array
+    {
+        $secureAtStart = count(array_filter($known, static fn (array $of): bool => $of[count($of) - 2] === NoteStatus::Secure));
+        $secure = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Secure->value);
+        $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky->value);
+        $pieces = DB::table('learnings')->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->where('student_id', $student->id)->orderBy('opened_on')->get(['title', 'state', 'finished_on']);
+
+        return [
+            ...TermWords::practice(
+                $student->first_name,
+                array_sum(array_column($weeks, 'daysPlanned')),
+                array_sum(array_column($weeks, 'daysPractised')),
+                (int) array_sum(array_column($weeks, 'practised')),
+            ),
+            ...TermWords::pieces(
+                array_values($pieces->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()])->pluck('title')->all()),
+                array_values($pieces->where('state', 'current')->pluck('title')->all()),
+            ),
+            ...TermWords::tempi(array_map(static fn (ProgressTemposResource $of): array => ['piece' => $of->piece, 'from' => $of->points[0]->tempo ?? 0, 'to' => max([0, ...array_column($of->points, 'tempo')])], $tempi)),
+            ...TermWords::notes($student->first_name, count($secure), $secureAtStart, array_values(array_unique(array_column($shaky, 'pitch')))),
+            ...TermWords::slips(array_map(static fn (ProgressSlipResource $of): array => ['words' => $of->words, 'recent' => $of->recent, 'before' => $of->before], $slips)),
+        ];
+    }
+}

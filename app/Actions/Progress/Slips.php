@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Progress;
+
+use App\Http\Resources\ProgressPlaceResource;
+use App\Http\Resources\ProgressSlipResource;
+use App\Models\Student;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\Slip;
+
+/** What went wrong: by kind with the trend from the first half of the time to the second, and by place. */
+final class Slips
+{
+    private const PLACES = 8;
+
+    /** @return array{list<ProgressSlipResource>, list<ProgressPlaceResource>} most often first */
+    public static function of(Student $student, CarbonImmutable $from, CarbonImmutable $to): array
+    {
+        $slips = DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->join('tasks', 'tasks.id', '=', 'slips.task_id')
+            ->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')
+            ->where('lessons.student_id', $student->id)->whereBetween('lessons.held_on', [$from->toDateString(), $to->toDateString()])
+            ->get(['slips.kind', 'slips.place', 'lessons.held_on', 'pieces.title']);
+        $middle = $from->addDays(intdiv((int) $from->diffInDays($to), 2))->toDateString();
+        $kinds = $slips->groupBy('kind')->map(static fn (Collection $of, string $kind): ProgressSlipResource => new ProgressSlipResource(
+            $kind,
+            Slip::from($kind)->words(),
+            $of->where('held_on', '>', $middle)->count(),
+            $of->where('held_on', '<=', $middle)->count(),
+        ))->sortByDesc(static fn (ProgressSlipResource $of): int => $of->recent + $of->before);
+        $places = $slips->groupBy(static fn (\stdClass $slip): string => "{$slip->title} {$slip->place} {$slip->kind}")->filter(static fn (Collection $of): bool => $of->count() > 1)
+            ->map(static fn (Collection $of): ProgressPlaceResource => new ProgressPlaceResource((string) $of[0]->title, $of[0]->place, Slip::from($of[0]->kind)->words(), $of->count()))
+            ->sortByDesc('times')->take(self::PLACES);
+
+        return [array_values($kinds->all()), array_values($places->all())];
+    }
+}

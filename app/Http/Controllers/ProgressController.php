@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Progress\ProgressOf;
+use App\Api\Get;
+use App\Http\Requests\ProgressRequest;
+use App\Http\Resources\ProgressResource;
+use App\Models\Student;
+use Illuminate\Http\JsonResponse;
+
+/** How a student gets on. */
+final class ProgressController
+{
+    #[Get('/students/{student}/progress', ProgressResource::class)]
+    public function show(ProgressRequest $request, Student $student, ProgressOf $progress): JsonResponse
+    {
+        $student->load('studio');
+
+        return new JsonResponse($progress($student, ...$request->time($student->today())));
+    }
+}

@@ -1,0 +1,36 @@
+import { Table } from '@mantine/core';
+
+interface Props {
+    what: string;
+    head: string[];
+    rows: (string | number)[][];
+}
+
+/** The table behind a chart: the same numbers, to be read. */
+export function Behind({ what, head, rows }: Props) {
+    return (
+        <details>
+            <summary className="faint" style={{ cursor: 'pointer', fontSize: '0.85rem' }}>
+                In numbers
+            </summary>
+            <Table fz="sm" aria-label={what}>
+                <Table.Thead>
+                    <Table.Tr>
+                        {head.map((name) => (
+                            <Table.Th key={name}>{name}</Table.Th>
+                        ))}
+                    </Table.Tr>
+                </Table.Thead>
+                <Table.Tbody>
+                    {rows.map((row) => (
+                        <Table.Tr key={row.join('|')}>
+                            {row.map((cell, i) => (
+                                <Table.Td key={head[i]}>{cell}</Table.Td>
+                            ))}
+                        </Table.Tr>
+                    ))}
+                </Table.Tbody>
+            </Table>
+        </details>
+    );
+}

@@ -1,0 +1,130 @@
+import { Anchor, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { type Api, ask } from '../shared/api';
+import { Leaf } from '../shared/Leaf';
+import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+
+type Row = Api['ThisWeekResource'];
+
+/** The whole studio at a glance: who practised, who is stuck, whose plan does not fit, whose review is due. */
+export function Overview() {
+    const today = useSession().data?.studio.today;
+    const rows = useQuery({ queryKey: ['this-week'], queryFn: () => ask<Row[]>('GET', '/this-week') });
+    if (rows.isPending) return <Waiting what="Looking over the studio…" />;
+    if (rows.error) return <Trouble error={rows.error} again={() => rows.refetch()} />;
+    if (rows.data.length === 0) {
+        return (
+            <Empty title="No student yet">
+                <Text>Add the first one, and this tells how everybody gets on.</Text>
+            </Empty>
+        );
+    }
+    const practised = [...rows.data].sort((a, b) => share(b, today) - share(a, today));
+    return (
+        <>
+            <Title order={1} fz={28} mb="md">
+                How everybody gets on
+            </Title>
+            <div
+                style={{
+                    display: 'grid',
+                    gridTemplateColumns: 'repeat(auto-fit, minmax(17rem, 1fr))',
+                    gap: '1rem',
+                    alignItems: 'start',
+                }}
+            >
+                <Column title="Practised this week" none="Nobody has a week under way.">
+                    {practised
+                        .filter((row) => row.leaf.length > 0)
+                        .map((row) => (
+                            <Line key={row.studentId} row={row}>
+                                <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+                                    <Leaf days={row.leaf} today={today} size={40} />
+                                    {daysWords(row, today)}
+                                </span>
+                            </Line>
+                        ))}
+                </Column>
+                <Column title="Stuck" none="Nobody.">
+                    {rows.data
+                        .filter((row) => row.stuck.length > 0)
+                        .map((row) => (
+                            <Line key={row.studentId} row={row}>
+                                {row.stuck.join('; ')}
+                            </Line>
+                        ))}
+                </Column>
+                <Column title="The plan does not fit" none="Every plan fits.">
+                    {rows.data
+                        .filter((row) => row.left.length > 0)
+                        .map((row) => (
+                            <Line key={row.studentId} row={row}>
+                                {row.left.join('; ')}
+                            </Line>
+                        ))}
+                </Column>
+                <Column title="Review is due" none="Nothing.">
+                    {rows.data
+                        .filter((row) => row.reviewsDue.length > 0)
+                        .map((row) => (
+                            <Line key={row.studentId} row={row}>
+                                {row.reviewsDue.join(', ')}
+                            </Line>
+                        ))}
+                </Column>
+            </div>
+        </>
+    );
+}
+
+function Column({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {
+    return (
+        <section className="sheet" aria-label={title}>
+            <Title order={2} fz="lg" mb={6}>
+                {title}
+            </Title>
+            {children.length === 0 ? (
+                <Text className="faint">{none}</Text>
+            ) : (
+                <ul className="plain-list" style={{ display: 'grid', gap: 10 }}>
+                    {children}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+function Line({ row, children }: { row: Row; children: ReactNode }) {
+    return (
+        <li>
+            <Anchor component={Link} to={`/students/${row.studentId}/progress`} fw={700} c="var(--ink)">
+                {row.student}
+            </Anchor>
+            <Text size="sm" component="div">
+                {children}
+            </Text>
+        </li>
+    );
+}
+
+/** Days that were practised, of those planned up to today. */
+export function daysOf(row: Pick<Row, 'leaf'>, today = ''): { planned: number; practised: number } {
+    const until = row.leaf.filter((day) => day.date <= today);
+    return {
+        planned: until.filter((day) => day.planned > 0).length,
+        practised: until.filter((day) => day.practised > 0).length,
+    };
+}
+
+function share(row: Row, today: string | undefined): number {
+    const { planned, practised } = daysOf(row, today);
+    return planned === 0 ? 0 : practised / planned;
+}
+
+function daysWords(row: Row, today: string | undefined): string {
+    const { planned, practised } = daysOf(row, today);
+    return planned === 0 ? 'the week has just begun' : `${practised} of ${planned} days so far`;
+}

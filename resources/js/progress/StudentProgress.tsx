@@ -1,0 +1,176 @@
+import { Anchor, Button, Group, Select, Stack, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { type ReactNode, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { type Api, ask } from '../shared/api';
+import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { shortDate } from '../shared/words';
+import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
+import { NoteMap } from './NoteMap';
+
+type Progress = Api['ProgressResource'];
+
+const TIMES = [
+    { value: '12', label: 'the last 12 weeks' },
+    { value: '26', label: 'the last half year' },
+    { value: '52', label: 'the last year' },
+];
+
+/** The day so many weeks before another. */
+export function weeksBefore(date: string, weeks: number): string {
+    return new Date(Date.parse(`${date}T12:00:00Z`) - weeks * 7 * 86_400_000).toISOString().slice(0, 10);
+}
+
+export function useProgress(student: number, from: string, to: string) {
+    return useQuery({
+        queryKey: ['progress', student, from, to],
+        queryFn: () => ask<Progress>('GET', `/students/${student}/progress?from=${from}&to=${to}`),
+        enabled: to !== '',
+    });
+}
+
+/** What the weeks of a student tell: in sentences, in pictures, and behind each the numbers. */
+export function StudentProgress() {
+    const id = Number(useParams().student);
+    const today = useSession().data?.studio.today ?? '';
+    const [weeks, setWeeks] = useState('12');
+    const progress = useProgress(id, today === '' ? '' : weeksBefore(today, Number(weeks)), today);
+    if (progress.isPending) return <Waiting what="Looking back…" />;
+    if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
+    const data = progress.data;
+    return (
+        <Stack maw={1200} gap="md">
+            <Group justify="space-between">
+                <Title order={1} fz={28}>
+                    <Anchor component={Link} to={`/students/${id}`} inherit c="inherit">
+                        {data.student}
+                    </Anchor>
+                    , how it goes
+                </Title>
+                <Group gap="xs">
+                    <Select
+                        aria-label="How far back"
+                        allowDeselect={false}
+                        value={weeks}
+                        onChange={(value) => setWeeks(value ?? '12')}
+                        data={TIMES}
+                    />
+                    <Button component={Link} to={`/students/${id}/report?from=${data.from}&to=${data.to}`}>
+                        Term report
+                    </Button>
+                </Group>
+            </Group>
+            {data.weeks.length === 0 ? (
+                <Empty title="No week in this time">
+                    <Text>Plan a week, and what is practised shows here.</Text>
+                </Empty>
+            ) : (
+                <>
+                    <ul className="sheet" style={{ margin: 0, paddingLeft: '2rem' }}>
+                        {data.words.map((sentence) => (
+                            <li key={sentence}>{sentence}</li>
+                        ))}
+                    </ul>
+                    <div
+                        style={{
+                            display: 'grid',
+                            gridTemplateColumns: 'repeat(auto-fit, minmax(30rem, 1fr))',
+                            gap: '1rem',
+                            alignItems: 'start',
+                        }}
+                    >
+                        <Part title="Practised and planned">
+                            <PracticeChart weeks={data.weeks} />
+                        </Part>
+                        <Part title="Notes">
+                            <NoteMap notes={data.notes} />
+                        </Part>
+                        <Part title="Tempo">
+                            {data.tempi.length === 0 ? (
+                                <Text className="faint">Nothing was played at a tempo yet.</Text>
+                            ) : (
+                                <TempoChart tempi={data.tempi} />
+                            )}
+                        </Part>
+                        <Part title="Notes over the weeks">
+                            <KnowledgeChart weeks={data.weeks} />
+                        </Part>
+                        <Part title="What went wrong">
+                            <Slips data={data} />
+                        </Part>
+                        <Part title="Pace and plan">
+                            <Pace data={data} />
+                        </Part>
+                    </div>
+                </>
+            )}
+        </Stack>
+    );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+    return (
+        <section className="sheet" aria-label={title}>
+            <Title order={2} fz="lg" mb={6}>
+                {title}
+            </Title>
+            {children}
+        </section>
+    );
+}
+
+function Slips({ data }: { data: Progress }) {
+    if (data.slips.length === 0) return <Text className="faint">Nothing was noted.</Text>;
+    return (
+        <>
+            <ul className="plain-list" style={{ display: 'grid', gap: 4 }}>
+                {data.slips.map((slip) => (
+                    <li key={slip.kind}>
+                        {slip.recent < slip.before ? '↘' : slip.recent > slip.before ? '↗' : '→'} {slip.words}:{' '}
+                        <span className="faint">
+                            {slip.before} before, {slip.recent} lately
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {data.places.length > 0 && (
+                <Text size="sm" mt={8}>
+                    Again and again:{' '}
+                    {data.places
+                        .map((place) => `${place.piece}, ${place.place} (${place.words}, ${place.times} times)`)
+                        .join('; ')}
+                    .
+                </Text>
+            )}
+        </>
+    );
+}
+
+function Pace({ data }: { data: Progress }) {
+    const sum = (name: 'proposed' | 'added' | 'removed' | 'kept') =>
+        data.weeks.reduce((total, week) => total + week[name], 0);
+    return (
+        <>
+            {data.pace.map((pace) => (
+                <Text key={pace.book} mb={6}>
+                    <b>{pace.book}</b>: {pace.perWeek} {pace.perWeek === '1' ? 'page' : 'pages'} a lesson week,{' '}
+                    {pace.left} left. {endWords(pace)}
+                </Text>
+            ))}
+            <Text size="sm" className="faint">
+                Of {sum('proposed')} tasks that were proposed you removed {sum('removed')} and added {sum('added')} of
+                your own; {sum('kept')} times you set the day.
+            </Text>
+        </>
+    );
+}
+
+function endWords(pace: Api['PaceResource']): string {
+    if (pace.left === 0) return 'The book is done.';
+    if (pace.from === null) return 'At this pace it does not end yet.';
+    const from = `${shortDate(pace.from)} ${pace.from.slice(0, 4)}`;
+    return pace.to === null
+        ? `It ends on ${from} at best.`
+        : `It ends between ${from} and ${shortDate(pace.to)} ${pace.to.slice(0, 4)}.`;
+}

@@ -1,0 +1,79 @@
+import { Button, Group, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import type { Api } from '../shared/api';
+import { Trouble, Waiting } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { shortDate } from '../shared/words';
+import { PracticeChart } from './Charts';
+import { NoteMap } from './NoteMap';
+import { useProgress } from './StudentProgress';
+
+/** A term on a sheet: sentences to be changed, pictures under them, to print. */
+export function TermReport() {
+    const id = Number(useParams().student);
+    const [query] = useSearchParams();
+    const progress = useProgress(id, query.get('from') ?? '', query.get('to') ?? '');
+    if (progress.isPending) return <Waiting what="Writing the report…" />;
+    if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
+    return <Report key={progress.data.from} data={progress.data} />;
+}
+
+function Report({ data }: { data: Api['ProgressResource'] }) {
+    const session = useSession();
+    const [title, setTitle] = useState(`${data.student}, ${shortDate(data.from)} to ${shortDate(data.to)}`);
+    const [words, setWords] = useState(data.words.join('\n'));
+    return (
+        <main className="print-page" style={{ maxWidth: 820, margin: '0 auto', padding: '1rem' }}>
+            <Group className="no-print" mb="md">
+                <Button onClick={() => window.print()}>Print</Button>
+                <Button variant="default" onClick={() => window.history.back()}>
+                    Back
+                </Button>
+                <Text size="sm" className="faint">
+                    Change the words as you like; they are printed as they stand.
+                </Text>
+            </Group>
+            <Stack gap="md" className="no-print">
+                <TextInput label="Title" value={title} onChange={(event) => setTitle(event.currentTarget.value)} />
+                <Textarea
+                    label="Sentences"
+                    autosize
+                    minRows={4}
+                    value={words}
+                    onChange={(event) => setWords(event.currentTarget.value)}
+                />
+            </Stack>
+            <article aria-label="The report" style={{ marginTop: '1rem' }}>
+                <Title order={1} fz={28}>
+                    {title}
+                </Title>
+                <Text className="faint">{session.data?.studio.name}</Text>
+                {words
+                    .split('\n')
+                    .filter((line) => line.trim() !== '')
+                    .map((line) => (
+                        <Text key={line} mt={8}>
+                            {line}
+                        </Text>
+                    ))}
+                {data.weeks.length > 0 && (
+                    <>
+                        <Title order={2} fz="lg" mt="lg">
+                            Practised and planned
+                        </Title>
+                        <PracticeChart weeks={data.weeks} />
+                    </>
+                )}
+                {data.notes.length > 0 && (
+                    <>
+                        <Title order={2} fz="lg" mt="lg">
+                            Notes
+                        </Title>
+                        <NoteMap notes={data.notes} />
+                    </>
+                )}
+            </article>
+        </main>
+    );
+}

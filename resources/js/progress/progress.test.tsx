@@ -1,0 +1,161 @@
+// @vitest-environment jsdom
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { draw, drawRoom, serve } from '../../../tests/screen';
+import { ledgersOf, NoteMap } from './NoteMap';
+import { daysOf, Overview } from './Overview';
+import { StudentProgress, weeksBefore } from './StudentProgress';
+import { TermReport } from './TermReport';
+
+const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { name: 'A Studio', today: '2031-05-05' } }) };
+
+const NOTES = [
+    { clef: 'bass', pitch: 'C3', place: 'space 2', step: 3, midi: 48, status: 'secure' },
+    { clef: 'treble', pitch: 'E4', place: 'line 1', step: 0, midi: 64, status: 'shaky' },
+];
+
+const PROGRESS = {
+    studentId: 1,
+    student: 'Ida T.',
+    from: '2031-02-10',
+    to: '2031-05-05',
+    words: ['Ida practised on 4 of 5 planned days, 31 minutes in all. That is steady work.'],
+    notes: NOTES,
+    weeks: [
+        {
+            startsOn: '2031-04-28',
+            planned: 40,
+            practised: 31,
+            daysPlanned: 5,
+            daysPractised: 4,
+            secure: 9,
+            shaky: 1,
+            proposed: 12,
+            added: 1,
+            removed: 2,
+            kept: 3,
+        },
+    ],
+    tempi: [{ piece: 'Blue Gate', points: [{ date: '2031-04-29', tempo: 60, atLesson: false }] }],
+    slips: [{ kind: 'cut-short', words: 'rest skipped', recent: 1, before: 3 }],
+    places: [{ piece: 'Blue Gate', place: 'bar 2', words: 'rest skipped', times: 3 }],
+    pace: [{ book: 'Made-up Book', left: 6, perWeek: '1/2', from: '2031-06-02', to: null }],
+};
+
+const ASKED = { 'GET /students/1/progress?from=2031-02-10&to=2031-05-05': () => PROGRESS };
+
+describe('how a student gets on', () => {
+    it('is told in sentences, with a table behind each picture', async () => {
+        serve({ ...SESSION, ...ASKED });
+        drawRoom('/students/:student/progress', '/students/1/progress', <StudentProgress />);
+        expect(await screen.findByText(/Ida practised on 4 of 5 planned days/)).toBeTruthy();
+        const table = within(screen.getByRole('table', { name: 'Minutes and days, week by week', hidden: true }));
+        expect(table.getAllByRole('cell', { hidden: true }).map((cell) => cell.textContent)).toEqual([
+            '28 Apr',
+            '40 min',
+            '31 min',
+            '5',
+            '4',
+        ]);
+        expect(screen.getByText(/3 before, 1 lately/)).toBeTruthy();
+        expect(screen.getByText(/Blue Gate, bar 2 \(rest skipped, 3 times\)/)).toBeTruthy();
+        expect(screen.getByText(/It ends on 2 Jun 2031 at best/)).toBeTruthy();
+        expect(screen.getByText(/you removed 2 and added 1 of/)).toBeTruthy();
+    });
+
+    it('has no picture where there was no week', async () => {
+        serve({
+            ...SESSION,
+            'GET /students/1/progress?from=2031-02-10&to=2031-05-05': () => ({ ...PROGRESS, weeks: [] }),
+        });
+        drawRoom('/students/:student/progress', '/students/1/progress', <StudentProgress />);
+        expect(await screen.findByText('No week in this time')).toBeTruthy();
+    });
+
+    it('looks back by weeks, over the end of a year', () => {
+        expect([weeksBefore('2031-05-05', 12), weeksBefore('2031-01-03', 1)]).toEqual(['2031-02-10', '2030-12-27']);
+    });
+});
+
+describe('the notes of a student', () => {
+    it('are named by status for those who do not see them', () => {
+        draw(<NoteMap notes={NOTES} />);
+        expect(screen.getByRole('img', { name: 'Notes on the staff. secure: C3; shaky: E4' })).toBeTruthy();
+        expect(screen.getByText('E4, line 1: shaky')).toBeTruthy();
+    });
+
+    it('have ledger lines outside the staff', () => {
+        expect([ledgersOf(-2), ledgersOf(-5), ledgersOf(4), ledgersOf(9), ledgersOf(12)]).toEqual([
+            [-2],
+            [-2, -4],
+            [],
+            [],
+            [10, 12],
+        ]);
+    });
+});
+
+describe('a term report', () => {
+    it('prints the words as the teacher leaves them', async () => {
+        serve({ ...SESSION, ...ASKED });
+        drawRoom('/students/:student/report', '/students/1/report?from=2031-02-10&to=2031-05-05', <TermReport />);
+        const words = await screen.findByLabelText('Sentences');
+        await userEvent.clear(words);
+        await userEvent.type(words, 'Ida sings.{Enter}And plays.');
+        const report = within(screen.getByRole('article', { name: 'The report' }));
+        expect(report.getByText('Ida sings.')).toBeTruthy();
+        expect(report.getByText('And plays.')).toBeTruthy();
+        expect(report.getByRole('heading', { name: 'Ida T., 10 Feb to 5 May' })).toBeTruthy();
+    });
+});
+
+describe('the whole studio', () => {
+    const day = (date: string, planned: number, practised: number) => ({
+        date,
+        minutes: 15,
+        planned,
+        practised,
+        taskIds: [],
+    });
+    const row = (change: object) => ({
+        studentId: 1,
+        student: 'Ida T.',
+        leaf: [],
+        stuck: [],
+        waiting: [],
+        pieces: [],
+        reviewsDue: [],
+        left: [],
+        ...change,
+    });
+
+    it('shows who practised, who is stuck, what does not fit and what is due', async () => {
+        serve({
+            ...SESSION,
+            'GET /this-week': () => [
+                row({ leaf: [day('2031-05-04', 9, 9), day('2031-05-05', 9, 0)], reviewsDue: ['Thaw'] }),
+                row({
+                    studentId: 2,
+                    student: 'Otto V.',
+                    stuck: ['Blue Gate: left hand, 3 lessons'],
+                    left: ['Theory: no room before Monday; 2 min short'],
+                }),
+            ],
+        });
+        drawRoom('/progress', '/progress', <Overview />);
+        expect(await screen.findByText('1 of 2 days so far')).toBeTruthy();
+        expect(
+            within(screen.getByRole('region', { name: 'Stuck' })).getByText('Blue Gate: left hand, 3 lessons'),
+        ).toBeTruthy();
+        expect(
+            within(screen.getByRole('region', { name: 'The plan does not fit' })).getByText(/2 min short/),
+        ).toBeTruthy();
+        expect(within(screen.getByRole('region', { name: 'Review is due' })).getByText('Thaw')).toBeTruthy();
+    });
+
+    it('counts no day that is to come', () => {
+        const leaf = [day('2031-05-04', 9, 9), day('2031-05-05', 9, 0), day('2031-05-06', 9, 0)];
+        expect(daysOf({ leaf }, '2031-05-05')).toEqual({ planned: 2, practised: 1 });
+    });
+});
