@@ -17,6 +17,15 @@ Route::prefix('api')->group(function (): void {
         Route::delete('session', [C\SessionController::class, 'destroy'])->can('work', Models\Studio::class);
         Route::patch('studios/{studio}', [C\StudioController::class, 'update'])->can('own', 'studio');
 
+        Route::get('studios/{studio}/backup', [C\ExportController::class, 'backup'])->can('own', 'studio');
+        Route::post('studios/{studio}/restore', [C\ExportController::class, 'restore'])->can('own', 'studio');
+        Route::get('practice.csv', [C\ExportController::class, 'practice'])->can('work', Models\Practice::class);
+        Route::get('marks.csv', [C\ExportController::class, 'marks'])->can('work', Models\Lesson::class);
+        Route::get('students/{student}/export', [C\ExportController::class, 'student'])->can('own', 'student');
+        Route::get('calendars', [C\CalendarController::class, 'index'])->can('work', Models\CalendarFeed::class);
+        Route::post('calendars', [C\CalendarController::class, 'store'])->can('work', Models\CalendarFeed::class);
+        Route::delete('calendars/{calendar}', [C\CalendarController::class, 'destroy'])->can('own', 'calendar');
+
         Route::get('this-week', [C\ThisWeekController::class, 'index'])->can('work', Models\Student::class);
 
         Route::get('students', [C\StudentController::class, 'index'])->can('work', Models\Student::class);
@@ -113,6 +122,8 @@ Route::prefix('api')->group(function (): void {
 
     Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
 });
+
+Route::get('calendar/{token}.ics', [C\CalendarController::class, 'show']);
 
 // What makes the home side an application of its own on a phone.
 Route::get('home/{token}/app.webmanifest', [C\HomeAppController::class, 'manifest']);

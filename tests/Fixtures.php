@@ -8,6 +8,7 @@ use App\Actions\OpenPiece;
 use App\Actions\ProposeWeek;
 use App\Actions\StorePiece;
 use App\Models\Book;
+use App\Models\CalendarFeed;
 use App\Models\FamilyLink;
 use App\Models\Holiday;
 use App\Models\Learning;
@@ -59,6 +60,8 @@ final class Fixtures
 
     public Holiday $holiday;
 
+    public CalendarFeed $calendar;
+
     public WeekPattern $pattern;
 
     public string $token;
@@ -77,6 +80,7 @@ final class Fixtures
         $this->path->steps()->create(['studio_id' => $this->studio->id, 'position' => 0, 'kind' => 'right hand']);
         $this->holiday = Holiday::query()->create(['studio_id' => $this->studio->id, 'label' => 'Winter', 'from_on' => '2031-12-20', 'to_on' => '2032-01-03', 'lessons' => false, 'practice' => true]);
         $this->pattern = WeekPattern::query()->create(['studio_id' => $this->studio->id, 'name' => 'Rainy week', 'tasks' => [['kind' => 'theory', 'title' => 'Draw ten clefs', 'instruction' => '', 'halfMinutes' => 6, 'repetitions' => 1, 'mostDays' => 1]]]);
+        $this->calendar = CalendarFeed::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'token_hash' => FamilyLink::hash("calendar-of-{$name}")]);
         $this->token = "token-of-{$name}";
         $this->link = FamilyLink::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'label' => 'Home', 'token_hash' => FamilyLink::hash($this->token)]);
         $lastMonday = CarbonImmutable::parse(self::MONDAY)->subWeek();

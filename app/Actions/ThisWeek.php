@@ -59,7 +59,7 @@ final class ThisWeek
             $this->waiting($student, $week),
             array_values($student->learnings->where('state', 'current')->map(static fn (Learning $learning): string => $learning->piece->title)->all()),
             $this->reviewsDue($student, $today),
-            array_values(($week?->tasks ?? collect())->filter(static fn (Task $task): bool => $task->days->isEmpty() && $task->left_why !== null)->map(static fn (Task $task): string => "{$task->title}: {$task->left_why}")->all()),
+            array_values(($week->tasks ?? collect())->filter(static fn (Task $task): bool => $task->days->isEmpty() && $task->left_why !== null)->map(static fn (Task $task): string => "{$task->title}: {$task->left_why}")->all()),
         );
     }
 

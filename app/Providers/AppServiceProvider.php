@@ -28,7 +28,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Models\Studio::class, Models\Student::class, FamilyLink::class, Models\Book::class, Models\Page::class,
         Models\Piece::class, Models\Learning::class, Models\Stage::class, Models\Week::class, Models\Task::class,
-        Models\Practice::class, Models\Lesson::class, Models\Slip::class, Models\OwnPath::class, Models\Holiday::class, Models\WeekPattern::class,
+        Models\Practice::class, Models\Lesson::class, Models\Slip::class, Models\OwnPath::class, Models\Holiday::class, Models\WeekPattern::class, Models\CalendarFeed::class,
     ];
 
     public function boot(): void

@@ -19,7 +19,7 @@ final readonly class Pace
     ) {}
 
     /**
-     * @param  list<int>  $pages  signed off in each of the last lesson weeks, at least one
+     * @param  non-empty-list<int>  $pages  signed off in each of the last lesson weeks
      */
     public static function of(array $pages): self
     {
@@ -42,12 +42,12 @@ final readonly class Pace
         return [$weeks($this->fast), $weeks($this->slow)];
     }
 
-    /** @param non-empty-list<int> $sorted */
+    /** @param list<int> $sorted */
     private static function at(array $sorted, int $percent): Fraction
     {
         $place = Fraction::of((count($sorted) - 1) * $percent, 100);
-        $below = $sorted[$place->floor()];
-        $above = $sorted[min($place->floor() + 1, count($sorted) - 1)];
+        $below = $sorted[$place->floor()] ?? 0;
+        $above = $sorted[$place->floor() + 1] ?? $below;
 
         return Fraction::of($below)->plus($place->part()->times(Fraction::of($above - $below)));
     }

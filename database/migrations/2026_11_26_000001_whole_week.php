@@ -69,6 +69,14 @@ return new class extends Migration {
         Schema::table('practices', function (Blueprint $table): void {
             $table->unsignedSmallInteger('tempo')->nullable()->after('repetitions')->comment('beats a minute it was played at last');
         });
+        Schema::create('calendar_feeds', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('student_id')->nullable()->comment('null for all lessons of the studio')->constrained()->cascadeOnDelete();
+            $table->char('token_hash', 64)->unique();
+            $table->timestamp('used_at')->nullable();
+            $table->timestamps();
+        });
         Schema::create('ladders', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
@@ -108,6 +116,7 @@ return new class extends Migration {
     {
         Schema::dropIfExists('week_patterns');
         Schema::dropIfExists('ladders');
+        Schema::dropIfExists('calendar_feeds');
         Schema::table('practices', fn (Blueprint $table) => $table->dropColumn('tempo'));
         Schema::dropIfExists('link_siblings');
         Schema::dropIfExists('skipped_pages');

@@ -30,7 +30,7 @@ final class BookPace
         foreach ($pages->groupBy('book_id') as $book => $of) {
             $signedOff = $of->whereNotNull('finished_on');
             $perWeek = $weeks->map(static fn (\stdClass $week): int => $signedOff->filter(static fn (\stdClass $page): bool => $page->finished_on > $week->starts_on && $page->finished_on <= $week->ends_on)->unique('id')->count());
-            $pace = Pace::of(array_values($perWeek->all()));
+            $pace = Pace::of([...array_values($perWeek->all())] ?: [0]);
             [$soon, $late] = $pace->weeksFor((int) $left->get($book, 0));
             $found[] = new PaceResource(
                 $of[0]->title,

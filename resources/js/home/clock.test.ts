@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dateNow, dayFrom } from './clock';
+import { dateNow } from './clock';
 
 const HOUR = 3_600_000;
 
@@ -18,9 +18,5 @@ describe('today at home', () => {
 
     it('does not go back when the clock of the device is set back', () => {
         expect(dateNow({ week, at: 5 * HOUR }, 0)).toBe('2031-05-06');
-    });
-
-    it('has a day before and after, over the end of a month', () => {
-        expect([dayFrom('2031-05-01', -1), dayFrom('2031-05-31', 1)]).toEqual(['2031-04-30', '2031-06-01']);
     });
 });

@@ -12,8 +12,3 @@ export function dateNow(kept: Kept<{ now: string; timezone: string }>, device = 
     const now = Date.parse(kept.week.now) + Math.max(0, device - kept.at);
     return new Intl.DateTimeFormat('en-CA', { timeZone: kept.week.timezone, dateStyle: 'short' }).format(now);
 }
-
-/** The day before or after a date. */
-export function dayFrom(date: string, days: number): string {
-    return new Date(Date.parse(`${date}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
-}

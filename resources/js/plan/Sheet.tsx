@@ -1,12 +1,13 @@
 import { Button, Group, Text } from '@mantine/core';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
+import { QRCodeSVG } from 'qrcode.react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Api, ask, type Task, type Week } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
-import { barsWords, dayName, handWords, longDate, minutes, shortDate, weekdayOf } from '../shared/words';
+import { barsWords, dayFrom, dayName, handWords, longDate, minutes, shortDate, weekdayOf } from '../shared/words';
 
 /** Width and printable height in millimetres. */
 const PAPER = { a4: { size: 'A4', width: 190, height: 276 }, letter: { size: 'letter', width: 196, height: 258 } };
@@ -47,6 +48,14 @@ function Paper({ week, studio, pieces }: Props) {
     const paper = PAPER[studio.paper];
     const content = useRef<HTMLDivElement>(null);
     const [zoom, setZoom] = useState(1);
+    /** Only hashes of links are kept, so a sheet that shows one gets its own; it closes by itself two weeks after. */
+    const link = useMutation({
+        mutationFn: () =>
+            ask<Api['FamilyLinkResource']>('POST', `/students/${week.studentId}/links`, {
+                label: `Sheet of ${shortDate(week.startsOn)}`,
+                expiresOn: dayFrom(week.endsOn, 14),
+            }),
+    });
     useEffect(() => {
         const element = content.current;
         if (element === null) return;
@@ -67,6 +76,9 @@ function Paper({ week, studio, pieces }: Props) {
                 <Button onClick={() => window.print()}>Print</Button>
                 <Button variant="default" onClick={() => navigate(`/weeks/${week.id}`)}>
                     Back to the plan
+                </Button>
+                <Button variant="default" onClick={() => link.mutate()} loading={link.isPending}>
+                    With a home link to scan
                 </Button>
                 <Text c="var(--ink)">One {studio.paper === 'a4' ? 'A4' : 'Letter'} sheet</Text>
             </Group>
@@ -92,7 +104,11 @@ function Paper({ week, studio, pieces }: Props) {
                         <span>
                             {shortDate(week.startsOn)} to {shortDate(week.endsOn)}; next lesson {longDate(week.endsOn)}
                         </span>
+                        {link.data?.url && (
+                            <QRCodeSVG value={link.data.url} size={84} title="The week on a phone: scan this" />
+                        )}
                     </header>
+                    {week.message !== '' && <p style={{ margin: '2mm 0 0' }}>{week.message}</p>}
                     {loose.length > 0 && <TaskTable tasks={loose} days={days} />}
                     {pieces.map((piece) => {
                         const own = tasks.filter((task) => task.pieceId === piece.id);

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { type Api, ask } from '../shared/api';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
-import { shortDate } from '../shared/words';
+import { dayFrom, shortDate } from '../shared/words';
 import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
 import { NoteMap } from './NoteMap';
 
@@ -16,11 +16,6 @@ const TIMES = [
     { value: '26', label: 'the last half year' },
     { value: '52', label: 'the last year' },
 ];
-
-/** The day so many weeks before another. */
-export function weeksBefore(date: string, weeks: number): string {
-    return new Date(Date.parse(`${date}T12:00:00Z`) - weeks * 7 * 86_400_000).toISOString().slice(0, 10);
-}
 
 export function useProgress(student: number, from: string, to: string) {
     return useQuery({
@@ -35,7 +30,7 @@ export function StudentProgress() {
     const id = Number(useParams().student);
     const today = useSession().data?.studio.today ?? '';
     const [weeks, setWeeks] = useState('12');
-    const progress = useProgress(id, today === '' ? '' : weeksBefore(today, Number(weeks)), today);
+    const progress = useProgress(id, today === '' ? '' : dayFrom(today, -7 * Number(weeks)), today);
     if (progress.isPending) return <Waiting what="Looking back…" />;
     if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
     const data = progress.data;

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import { ledgersOf, NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';
-import { StudentProgress, weeksBefore } from './StudentProgress';
+import { StudentProgress } from './StudentProgress';
 import { TermReport } from './TermReport';
 
 const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { name: 'A Studio', today: '2031-05-05' } }) };
@@ -71,10 +71,6 @@ describe('how a student gets on', () => {
         });
         drawRoom('/students/:student/progress', '/students/1/progress', <StudentProgress />);
         expect(await screen.findByText('No week in this time')).toBeTruthy();
-    });
-
-    it('looks back by weeks, over the end of a year', () => {
-        expect([weeksBefore('2031-05-05', 12), weeksBefore('2031-01-03', 1)]).toEqual(['2031-02-10', '2030-12-27']);
     });
 });
 

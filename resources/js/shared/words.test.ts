@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { barsWords, dayName, handWords, listed, longDate, minutes, shortDate, weekdayOf } from './words';
+import { barsWords, dayFrom, dayName, handWords, listed, longDate, minutes, shortDate, weekdayOf } from './words';
 
 describe('dates in the teacher’s words', () => {
     it('knows the weekday of a date, Monday first', () => {
@@ -46,5 +46,13 @@ describe('bars and hands', () => {
         expect(listed([])).toBe('');
         expect(listed(['E'])).toBe('E');
         expect(listed(['C', 'D', 'E'])).toBe('C, D and E');
+    });
+
+    it('reckon with days, over the ends of months and years', () => {
+        expect([dayFrom('2031-05-01', -1), dayFrom('2031-05-31', 1), dayFrom('2030-12-27', 7)]).toEqual([
+            '2031-04-30',
+            '2031-06-01',
+            '2031-01-03',
+        ]);
     });
 });

@@ -45,3 +45,8 @@ export function barsWords(bars: readonly { label: string }[]): string {
 export function listed(words: readonly string[]): string {
     return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
+
+/** The date so many days after another, or before it. */
+export function dayFrom(date: string, days: number): string {
+    return new Date(Date.parse(`${date}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}

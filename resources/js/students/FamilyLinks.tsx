@@ -2,6 +2,7 @@ import { Button, Code, CopyButton, Group, MultiSelect, Stack, Text, TextInput, T
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { type Api, ask, type Student } from '../shared/api';
+import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
 
@@ -65,6 +66,7 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
                         </Group>
                     </div>
                 )}
+                <CalendarLink studentId={studentId} />
                 <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
                     <TextInput
                         label="A new link for"

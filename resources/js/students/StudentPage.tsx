@@ -78,6 +78,9 @@ export function StudentPage() {
                     <Button variant="default" onClick={() => setDialog('edit')}>
                         Change (e)
                     </Button>
+                    <Button variant="subtle" c="var(--ink)" component="a" href={`/api/students/${id}/export`} download>
+                        Export
+                    </Button>
                     <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('erase')}>
                         Erase
                     </Button>

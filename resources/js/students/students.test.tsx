@@ -166,10 +166,17 @@ describe('a page of a student', () => {
 
 describe('links to the home side', () => {
     const link = (id: number, change: object) =>
-        ({ id, label: `Link ${id}`, withdrawn: false, usedAt: null, url: null, ...change }) as never;
+        ({ id, label: `Link ${id}`, withdrawn: false, usedAt: null, url: null, siblings: [], ...change }) as never;
+    const around = {
+        'GET /calendars': () => [],
+        'GET /students': () => [
+            { id: 1, name: 'Ida T.' },
+            { id: 2, name: 'Mia T.' },
+        ],
+    };
 
     it('say when they were used, and are withdrawn one by one', async () => {
-        const asked = serve({ 'DELETE /links/2': () => new Response(null, { status: 204 }) });
+        const asked = serve({ ...around, 'DELETE /links/2': () => new Response(null, { status: 204 }) });
         draw(
             <FamilyLinks
                 studentId={1}
@@ -180,14 +187,23 @@ describe('links to the home side', () => {
         expect(screen.getByText('used 6 May')).toBeTruthy();
         expect(screen.getByText('not used yet')).toBeTruthy();
         await userEvent.click(screen.getAllByRole('button', { name: 'Withdraw' })[0] as HTMLElement);
-        await waitFor(() => expect(asked[0]?.path).toBe('/links/2'));
+        await waitFor(() => expect(asked.find((one) => one.method === 'DELETE')?.path).toBe('/links/2'));
     });
 
     it('are shown once, when they are made', async () => {
-        const asked = serve({ 'POST /students/1/links': () => link(4, { url: 'http://home.example/abc' }) });
+        const asked = serve({ ...around, 'POST /students/1/links': () => link(4, { url: 'http://home.example/abc' }) });
         draw(<FamilyLinks studentId={1} links={[]} />);
         await userEvent.click(screen.getByRole('button', { name: 'Make a link' }));
         expect((await screen.findByRole('status')).textContent).toContain('http://home.example/abc');
-        expect(asked[0]?.body).toEqual({ label: 'Home', expiresOn: null });
+        expect(asked.find((one) => one.method === 'POST')?.body).toEqual({ label: 'Home', expiresOn: null });
+    });
+
+    it('are shared by brothers and sisters', async () => {
+        const asked = serve({ ...around, 'PUT /links/3/siblings': () => link(3, {}) });
+        draw(<FamilyLinks studentId={1} links={[link(3, {})]} />);
+        await userEvent.click(await screen.findByLabelText('Brothers and sisters on Link 3'));
+        expect(screen.queryByRole('option', { name: 'Ida T.' })).toBeNull();
+        await userEvent.click(await screen.findByRole('option', { name: 'Mia T.' }));
+        await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ studentIds: [2] }));
     });
 });

@@ -5,11 +5,18 @@ import { Link } from 'react-router';
 import { type Api, ask } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { OutAndIn } from './OutAndIn';
 import { StudioWords, wordsBy } from './StudioWords';
 
 export function Studio() {
     const session = useSession();
-    return session.data === undefined ? null : <StudioForm studio={session.data.studio} />;
+    if (session.data === undefined) return null;
+    return (
+        <Stack maw={860} gap="md">
+            <StudioForm studio={session.data.studio} />
+            <OutAndIn studioId={session.data.studio.id} />
+        </Stack>
+    );
 }
 
 function StudioForm({ studio }: { studio: Api['StudioResource'] }) {

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Archive;
+
+use App\Models\Studio;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use Nasturtium\Core\Formats\BadInput;
+use ZipArchive;
+
+/**
+ * Puts the backup of a studio into one that is empty. Every row gets a new number, the same step up for a whole table, so
+ * that what refers to it can follow; all of it is taken or nothing.
+ */
+final class RestoreStudio
+{
+    private const AT_ONCE = 500;
+
+    /**
+     * @return int rows that were put back
+     *
+     * @throws BadInput
+     */
+    public function __invoke(Studio $studio, string $path): int
+    {
+        $zip = new ZipArchive();
+        if ($zip->open($path, ZipArchive::RDONLY) !== true) {
+            throw new BadInput('This is no archive, or it is cut short. Choose the file that the backup made.');
+        }
+        try {
+            $manifest = $this->manifest($zip);
+
+            return DB::transaction(function () use ($zip, $studio, $manifest): int {
+                if ($studio->students()->exists() || $studio->books()->exists()) {
+                    throw new BadInput('This studio has students or books already. A backup is put back into an empty one.');
+                }
+                $studio->update(array_intersect_key($manifest, array_flip(['name', 'words', 'paper', 'timezone', 'phrases', 'count_words'])));
+
+                return $this->tables($zip, $studio->id);
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');
+        } finally {
+            $zip->close();
+        }
+    }
+
+    /**
+     * @return array<string, mixed> the settings of the studio
+     *
+     * @throws BadInput
+     */
+    private function manifest(ZipArchive $zip): array
+    {
+        $manifest = json_decode((string) $zip->getFromName('manifest.json', 1_000_000), true);
+        if (! is_array($manifest) || ($manifest['format'] ?? '') !== PackRows::FORMAT || ! is_array($manifest['studio'] ?? null)) {
+            throw new BadInput('This is not the backup of a studio.');
+        }
+        if (! is_string($manifest['version']) || $manifest['version'] > PackRows::version()) {
+            throw new BadInput('This backup is of a newer version. Bring this installation up to date first.');
+        }
+
+        return $manifest['studio'];
+    }
+
+    /** @throws BadInput */
+    private function tables(ZipArchive $zip, int $studio): int
+    {
+        $step = [];
+        $count = 0;
+        foreach (Tables::inOrder() as $table => $refers) {
+            $columns = array_flip(Schema::getColumnListing($table));
+            $step[$table] = isset($columns['id']) ? (int) DB::table($table)->max('id') : 0;
+            $rows = [];
+            foreach ($this->lines($zip, $table) as $number => $line) {
+                $row = json_decode($line, true);
+                if (! is_array($row) || (isset($columns['id']) && ! is_int($row['id'] ?? null))) {
+                    throw new BadInput("tables/{$table}.jsonl, line ".($number + 1).': this is no row.');
+                }
+                $rows[] = self::moved(array_intersect_key($row, $columns), $table, $refers, $step, $studio);
+                $count++;
+                if (count($rows) === self::AT_ONCE) {
+                    DB::table($table)->insert($rows);
+                    $rows = [];
+                }
+            }
+            DB::table($table)->insert($rows);
+        }
+
+        return $count;
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @param  array<string, string>  $refers
+     * @param  array<string, int>  $step
+     * @return array<string, mixed>
+     */
+    private static function moved(array $row, string $table, array $refers, array $step, int $studio): array
+    {
+        if (isset($row['id'])) {
+            $row['id'] += $step[$table];
+        }
+        foreach ($refers as $column => $to) {
+            if ($to === 'studios') {
+                $row[$column] = $studio;
+            } elseif (isset($row[$column])) {
+                $row[$column] += $step[$to] ?? 0;
+            }
+        }
+
+        return $row;
+    }
+
+    /** @return iterable<int, string> */
+    private function lines(ZipArchive $zip, string $table): iterable
+    {
+        $stream = $zip->getStream("tables/{$table}.jsonl");
+        if ($stream === false) {
+            return;
+        }
+        for ($number = 0; ($line = fgets($stream)) !== false; $number++) {
+            yield $number => $line;
+        }
+        fclose($stream);
+    }
+}

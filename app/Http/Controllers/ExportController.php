@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Archive\PackRows;
+use App\Actions\Archive\RestoreStudio;
+use App\Actions\PracticeTable;
+use App\Api\Download;
+use App\Api\Post;
+use App\Http\CurrentStudio;
+use App\Http\DownloadName;
+use App\Http\Requests\RestoreRequest;
+use App\Http\Resources\StudioResource;
+use App\Models\Student;
+use App\Models\Studio;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Formats\BadInput;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** What goes out whole: practice and marks as tables, all of one student, all of a studio; and a studio that comes back. */
+final class ExportController
+{
+    #[Download('/practice.csv')]
+    public function practice(CurrentStudio $studio): Response
+    {
+        return self::table(PracticeTable::practice($studio->get()->id, null), 'practice');
+    }
+
+    #[Download('/marks.csv')]
+    public function marks(CurrentStudio $studio): Response
+    {
+        return self::table(PracticeTable::marks($studio->get()->id, null), 'marks');
+    }
+
+    #[Download('/students/{student}/export')]
+    public function student(Student $student, PackRows $pack): BinaryFileResponse
+    {
+        return self::archive($pack->student($student), "{$student->first_name} {$student->initial}");
+    }
+
+    #[Download('/studios/{studio}/backup')]
+    public function backup(Studio $studio, PackRows $pack, CurrentStudio $current): BinaryFileResponse
+    {
+        return self::archive($pack->studio($studio), "{$studio->name} {$current->today()->toDateString()}");
+    }
+
+    #[Post('/studios/{studio}/restore', StudioResource::class)]
+    public function restore(RestoreRequest $request, Studio $studio, RestoreStudio $restore): JsonResponse
+    {
+        try {
+            $restore($studio, $request->archivePath());
+        } catch (BadInput $reason) {
+            throw ValidationException::withMessages(['file' => $reason->getMessage()]);
+        }
+
+        return new JsonResponse(StudioResource::of($studio->refresh()));
+    }
+
+    private static function table(string $csv, string $name): Response
+    {
+        return new Response($csv, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => DownloadName::of($name, 'csv'), 'X-Content-Type-Options' => 'nosniff']);
+    }
+
+    private static function archive(string $path, string $name): BinaryFileResponse
+    {
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => DownloadName::of($name, 'zip')]))->deleteFileAfterSend();
+    }
+}

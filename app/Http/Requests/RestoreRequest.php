@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
+
+/** The archive of a backup. The policy stands on the route. */
+final class RestoreRequest extends FormRequest
+{
+    /** Kilobytes. */
+    private const MOST = 512_000;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['file' => ['required', 'file', 'max:'.self::MOST]];
+    }
+
+    /** Where the uploaded file lies. */
+    public function archivePath(): string
+    {
+        $file = $this->file('file');
+
+        return $file instanceof UploadedFile ? (string) $file->getRealPath() : '';
+    }
+}

@@ -1,0 +1,53 @@
+import { Button, Code, CopyButton, Group, Text } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from './api';
+import { Trouble } from './Notes';
+import { shortDate } from './words';
+
+type Feed = Api['CalendarFeedResource'];
+
+/** Calendars that other programs subscribe to: of one student, or of all lessons. Each is withdrawn by itself. */
+export function CalendarLink({ studentId }: { studentId: number | null }) {
+    const client = useQueryClient();
+    const feeds = useQuery({ queryKey: ['calendars'], queryFn: () => ask<Feed[]>('GET', '/calendars') });
+    const fresh = () => client.invalidateQueries({ queryKey: ['calendars'] });
+    const make = useMutation({ mutationFn: () => ask<Feed>('POST', '/calendars', { studentId }), onSuccess: fresh });
+    const withdraw = useMutation({ mutationFn: (id: number) => ask('DELETE', `/calendars/${id}`), onSuccess: fresh });
+    const own = feeds.data?.filter((feed) => feed.studentId === studentId) ?? [];
+    return (
+        <div>
+            {own.map((feed) => (
+                <Group key={feed.id} gap="sm">
+                    <Text size="sm">
+                        A calendar,{' '}
+                        {feed.usedAt === null ? 'not fetched yet' : `fetched ${shortDate(feed.usedAt.slice(0, 10))}`}
+                    </Text>
+                    <Button size="compact-xs" variant="subtle" c="var(--ink)" onClick={() => withdraw.mutate(feed.id)}>
+                        withdraw
+                    </Button>
+                </Group>
+            ))}
+            <Button size="compact-sm" variant="default" onClick={() => make.mutate()} loading={make.isPending}>
+                {studentId === null ? 'A calendar of all lessons' : 'A calendar of lessons and practice'}
+            </Button>
+            {make.data?.url && (
+                <div role="status">
+                    <Text size="sm" mt={6}>
+                        Subscribe to this address in a calendar program. It is shown once.
+                    </Text>
+                    <Group gap="xs">
+                        <Code>{make.data.url}</Code>
+                        <CopyButton value={make.data.url}>
+                            {({ copied, copy }) => (
+                                <Button size="compact-sm" onClick={copy}>
+                                    {copied ? 'Copied' : 'Copy'}
+                                </Button>
+                            )}
+                        </CopyButton>
+                    </Group>
+                </div>
+            )}
+            <Trouble error={make.error ?? withdraw.error} />
+        </div>
+    );
+}

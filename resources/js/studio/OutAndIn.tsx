@@ -1,0 +1,59 @@
+import { Button, FileButton, Group, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { ask } from '../shared/api';
+import { CalendarLink } from '../shared/CalendarLink';
+import { Trouble } from '../shared/Notes';
+
+/** What leaves the studio as open files, and a studio that comes back. */
+export function OutAndIn({ studioId }: { studioId: number }) {
+    const client = useQueryClient();
+    const restore = useMutation({
+        mutationFn: (file: File) => {
+            const form = new FormData();
+            form.append('file', file);
+            return ask('POST', `/studios/${studioId}/restore`, form);
+        },
+        onSuccess: () => client.invalidateQueries(),
+    });
+    return (
+        <section className="sheet" aria-label="Out and in">
+            <Title order={2} fz="lg" mb={6}>
+                Out and in
+            </Title>
+            <Stack gap="sm">
+                <CalendarLink studentId={null} />
+                <Group gap="xs">
+                    <Button size="compact-sm" variant="default" component="a" href="/api/practice.csv" download>
+                        Practice as a table
+                    </Button>
+                    <Button size="compact-sm" variant="default" component="a" href="/api/marks.csv" download>
+                        Marks as a table
+                    </Button>
+                </Group>
+                <Group gap="xs">
+                    <Button
+                        size="compact-sm"
+                        variant="default"
+                        component="a"
+                        href={`/api/studios/${studioId}/backup`}
+                        download
+                    >
+                        Back up the whole studio
+                    </Button>
+                    <FileButton accept=".zip,application/zip" onChange={(file) => file && restore.mutate(file)}>
+                        {(props) => (
+                            <Button size="compact-sm" variant="subtle" loading={restore.isPending} {...props}>
+                                Put a backup back
+                            </Button>
+                        )}
+                    </FileButton>
+                </Group>
+                <Text size="sm" className="faint">
+                    A backup is put back into a studio that has no students and no books.
+                </Text>
+                <Trouble error={restore.error} />
+                <span role="status">{restore.isSuccess && 'Everything is back.'}</span>
+            </Stack>
+        </section>
+    );
+}

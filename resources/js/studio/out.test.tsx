@@ -1,0 +1,52 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { draw, serve } from '../../../tests/screen';
+import { OutAndIn } from './OutAndIn';
+
+const FEEDS = [
+    { id: 4, studentId: null, usedAt: '2031-05-06T10:00:00+00:00', url: null },
+    { id: 5, studentId: 9, usedAt: null, url: null },
+];
+
+function open(answers: Parameters<typeof serve>[0] = {}) {
+    const asked = serve({ 'GET /calendars': () => FEEDS, ...answers });
+    draw(<OutAndIn studioId={2} />);
+    return asked;
+}
+
+describe('what leaves the studio', () => {
+    it('is a calendar with an address that is shown once and can be withdrawn', async () => {
+        const asked = open({
+            'POST /calendars': () => ({ id: 6, studentId: null, usedAt: null, url: 'http://x/calendar/secret.ics' }),
+            'DELETE /calendars/4': () => new Response(null, { status: 204 }),
+        });
+        expect(await screen.findByText('A calendar, fetched 6 May')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'A calendar of all lessons' }));
+        expect(await screen.findByText('http://x/calendar/secret.ics')).toBeTruthy();
+        expect(asked.find((one) => one.method === 'POST')?.body).toEqual({ studentId: null });
+        await userEvent.click(screen.getByRole('button', { name: 'withdraw' }));
+        await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
+    });
+
+    it('is tables and a backup', async () => {
+        open();
+        const to = (name: string) => screen.getByRole('link', { name }).getAttribute('href');
+        expect(to('Practice as a table')).toBe('/api/practice.csv');
+        expect(to('Back up the whole studio')).toBe('/api/studios/2/backup');
+    });
+
+    it('comes back from a file, or says why not', async () => {
+        let good = false;
+        const refused = () =>
+            Response.json({ errors: { file: ['This is not the backup of a studio.'] } }, { status: 422 });
+        open({ 'POST /studios/2/restore': () => (good ? {} : refused()) });
+        const file = document.querySelector<HTMLInputElement>('input[type=file]');
+        await userEvent.upload(file as HTMLInputElement, new File(['x'], 'b.zip', { type: 'application/zip' }));
+        expect((await screen.findByRole('alert')).textContent).toContain('This is not the backup of a studio.');
+        good = true;
+        await userEvent.upload(file as HTMLInputElement, new File(['y'], 'c.zip', { type: 'application/zip' }));
+        expect(await screen.findByText('Everything is back.')).toBeTruthy();
+    });
+});

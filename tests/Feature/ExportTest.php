@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\Archive\PackRows;
+use App\Actions\Archive\Tables;
+use App\Models\CalendarFeed;
+use App\Models\Lesson;
+use App\Models\Practice;
+use App\Models\Student;
+use App\Models\Studio;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\Fixtures;
+
+/** @return array<string, string> the files of an archive */
+function unzipped(string $path): array
+{
+    $zip = new ZipArchive();
+    expect($zip->open($path))->toBeTrue();
+    $files = [];
+    for ($i = 0; $i < $zip->numFiles; $i++) {
+        $files[(string) $zip->getNameIndex($i)] = (string) $zip->getFromIndex($i);
+    }
+    $zip->close();
+
+    return $files;
+}
+
+/** @return array<string, list<array<string, mixed>>> the rows of a studio without their numbers, by table */
+function rows_of_studio(int $studio): array
+{
+    $rows = [];
+    foreach (Tables::inOrder() as $table => $refers) {
+        if (Schema::hasColumn($table, 'studio_id')) {
+            $own = array_flip(['id', ...array_keys($refers)]);
+            $rows[$table] = DB::table($table)->where('studio_id', $studio)->orderBy('id')->get()->map(fn ($row): array => array_diff_key((array) $row, $own))->all();
+        }
+    }
+
+    return $rows;
+}
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->actingAs($this->own->teacher);
+    Practice::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'task_id' => $this->own->task('Tap and count')->id, 'on_date' => '2031-04-29', 'repetitions' => 3, 'tempo' => 63, 'feeling' => 'hard', 'note' => '=1+1, "that"', 'client_key' => (string) Str::uuid()]);
+});
+
+test('practice and marks go out as tables, that no spreadsheet takes for formulas', function (): void {
+    $this->own->task('Tap and count')->update(['mark' => 'again', 'tempo_reached' => 66]);
+    $practice = $this->get('/api/practice.csv')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
+    expect(explode("\r\n", (string) $practice)[1])->toStartWith('Ida T.,2031-04-29,Tap and count,stage,Blue Gate,,3,63,')->toEndWith(',hard,"\'=1+1, ""that"""');
+    expect(explode("\r\n", (string) $this->get('/api/marks.csv')->getContent())[1])->toBe('Ida T.,2031-05-05,Tap and count,Blue Gate,again,60,66,,cut-short: bar 2');
+});
+
+test('everything of one student goes out, nothing of another', function (): void {
+    $other = $this->own->student('Otto', 8);
+    $files = unzipped($this->get("/api/students/{$this->own->student->id}/export")->assertOk()->baseResponse->getFile()->getPathname());
+    $lines = fn (string $table): int => substr_count($files["tables/{$table}.jsonl"] ?? '', "\n");
+    expect($lines('students'))->toBe(1)->and($lines('practices'))->toBe(1)->and($lines('slips'))->toBe(1)
+        ->and($lines('tasks'))->toBe($this->own->week->tasks()->count())
+        ->and($lines('stages'))->toBe($this->own->learning->stages()->count())
+        ->and($files['tables/students.jsonl'])->not->toContain('Otto')
+        ->and($files['practice.csv'])->toContain('Tap and count')
+        ->and($files['marks.csv'])->toStartWith('student,lesson,');
+    $this->deleteJson("/api/students/{$this->own->student->id}")->assertNoContent();
+    foreach (['tasks', 'practices', 'stages', 'slips', 'lessons', 'family_links'] as $table) {
+        expect(DB::table($table)->where('studio_id', $this->own->studio->id)->count())->toBe(0, $table);
+    }
+    expect(Student::query()->whereKey($other->id)->exists())->toBeTrue();
+});
+
+test('a studio goes out whole and comes back the same, in another studio with other numbers', function (): void {
+    $before = rows_of_studio($this->own->studio->id);
+    $path = app(PackRows::class)->studio($this->own->studio);
+    // The installation it comes back on has rows of its own, so that every number is another one.
+    $elsewhere = new Fixtures('elsewhere');
+    $this->own->studio->delete();
+    $empty = Studio::query()->create(['name' => 'New']);
+    $teacher = User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
+    $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were put back into north.')->assertSuccessful();
+    expect(rows_of_studio($empty->id))->toEqual($before);
+    $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
+    $this->actingAs($teacher);
+    $lesson = Lesson::query()->where('studio_id', $empty->id)->firstOrFail();
+    expect($this->getJson("/api/lessons/{$lesson->id}")->assertOk()->json('week.tasks.1.piece'))->toBe('Blue Gate')
+        ->and($this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->json('studentId'))->toBe($student->id);
+    app('auth')->forgetGuards();
+    $this->actingAs($teacher, 'web')->postJson("/api/studios/{$empty->id}/restore", ['file' => new UploadedFile($path, 'b.zip', test: true)])->assertJsonPath('errors.file.0', fn (string $says): bool => str_contains($says, 'already'));
+    expect(Studio::query()->whereKey($elsewhere->studio->id)->exists())->toBeTrue();
+});
+
+test('what is no backup, or of a newer version, or here already, is refused and changes nothing', function (): void {
+    $empty = Studio::query()->create(['name' => 'New']);
+    $this->actingAs(User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']));
+    $restore = fn (string $bytes) => $this->post("/api/studios/{$empty->id}/restore", ['file' => UploadedFile::fake()->createWithContent('b.zip', $bytes)], ['Accept' => 'application/json']);
+    $manifest = ['format' => 'nasturtium-studio', 'version' => '2026', 'studio' => ['name' => 'Again']];
+    expect($restore('no zip')->json('errors.file.0'))->toStartWith('This is no archive')
+        ->and($restore(zipped(['manifest.json' => '{}']))->json('errors.file.0'))->toBe('This is not the backup of a studio.')
+        ->and($restore(zipped(['manifest.json' => json_encode(['version' => '2999'] + $manifest)]))->json('errors.file.0'))->toStartWith('This backup is of a newer version.')
+        ->and($restore(zipped(['manifest.json' => json_encode($manifest), 'tables/books.jsonl' => "nothing\n"]))->json('errors.file.0'))->toBe('tables/books.jsonl, line 1: this is no row.')
+        ->and($restore((string) file_get_contents(app(PackRows::class)->studio($this->own->studio)))->json('errors.file.0'))->toContain('on this installation already')
+        ->and($empty->refresh()->name)->toBe('New')->and($empty->students()->exists())->toBeFalse();
+});
+
+test('the backup command writes a file, or says that nobody has the address', function (): void {
+    $file = sys_get_temp_dir().'/'.uniqid().'.zip';
+    $this->artisan('nasturtium:backup', ['email' => $this->own->teacher->email, 'file' => $file])->assertSuccessful();
+    expect(json_decode(unzipped($file)['manifest.json'], true))->toMatchArray(['format' => 'nasturtium-studio', 'studio' => ['name' => 'north', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC', 'phrases' => null, 'count_words' => null]]);
+    unlink($file);
+    $this->artisan('nasturtium:backup', ['email' => 'nobody@studio.example', 'file' => $file])->expectsOutputToContain('No teacher')->assertFailed();
+    $this->artisan('nasturtium:restore', ['email' => 'nobody@studio.example', 'file' => $file])->assertFailed();
+});
+
+test('a calendar is subscribed to by a private address, until it is withdrawn', function (): void {
+    $made = $this->postJson('/api/calendars', ['studentId' => $this->own->student->id])->assertOk()->json();
+    $path = (string) parse_url($made['url'], PHP_URL_PATH);
+    $calendar = (string) $this->get($path)->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+    expect($calendar)->toContain("SUMMARY:Piano lesson\r\n", 'DTSTART:20310512T150000Z', 'UID:practice-')
+        ->and(CalendarFeed::query()->find($made['id'])?->used_at)->not->toBeNull();
+    $this->postJson("/api/students/{$this->own->student->id}/lesson-changes", ['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-14', 'at' => '17:00'])->assertOk();
+    expect((string) $this->get($path)->getContent())->toContain("UID:lesson-{$this->own->student->id}-2031-05-12@nasturtium", 'DTSTART:20310514T170000Z')->not->toContain('DTSTART:20310512T150000Z');
+    $this->deleteJson("/api/calendars/{$made['id']}")->assertNoContent();
+    $this->get($path)->assertNotFound();
+});
+
+test('the teacher’s calendar has every student by name, and no practice', function (): void {
+    $this->own->student('Otto', 8);
+    $made = $this->postJson('/api/calendars', ['studentId' => null])->json();
+    $calendar = (string) $this->get((string) parse_url($made['url'], PHP_URL_PATH))->getContent();
+    expect($calendar)->toContain('SUMMARY:Ida T.', 'SUMMARY:Otto T.')->not->toContain('practice-')
+        ->and(array_column($this->getJson('/api/calendars')->json(), 'url'))->each->toBeNull();
+});
