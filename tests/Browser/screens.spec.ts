@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { editor, engraved, expect, expectAccessible, listen, signIn, test } from './studio';
+import { editor, engraved, expect, expectAccessible, family, listen, signIn, test } from './studio';
 
 function homeOfTheDemo(): string {
     const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
@@ -28,6 +28,15 @@ for (const scheme of ['light', 'dark'] as const) {
                 await page.getByRole('link', { name: 'Ada R.' }).click();
                 await expect(page.getByRole('heading', { name: 'Ada R.' })).toBeVisible();
             },
+            'a student over time': async () => {
+                await page.getByRole('link', { name: 'How it goes' }).click();
+                await expect(page.getByText('Practised and planned')).toBeVisible();
+            },
+            'a term report': async () => {
+                await page.getByRole('link', { name: 'Term report' }).click();
+                await expect(page.getByLabel('Sentences')).toBeVisible();
+            },
+            'the whole studio': async () => page.goto('/progress'),
             'the books': async () => page.goto('/books'),
             'the studio': async () => page.goto('/studio'),
             'the entry': async () => {
@@ -90,7 +99,7 @@ test('the keys of a screen are listed on ?', async ({ page }) => {
 
 test('a card is moved by keys, a broken rule is told, and all of it is undone', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('link', { name: 'Plan of Jonas W.' }).click();
+    await page.goto(`/weeks/${(await family(page, 'Kit')).week}`);
     await expect(page.locator('[data-task]').first()).toBeVisible();
     const placed = () =>
         page
@@ -102,7 +111,7 @@ test('a card is moved by keys, a broken rule is told, and all of it is undone', 
                 ),
             );
     const before = await placed();
-    await page.keyboard.press('j');
+    await page.locator('[data-date] [data-task]').last().click();
     await page.keyboard.press('x');
     await expect.poll(placed).not.toEqual(before);
     await page.keyboard.press('u');
@@ -120,7 +129,8 @@ test('a card is moved by keys, a broken rule is told, and all of it is undone', 
 test('the sheet of a week fits one page, with its bars engraved', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
-    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByRole('button', { name: 'The week…' }).click();
+    await page.getByRole('menuitem', { name: 'Print' }).click();
     await engraved(page);
     await page.waitForTimeout(800);
     const pdf = await page.pdf({ preferCSSPageSize: true });

@@ -15,7 +15,7 @@ export const test = base.extend({
 export function listen(page: Page, errors: string[]): void {
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-        const expected = /net::ERR_INTERNET_DISCONNECTED|status of (401|404|409|422)/.test(message.text());
+        const expected = /net::ERR_(INTERNET_DISCONNECTED|FAILED)|status of (401|404|409|422)/.test(message.text());
         if (message.type() === 'error' && !expected) errors.push(message.text());
     });
 }
@@ -67,6 +67,67 @@ export async function expectAccessible(page: Page): Promise<void> {
     await page.waitForTimeout(300);
     const found = await new AxeBuilder({ page }).exclude('.score svg').analyze();
     expect(found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}
+
+interface Family {
+    link: string;
+    week: number;
+}
+
+/** Asks the API as the teacher who is signed in. */
+export function api<T>(page: Page, method: string, path: string, body?: object): Promise<T> {
+    return page.evaluate(
+        async ({ method, path, body }) => {
+            const token = decodeURIComponent(document.cookie.split('XSRF-TOKEN=')[1]?.split(';')[0] ?? '');
+            const answer = await fetch(`/api${path}`, {
+                method,
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+                body: body === undefined ? null : JSON.stringify(body),
+            });
+            return answer.json();
+        },
+        { method, path, body },
+    );
+}
+
+/** A student of one test alone, with practice every day, whose week began two days ago, was sent, and was not practised since. */
+export async function family(page: Page, name: string): Promise<Family> {
+    const { studio } = await api<{ studio: { today: string } }>(page, 'GET', '/session');
+    const began = new Date(`${studio.today}T12:00:00Z`);
+    began.setUTCDate(began.getUTCDate() - 2);
+    const student = await api<{ id: number }>(page, 'POST', '/students', {
+        firstName: name,
+        initial: 'Q',
+        age: 9,
+        lessonWeekday: began.getUTCDay() || 7,
+        lessonTime: '16:00',
+        lessonMinutes: 30,
+        path: 'beat',
+        pathId: null,
+        school: 'landmark',
+        landmarkLevel: 1,
+        landmarkMiddle: false,
+        counting: 'numbers',
+        countStyle: 'bar',
+        longNotes: 'all',
+        compoundBeats: 'eighths',
+        countReady: '',
+        handSpan: 6,
+        practiceDays: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, minutes: 20 })),
+    });
+    const books = await api<{ pages: { pieces: { id: number; title: string }[] }[] }[]>(page, 'GET', '/books');
+    const piece = books
+        .flatMap((book) => book.pages.flatMap((one) => one.pieces))
+        .find((one) => one.title === 'Copper Kettle');
+    await api(page, 'POST', `/students/${student.id}/learnings`, { pieceId: piece?.id });
+    const from = began.toISOString().slice(0, 10);
+    const week = await api<{ id: number }>(page, 'POST', `/students/${student.id}/weeks`, { from });
+    await api(page, 'PUT', `/weeks/${week.id}/sent`, { message: 'Slow is fine.' });
+    const link = await api<{ url: string }>(page, 'POST', `/students/${student.id}/links`, {
+        label: 'Phone',
+        expiresOn: null,
+    });
+    return { link: new URL(link.url).pathname, week: week.id };
 }
 
 export { expect };

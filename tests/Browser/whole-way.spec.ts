@@ -112,7 +112,7 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await home.getByRole('button', { name: 'Play' }).tap();
         await expect(home.getByRole('button', { name: 'Stop' })).toBeVisible({ timeout: 15_000 });
         await home.getByRole('button', { name: 'Stop' }).tap();
-        await home.getByRole('button', { name: 'Once more' }).tap();
+        await home.getByRole('button', { name: 'That was good' }).tap();
         await home.getByText('Easy', { exact: true }).tap();
         await home.getByLabel('A word to the teacher').fill('We clapped it with the cat');
         await home.getByRole('button', { name: 'Done' }).tap();

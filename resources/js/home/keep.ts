@@ -13,7 +13,8 @@ export function keepHome(token: string): () => void {
 
 async function keepFiles(): Promise<void> {
     if (!('serviceWorker' in navigator)) return;
-    await navigator.serviceWorker.register('/home-keeper.js', { scope: '/home/' });
+    // The engraver's own script lies with the other files, so its fetch is outside the addresses of the home side.
+    await navigator.serviceWorker.register('/home-keeper.js', { scope: '/' });
     const ready = await navigator.serviceWorker.ready;
     const files = await fetch('/home/files.json');
     ready.active?.postMessage({ keep: [location.pathname, ...((await files.json()) as string[])] });

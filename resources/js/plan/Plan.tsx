@@ -89,7 +89,9 @@ export function Plan() {
                 {dialog === 'add' && (
                     <AddTask
                         studentId={data.studentId}
-                        days={data.days.filter((day) => day.minutes > 0).map((day) => day.date)}
+                        days={data.days
+                            .filter((day) => day.minutes > 0 && day.date >= (today ?? ''))
+                            .map((day) => day.date)}
                         error={save.error}
                         add={(one) => apply(add(one), close)}
                     />

@@ -201,7 +201,7 @@ describe('links to the home side', () => {
     it('are shared by brothers and sisters', async () => {
         const asked = serve({ ...around, 'PUT /links/3/siblings': () => link(3, {}) });
         draw(<FamilyLinks studentId={1} links={[link(3, {})]} />);
-        await userEvent.click(await screen.findByLabelText('Brothers and sisters on Link 3'));
+        await userEvent.click(await screen.findByRole('combobox', { name: 'Brothers and sisters on Link 3' }));
         expect(screen.queryByRole('option', { name: 'Ida T.' })).toBeNull();
         await userEvent.click(await screen.findByRole('option', { name: 'Mia T.' }));
         await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ studentIds: [2] }));
