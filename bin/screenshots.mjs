@@ -58,11 +58,6 @@ const views = {
         await page.keyboard.press('Control+End');
         await shot(page, 'entry');
     },
-    'desk-no-staff': async () => {
-        await page.goto(`${base}/books`);
-        await page.getByRole('link', { name: 'Hop and Wait' }).click();
-        await shot(page, 'desk-no-staff');
-    },
     ...Object.fromEntries(
         [
             ['look-over', 'l'],
@@ -91,9 +86,20 @@ const views = {
             },
         ]),
     ),
-    paths: async () => {
-        await page.goto(`${base}/paths`);
-        await shot(page, 'paths');
+    progress: async () => {
+        await page.goto(`${base}/students`);
+        await page.getByRole('link', { name: 'Theo B.' }).click();
+        await page.getByRole('link', { name: 'How it goes' }).click();
+        await page.getByText('Practised and planned').waitFor();
+        await shot(page, 'progress');
+    },
+    report: async () => {
+        await page.goto(`${base}/students`);
+        await page.getByRole('link', { name: 'Theo B.' }).click();
+        await page.getByRole('link', { name: 'How it goes' }).click();
+        await page.getByRole('link', { name: 'Term report' }).click();
+        await page.getByLabel('Sentences').waitFor();
+        await shot(page, 'report');
     },
     plan: async () => {
         await page.goto(base);
@@ -103,7 +109,9 @@ const views = {
     sheet: async () => {
         await page.goto(base);
         await page.getByRole('link', { name: 'Plan of Mina K.' }).click();
-        await page.getByRole('button', { name: 'Print' }).click();
+        await page.getByRole('button', { name: 'The week…' }).click();
+        await page.getByRole('menuitem', { name: 'Print' }).click();
+        await page.getByRole('button', { name: 'With a home link to scan' }).click();
         await page.setViewportSize({ width: 900, height: 1200 });
         await shot(page, 'sheet');
         await page.setViewportSize({ width: 1280, height: 800 });
@@ -113,7 +121,10 @@ const views = {
         await page.getByRole('button', { name: 'Lesson of Theo B.' }).click();
         await settle(page);
         await page.keyboard.press('j');
+        await page.keyboard.press('a');
         await page.keyboard.press('ArrowRight');
+        await page.keyboard.press('Shift+ArrowRight');
+        await page.keyboard.press('Shift+ArrowRight');
         await shot(page, 'lesson');
     },
     'home-phone': async () => {

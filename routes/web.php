@@ -22,6 +22,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('practice.csv', [C\ExportController::class, 'practice'])->can('work', Models\Practice::class);
         Route::get('marks.csv', [C\ExportController::class, 'marks'])->can('work', Models\Lesson::class);
         Route::get('students/{student}/export', [C\ExportController::class, 'student'])->can('own', 'student');
+        Route::get('mails', [C\MailController::class, 'index'])->can('work', Models\Mail::class);
+        Route::post('students/{student}/report', [C\MailController::class, 'report'])->can('own', 'student');
         Route::get('calendars', [C\CalendarController::class, 'index'])->can('work', Models\CalendarFeed::class);
         Route::post('calendars', [C\CalendarController::class, 'store'])->can('work', Models\CalendarFeed::class);
         Route::delete('calendars/{calendar}', [C\CalendarController::class, 'destroy'])->can('own', 'calendar');

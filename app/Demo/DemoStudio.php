@@ -25,6 +25,7 @@ use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Score\Hand;
 use Random\Engine\Mt19937;
@@ -185,6 +186,9 @@ final class DemoStudio
             }
             $ready = $task->stage === null || $task->stage->waitsFor()->whereNull('passed_on')->doesntExist();
             $pass = $this->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
+            if (! $pass && $task->stage?->kind === StageKind::TempoLadder->value && $task->tempo !== null && $task->learning !== null) {
+                $task->update(['tempo_reached' => $task->learning->load(['piece', 'ladders'])->ladder(null)->next($task->tempo, true)]);
+            }
             ($this->mark)($task, $pass ? 'pass' : 'again', $heldOn);
             $bars = $task->bars->first();
             if (! $pass && $bars !== null && $this->happens(35)) {

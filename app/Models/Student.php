@@ -29,6 +29,7 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property ?string $second_time
  * @property ?int $second_minutes
  * @property ?string $timezone where it is not that of the studio
+ * @property ?string $family_mail where weeks and reports are sent to
  * @property string $path
  * @property ?int $path_id a path of the studio, over `path`
  * @property string $school

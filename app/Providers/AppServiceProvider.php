@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Http\QuietSessionHandler;
+use App\Mail\Outbox;
 use App\Models;
 use App\Models\FamilyLink;
 use App\Policies\StudioPolicy;
@@ -18,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
@@ -28,7 +30,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Models\Studio::class, Models\Student::class, FamilyLink::class, Models\Book::class, Models\Page::class,
         Models\Piece::class, Models\Learning::class, Models\Stage::class, Models\Week::class, Models\Task::class,
-        Models\Practice::class, Models\Lesson::class, Models\Slip::class, Models\OwnPath::class, Models\Holiday::class, Models\WeekPattern::class, Models\CalendarFeed::class,
+        Models\Practice::class, Models\Lesson::class, Models\Slip::class, Models\OwnPath::class, Models\Holiday::class, Models\WeekPattern::class, Models\CalendarFeed::class, Models\Mail::class,
     ];
 
     public function boot(): void
@@ -48,6 +50,7 @@ final class AppServiceProvider extends ServiceProvider
             (int) config('session.lifetime'),
             $app,
         ));
+        Mail::extend('outbox', static fn (): Outbox => new Outbox());
         $this->limits();
     }
 

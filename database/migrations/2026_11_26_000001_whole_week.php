@@ -69,6 +69,18 @@ return new class extends Migration {
         Schema::table('practices', function (Blueprint $table): void {
             $table->unsignedSmallInteger('tempo')->nullable()->after('repetitions')->comment('beats a minute it was played at last');
         });
+        Schema::table('students', function (Blueprint $table): void {
+            $table->string('family_mail', 190)->nullable()->after('timezone')->comment('where weeks and reports are sent to');
+        });
+        Schema::create('mails', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
+            $table->string('to', 190);
+            $table->string('subject', 190);
+            $table->text('body');
+            $table->timestamps();
+            $table->index(['studio_id', 'created_at']);
+        });
         Schema::create('calendar_feeds', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('studio_id')->constrained()->cascadeOnDelete();
@@ -117,6 +129,8 @@ return new class extends Migration {
         Schema::dropIfExists('week_patterns');
         Schema::dropIfExists('ladders');
         Schema::dropIfExists('calendar_feeds');
+        Schema::dropIfExists('mails');
+        Schema::table('students', fn (Blueprint $table) => $table->dropColumn('family_mail'));
         Schema::table('practices', fn (Blueprint $table) => $table->dropColumn('tempo'));
         Schema::dropIfExists('link_siblings');
         Schema::dropIfExists('skipped_pages');

@@ -102,6 +102,6 @@ test('answers have the fields and types of their schemas', function (string $pat
     ['/api/pieces/{piece}/playback', 'PlaybackResource'],
     ['/api/weeks/{week}', 'WeekResource'],
     ['/api/lessons/{lesson}', 'LessonResource'],
-    ['/api/home/week', 'HomeDayResource'],
+    ['/api/home/week', 'HomeWeekResource'],
     ['/api/home/tasks/{task}', 'HomeMusicResource'],
 ]);

@@ -51,7 +51,7 @@ test('each route opens to its own teacher or family, and to nobody else', functi
             app('auth')->forgetGuards();
             $request = $teacher === null ? $this : $this->actingAs($teacher->teacher, 'web');
             DB::beginTransaction();
-            $status = $request->json($method, $uri, [], $headers)->status();
+            $status = $request->json($method, $uri, [], $headers)->baseResponse->getStatusCode();
             DB::rollBack();
             app('auth')->forgetGuards();
 

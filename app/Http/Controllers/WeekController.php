@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\CatchUp;
 use App\Actions\ProposeWeek;
 use App\Actions\SaveWeek;
+use App\Actions\WriteToFamily;
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;
@@ -55,7 +56,11 @@ final class WeekController
     #[Put('/weeks/{week}/sent', WeekResource::class)]
     public function send(SendRequest $request, Week $week, CurrentStudio $studio): JsonResponse
     {
+        $isFirst = $week->sent_at === null;
         $week->update(['sent_at' => $week->sent_at ?? now(), 'message' => $request->string('message', $week->message)->trim()->toString()]);
+        if ($isFirst) {
+            WriteToFamily::week($week);
+        }
 
         return new JsonResponse(WeekResource::of($week, $studio->today()));
     }

@@ -42,6 +42,8 @@ final readonly class StudentResource
         public ?int $secondMinutes,
         #[OA\Property]
         public ?string $timezone,
+        #[OA\Property]
+        public ?string $familyMail,
         #[OA\Property(enum: ['beat', 'notes', 'sound'])]
         public string $path,
         #[OA\Property]
@@ -83,6 +85,7 @@ final readonly class StudentResource
             $student->second_time === null ? null : substr($student->second_time, 0, 5),
             $student->second_minutes,
             $student->timezone,
+            $student->family_mail,
             $student->path,
             $student->path_id,
             $student->school,

@@ -1,7 +1,8 @@
 import { Button, Group, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import type { Api } from '../shared/api';
+import { type Api, ask } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { shortDate } from '../shared/words';
@@ -23,17 +24,24 @@ function Report({ data }: { data: Api['ProgressResource'] }) {
     const session = useSession();
     const [title, setTitle] = useState(`${data.student}, ${shortDate(data.from)} to ${shortDate(data.to)}`);
     const [words, setWords] = useState(data.words.join('\n'));
+    const send = useMutation({
+        mutationFn: () => ask('POST', `/students/${data.studentId}/report`, { title, words }),
+    });
     return (
         <main className="print-page" style={{ maxWidth: 820, margin: '0 auto', padding: '1rem' }}>
             <Group className="no-print" mb="md">
                 <Button onClick={() => window.print()}>Print</Button>
+                <Button variant="default" onClick={() => send.mutate()} loading={send.isPending}>
+                    Send to the family
+                </Button>
                 <Button variant="default" onClick={() => window.history.back()}>
                     Back
                 </Button>
                 <Text size="sm" className="faint">
-                    Change the words as you like; they are printed as they stand.
+                    {send.isSuccess ? 'Sent.' : 'Change the words as you like; they go out as they stand.'}
                 </Text>
             </Group>
+            <Trouble error={send.error} />
             <Stack gap="md" className="no-print">
                 <TextInput label="Title" value={title} onChange={(event) => setTitle(event.currentTarget.value)} />
                 <Textarea

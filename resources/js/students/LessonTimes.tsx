@@ -12,7 +12,7 @@ interface Props {
     set: (change: Partial<StudentDraft>) => void;
 }
 
-/** The lesson each week, perhaps a second one, and where the student is when that is elsewhere. */
+/** The lesson each week, perhaps a second one, where the student is when that is elsewhere, and where the family is reached. */
 export function LessonTimes({ draft, set }: Props) {
     const studio = useSession().data?.studio.timezone;
     const second = (day: string | null) =>
@@ -90,6 +90,14 @@ export function LessonTimes({ draft, set }: Props) {
                     data={Intl.supportedValuesOf('timeZone')}
                 />
             </Group>
+            <TextInput
+                label="Mail of the family"
+                description="Weeks that are sent, and reports, go there too."
+                type="email"
+                maxLength={190}
+                value={draft.familyMail ?? ''}
+                onChange={(event) => set({ familyMail: event.currentTarget.value || null })}
+            />
         </>
     );
 }

@@ -15,6 +15,7 @@ export const NEW_STUDENT: StudentDraft = {
     secondTime: null,
     secondMinutes: null,
     timezone: null,
+    familyMail: null,
     path: 'beat',
     pathId: null,
     school: 'landmark',

@@ -6,6 +6,7 @@ import { type Api, ask } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { OutAndIn } from './OutAndIn';
+import { Outbox } from './Outbox';
 import { StudioWords, wordsBy } from './StudioWords';
 
 export function Studio() {
@@ -15,6 +16,7 @@ export function Studio() {
         <Stack maw={860} gap="md">
             <StudioForm studio={session.data.studio} />
             <OutAndIn studioId={session.data.studio.id} />
+            <Outbox />
         </Stack>
     );
 }

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import { OutAndIn } from './OutAndIn';
+import { Outbox } from './Outbox';
 
 const FEEDS = [
     { id: 4, studentId: null, usedAt: '2031-05-06T10:00:00+00:00', url: null },
@@ -48,5 +49,28 @@ describe('what leaves the studio', () => {
         good = true;
         await userEvent.upload(file as HTMLInputElement, new File(['y'], 'c.zip', { type: 'application/zip' }));
         expect(await screen.findByText('Everything is back.')).toBeTruthy();
+    });
+});
+
+describe('the outbox', () => {
+    it('has each mail with its words, and says what comes into it while it is empty', async () => {
+        let mails: object[] = [];
+        serve({ 'GET /mails': () => mails });
+        const { unmount } = draw(<Outbox />);
+        expect(await screen.findByText(/No mail yet/)).toBeTruthy();
+        unmount();
+        mails = [
+            {
+                id: 1,
+                to: 'family@home.example',
+                subject: 'Ida’s week',
+                body: 'Slow is fine.',
+                at: '2031-05-05T10:00:00+00:00',
+            },
+        ];
+        draw(<Outbox />);
+        expect(await screen.findByText('Ida’s week')).toBeTruthy();
+        expect(screen.getByText('to family@home.example, 5 May')).toBeTruthy();
+        expect(screen.getByText('Slow is fine.')).toBeTruthy();
     });
 });

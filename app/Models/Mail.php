@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A mail that the outbox has taken.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property string $to
+ * @property string $subject
+ * @property string $body
+ * @property Carbon $created_at
+ */
+final class Mail extends Model
+{
+    protected $guarded = [];
+}

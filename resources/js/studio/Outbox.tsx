@@ -1,0 +1,38 @@
+import { Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { shortDate } from '../shared/words';
+
+type Mail = Api['MailResource'];
+
+/** Mail that was written; where no mailer is named it stays here, to be read. */
+export function Outbox() {
+    const mails = useQuery({ queryKey: ['mails'], queryFn: () => ask<Mail[]>('GET', '/mails') });
+    return (
+        <section className="sheet" aria-label="Outbox">
+            <Title order={2} fz="lg" mb={6}>
+                Outbox
+            </Title>
+            <Trouble error={mails.error} />
+            {mails.data?.length === 0 && (
+                <Text size="sm" className="faint">
+                    No mail yet. A week that is sent goes to families whose mail you have entered.
+                </Text>
+            )}
+            {mails.data?.map((mail) => (
+                <details key={mail.id}>
+                    <summary style={{ cursor: 'pointer' }}>
+                        <b>{mail.subject}</b>{' '}
+                        <span className="faint">
+                            to {mail.to}, {shortDate(mail.at.slice(0, 10))}
+                        </span>
+                    </summary>
+                    <Text size="sm" style={{ whiteSpace: 'pre-wrap' }} my={6}>
+                        {mail.body}
+                    </Text>
+                </details>
+            ))}
+        </section>
+    );
+}

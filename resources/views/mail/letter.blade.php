@@ -1,0 +1,3 @@
+{!! implode("\n", $lines) !!}
+
+{!! $studio !!}
