@@ -1,18 +1,22 @@
-import { Anchor, Badge, Button, Checkbox, Group, Text } from '@mantine/core';
+import { Anchor, Badge, Button, Checkbox, Group, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, ask } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { Flower } from '../shared/Flower';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { shortDate } from '../shared/words';
+import { Ladders } from './Ladders';
 
 type Learning = Api['LearningResource'];
 
 /** A page of the student: its flower and its stages, which can be ticked by hand. */
 export function LearningCard({ learning, studentId }: { learning: Learning; studentId: number }) {
     const client = useQueryClient();
+    const [climbing, setClimbing] = useState(false);
     const fresh = () => client.invalidateQueries({ queryKey: ['student', studentId] });
     const tick = useMutation({
         mutationFn: ({ id, passed }: { id: number; passed: boolean }) => ask('PATCH', `/stages/${id}`, { passed }),
@@ -52,11 +56,24 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
                     </Text>
                 </div>
                 {learning.state !== 'finished' && (
-                    <Button size="compact-sm" variant="default" onClick={() => turn.mutate()}>
-                        {learning.state === 'resting' ? 'Take up' : 'Rest'}
-                    </Button>
+                    <Stack gap={4}>
+                        <Button size="compact-sm" variant="default" onClick={() => turn.mutate()}>
+                            {learning.state === 'resting' ? 'Take up' : 'Rest'}
+                        </Button>
+                        <Button
+                            size="compact-sm"
+                            variant="default"
+                            aria-label={`Tempi of ${learning.title}`}
+                            onClick={() => setClimbing(true)}
+                        >
+                            Tempi
+                        </Button>
+                    </Stack>
                 )}
             </Group>
+            <Dialog opened={climbing} onClose={() => setClimbing(false)} title={`Tempi of ${learning.title}`}>
+                <Ladders learningId={learning.id} />
+            </Dialog>
             <PathSelect
                 size="xs"
                 mt={6}
