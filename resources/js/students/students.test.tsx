@@ -164,6 +164,37 @@ describe('a page of a student', () => {
     });
 });
 
+describe('the lessons of a student', () => {
+    it('are one a week, or two, wherever the student is', async () => {
+        const saved: StudentDraft[] = [];
+        serve({ 'GET /session': () => ({ studio: { timezone: 'UTC' } }), 'GET /paths': () => PATHS });
+        draw(
+            <StudentForm
+                start={NEW_STUDENT}
+                save={(draft) => saved.push(draft)}
+                saving={false}
+                error={null}
+                verb="Add"
+            />,
+        );
+        await userEvent.type(screen.getByLabelText(/First name/), 'Ida');
+        await userEvent.type(screen.getByLabelText(/Initial/), 'T');
+        await userEvent.click(screen.getByRole('combobox', { name: 'Second lesson' }));
+        expect(screen.queryAllByRole('option', { name: 'Monday' })).toHaveLength(0);
+        await userEvent.click(screen.getByRole('option', { name: 'Thursday' }));
+        expect(screen.getByLabelText(/Its time/)).toHaveProperty('value', '16:00');
+        await userEvent.type(screen.getByLabelText(/Mail of the family/), 'home@family.example');
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved[0]).toMatchObject({
+            secondWeekday: 4,
+            secondTime: '16:00',
+            secondMinutes: 30,
+            familyMail: 'home@family.example',
+            timezone: null,
+        });
+    });
+});
+
 describe('links to the home side', () => {
     const link = (id: number, change: object) =>
         ({ id, label: `Link ${id}`, withdrawn: false, usedAt: null, url: null, siblings: [], ...change }) as never;

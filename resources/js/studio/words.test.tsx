@@ -27,6 +27,8 @@ const STUDIO = {
 describe('the words of the studio', () => {
     it('are sent with all else that is set', async () => {
         const asked = serve({
+            'GET /calendars': () => [],
+            'GET /mails': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () => STUDIO,
         });
@@ -48,6 +50,8 @@ describe('the words of the studio', () => {
 
     it('stay as typed when they are refused', async () => {
         serve({
+            'GET /calendars': () => [],
+            'GET /mails': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () =>
                 Response.json({ message: 'x', errors: { phrases: ['The sentence is too short.'] } }, { status: 422 }),
