@@ -31,8 +31,11 @@ export function useLesson(id: number) {
     const [waiting, setWaiting] = useState(() => waitingSteps(id).length);
     const [refused, setRefused] = useState(0);
     const [done, setDone] = useState<(() => void)[]>([]);
+    /** An answer that was on its way was let go. */
+    const owed = useRef(false);
     const edit = (change: (data: LessonData) => LessonData) => {
-        // An answer that is on its way knows nothing of this step.
+        // An answer that is on its way knows nothing of this step; it is asked for again when the step is sent.
+        if (client.getQueryState(key)?.fetchStatus === 'fetching') owed.current = true;
         client.cancelQueries({ queryKey: key });
         client.setQueryData<LessonData>(key, (data) => data && change(data));
     };
@@ -55,7 +58,10 @@ export function useLesson(id: number) {
         const left = waitingSteps(id).length;
         setWaiting(left);
         // Slips bring remedies, which the server finds; a mark shows as it was given.
-        if (left === 0 && (lost > 0 || !marksAlone)) await client.invalidateQueries({ queryKey: ['lesson', id] });
+        if (left === 0 && (lost > 0 || !marksAlone || owed.current)) {
+            owed.current = false;
+            await client.invalidateQueries({ queryKey: ['lesson', id] });
+        }
     }, [client, id]);
     /** One at a time; what comes meanwhile is sent by the one that is under way. */
     const send = useCallback(() => {
