@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Archive;
 
 use App\Models\Studio;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -19,6 +20,15 @@ final class RestoreStudio
 {
     private const AT_ONCE = 500;
 
+    /** Bytes that the tables of an archive may unpack to. */
+    private const MOST = 4_000_000_000;
+
+    /** Bytes of a row: a piece with its music is the longest. */
+    private const LONGEST = 20_000_000;
+
+    /** No row has a higher number; those of a hostile archive must not use the numbers up. */
+    private const HIGHEST = 1_000_000_000_000;
+
     /**
      * @return int rows that were put back
      *
@@ -31,6 +41,7 @@ final class RestoreStudio
             throw new BadInput('This is no archive, or it is cut short. Choose the file that the backup made.');
         }
         try {
+            self::holdSize($zip);
             $manifest = $this->manifest($zip);
 
             return DB::transaction(function () use ($zip, $studio, $manifest): int {
@@ -43,6 +54,8 @@ final class RestoreStudio
             });
         } catch (UniqueConstraintViolationException) {
             throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');
+        } catch (QueryException) {
+            throw new BadInput('A row of this backup does not fit into its table. The file was changed, or is damaged.');
         } finally {
             $zip->close();
         }
@@ -70,6 +83,7 @@ final class RestoreStudio
     private function tables(ZipArchive $zip, int $studio): int
     {
         $step = [];
+        $known = [];
         $count = 0;
         foreach (Tables::inOrder() as $table => $refers) {
             $columns = array_flip(Schema::getColumnListing($table));
@@ -77,9 +91,12 @@ final class RestoreStudio
             $rows = [];
             foreach ($this->lines($zip, $table) as $number => $line) {
                 $row = json_decode($line, true);
-                if (! is_array($row) || (isset($columns['id']) && ! is_int($row['id'] ?? null))) {
-                    throw new BadInput("tables/{$table}.jsonl, line ".($number + 1).': this is no row.');
+                $at = "tables/{$table}.jsonl, line ".($number + 1);
+                if (! is_array($row) || (isset($columns['id']) && (! is_int($row['id'] ?? null) || $row['id'] < 1 || $row['id'] > self::HIGHEST))) {
+                    throw new BadInput("{$at}: this is no row.");
                 }
+                self::holdTogether($row, $refers, $known, $at);
+                $known[$table][$row['id'] ?? 0] = true;
                 $rows[] = self::moved(array_intersect_key($row, $columns), $table, $refers, $step, $studio);
                 $count++;
                 if (count($rows) === self::AT_ONCE) {
@@ -115,6 +132,37 @@ final class RestoreStudio
         return $row;
     }
 
+    /**
+     * A row refers to rows of its own backup alone, never to those of another studio.
+     *
+     * @param  array<string, mixed>  $row
+     * @param  array<string, string>  $refers
+     * @param  array<string, array<int, true>>  $known  numbers so far, by table
+     *
+     * @throws BadInput
+     */
+    private static function holdTogether(array $row, array $refers, array $known, string $at): void
+    {
+        foreach ($refers as $column => $to) {
+            $number = $row[$column] ?? null;
+            if ($to !== 'studios' && $number !== null && ! (is_int($number) && isset($known[$to][$number]))) {
+                throw new BadInput("{$at}: its {$column} is not in this backup.");
+            }
+        }
+    }
+
+    /** @throws BadInput */
+    private static function holdSize(ZipArchive $zip): void
+    {
+        $size = 0;
+        for ($file = 0; $file < $zip->numFiles; $file++) {
+            $size += $zip->statIndex($file)['size'] ?? 0;
+        }
+        if ($size > self::MOST) {
+            throw new BadInput('This archive unpacks to more than 4 GB. It is not the backup of a studio.');
+        }
+    }
+
     /** @return iterable<int, string> */
     private function lines(ZipArchive $zip, string $table): iterable
     {
@@ -122,7 +170,7 @@ final class RestoreStudio
         if ($stream === false) {
             return;
         }
-        for ($number = 0; ($line = fgets($stream)) !== false; $number++) {
+        for ($number = 0; ($line = fgets($stream, self::LONGEST)) !== false; $number++) {
             yield $number => $line;
         }
         fclose($stream);
