@@ -25,20 +25,27 @@ final class ChangeLesson
             if ($slot !== null && $student->lessonOnOrAfter($day)->toDateString() !== $slot && ! $this->isChanged($student, $slot)) {
                 throw ValidationException::withMessages(['slotOn' => "{$day->format('l, j F')} has no lesson in the timetable."]);
             }
-            $there = Lesson::query()->where('student_id', $student->id)->where('held_on', $held)->first();
-            if ($there !== null && ($there->finished_at !== null || ($slot !== null && $there->slot_on?->toDateString() !== $slot && $there->held_on->toDateString() !== $slot))) {
-                throw ValidationException::withMessages(['heldOn' => 'There is a lesson on this day already.']);
+            $lesson = $slot === null ? new Lesson() : $this->ofSlot($student, $slot);
+            $there = Lesson::query()->where('student_id', $student->id)->where('held_on', $held)->whereKeyNot($lesson->id ?? 0)->exists();
+            if ($there || $lesson->finished_at !== null) {
+                throw ValidationException::withMessages(['heldOn' => $there ? 'There is a lesson on this day already.' : 'This lesson was held.']);
             }
-            if ($slot !== null) {
-                Lesson::query()->where('student_id', $student->id)->where('slot_on', $slot)->where('held_on', '!=', $held)->whereNull('finished_at')->delete();
-            }
-            $lesson = Lesson::query()->updateOrCreate(['student_id' => $student->id, 'held_on' => $held], [
-                'studio_id' => $student->studio_id, 'state' => $change['state'], 'slot_on' => $slot, 'at' => $change['at'], 'minutes' => $change['minutes'],
-            ]);
+            $lesson->fill([
+                'studio_id' => $student->studio_id, 'student_id' => $student->id, 'held_on' => $held,
+                'state' => $change['state'], 'slot_on' => $slot, 'at' => $change['at'], 'minutes' => $change['minutes'],
+            ])->save();
             ($this->follow)($student);
 
             return $lesson;
         });
+    }
+
+    /** What was noted for a lesson goes with it. */
+    private function ofSlot(Student $student, string $slot): Lesson
+    {
+        $lessons = Lesson::query()->where('student_id', $student->id);
+
+        return $lessons->clone()->where('slot_on', $slot)->first() ?? $lessons->where('held_on', $slot)->whereNull('slot_on')->first() ?? new Lesson();
     }
 
     private function isChanged(Student $student, string $slot): bool

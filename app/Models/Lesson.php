@@ -44,6 +44,12 @@ final class Lesson extends Model
 
     protected $guarded = [];
 
+    /** Something of it is noted that would go with it. */
+    public function wasBegun(): bool
+    {
+        return $this->finished_at !== null || ($this->private_note ?? '') !== '' || ($this->shared_note ?? '') !== '' || $this->slips()->exists();
+    }
+
     /** @return BelongsTo<Week, $this> */
     public function week(): BelongsTo
     {

@@ -133,3 +133,20 @@ test('the week in which the clocks change has seven days', function (): void {
     $week = app(ProposeWeek::class)($this->own->student->refresh(), CarbonImmutable::parse('2031-03-24'));
     expect(array_column($this->getJson("/api/weeks/{$week->id}")->json('days'), 'date'))->toBe(['2031-03-24', '2031-03-25', '2031-03-26', '2031-03-27', '2031-03-28', '2031-03-29', '2031-03-30']);
 });
+
+test('what was noted for a lesson goes with it when it moves, and is not lost when a change is taken back', function (): void {
+    $ahead = $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-12'])->assertOk()->json('id');
+    $this->patchJson("/api/lessons/{$ahead}", ['privateNote' => 'Bring the duet.'])->assertOk();
+    ($this->change)(['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-14'])->assertOk();
+    ($this->change)(['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-15'])->assertOk();
+    expect($this->getJson("/api/lessons/{$ahead}")->json())->toMatchArray(['heldOn' => '2031-05-15', 'privateNote' => 'Bring the duet.'])
+        ->and($this->deleteJson("/api/lessons/{$ahead}/change")->assertUnprocessable()->json('errors.lesson.0'))->toContain('what was noted would be lost');
+    $this->patchJson("/api/lessons/{$ahead}", ['privateNote' => '']);
+    $this->deleteJson("/api/lessons/{$ahead}/change")->assertOk();
+    expect(Lesson::query()->whereKey($ahead)->exists())->toBeFalse();
+});
+
+test('a lesson that was held is not moved any more', function (): void {
+    Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'held_on' => '2031-05-12', 'finished_at' => now()]);
+    ($this->change)(['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-14'])->assertJsonPath('errors.heldOn.0', 'This lesson was held.');
+});

@@ -22,6 +22,7 @@ use App\Models\Lesson;
 use App\Models\Student;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
 
 /** A lesson, from the first task heard to the next week. */
 final class LessonController
@@ -58,10 +59,11 @@ final class LessonController
     public function takeBack(Lesson $lesson, FollowTimetable $follow): JsonResponse
     {
         $student = Student::query()->findOrFail($lesson->student_id);
-        if ($lesson->finished_at === null && $lesson->slips()->doesntExist()) {
-            $lesson->delete();
-            $follow($student);
+        if ($lesson->wasBegun()) {
+            throw ValidationException::withMessages(['lesson' => 'This lesson was begun: what was noted would be lost. Move it instead.']);
         }
+        $lesson->delete();
+        $follow($student);
 
         return $this->ahead($student);
     }
