@@ -10,6 +10,8 @@ use App\Models\Task;
 use App\Models\TaskDay;
 use App\Models\Week;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** What goes to a family by mail, where the teacher has entered an address: the week that is sent, a report. */
 final class WriteToFamily
@@ -29,12 +31,23 @@ final class WriteToFamily
         }
         $lines[] = '';
         $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";
-        Mail::to($student->family_mail)->send(new Letter($student->studio, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
+        self::send($student, new Letter($student->studio, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
     }
 
     /** @param list<string> $lines */
     public static function report(Student $student, string $title, array $lines): void
     {
-        Mail::to($student->family_mail ?? '')->send(new Letter($student->studio, $title, $lines));
+        self::send($student, new Letter($student->studio, $title, $lines));
+    }
+
+    /** @throws ValidationException when the mailer does not take it; nothing is sent by halves */
+    private static function send(Student $student, Letter $letter): void
+    {
+        try {
+            Mail::to($student->family_mail ?? '')->send($letter);
+        } catch (TransportExceptionInterface $reason) {
+            report($reason);
+            throw ValidationException::withMessages(['mail' => "The mail to {$student->family_mail} could not be sent, so nothing was. Try again, or take the address off the student’s page."]);
+        }
     }
 }

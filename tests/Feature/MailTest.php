@@ -37,3 +37,10 @@ test('a report goes out in the teacher’s words', function (): void {
     expect(($this->outbox)()[0])->toMatchArray(['subject' => 'Ida, spring', 'body' => "Ida sings.\nAnd plays <3.\n\nnorth\n"]);
     $this->postJson("/api/students/{$this->own->student->id}/report", ['title' => '', 'words' => ''])->assertJsonValidationErrors(['title', 'words']);
 });
+
+test('where the mailer does not take it, the week is not sent by halves', function (): void {
+    config(['mail.default' => 'smtp', 'mail.mailers.smtp.host' => '127.0.0.1', 'mail.mailers.smtp.port' => 9]);
+    $this->own->student->update(['family_mail' => 'family@home.example']);
+    $this->putJson("/api/weeks/{$this->week}/sent", ['message' => 'Slow.'])->assertJsonPath('errors.mail.0', fn (string $says): bool => str_contains($says, 'family@home.example could not be sent, so nothing was'));
+    expect($this->getJson("/api/weeks/{$this->week}")->json())->toMatchArray(['sentAt' => null, 'message' => '']);
+});

@@ -20,6 +20,7 @@ use App\Models\Student;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 
 /** The weekly assignment: proposed, changed, sent. */
 final class WeekController
@@ -56,11 +57,13 @@ final class WeekController
     #[Put('/weeks/{week}/sent', WeekResource::class)]
     public function send(SendRequest $request, Week $week, CurrentStudio $studio): JsonResponse
     {
-        $isFirst = $week->sent_at === null;
-        $week->update(['sent_at' => $week->sent_at ?? now(), 'message' => $request->string('message', $week->message)->trim()->toString()]);
-        if ($isFirst) {
-            WriteToFamily::week($week);
-        }
+        DB::transaction(static function () use ($request, $week): void {
+            $isFirst = $week->sent_at === null;
+            $week->update(['sent_at' => $week->sent_at ?? now(), 'message' => $request->string('message', $week->message)->trim()->toString()]);
+            if ($isFirst) {
+                WriteToFamily::week($week);
+            }
+        });
 
         return new JsonResponse(WeekResource::of($week, $studio->today()));
     }
