@@ -86,7 +86,7 @@ export function serve(answers: Record<string, (body: unknown) => unknown>): Aske
         asked.push({ method, path, body });
         const answer = answers[`${method} ${path}`];
         if (answer === undefined) throw new Error(`nobody answers ${method} ${path}`);
-        const given = answer(body);
+        const given = await answer(body);
         return given instanceof Response ? given : Response.json(given);
     });
     return asked;

@@ -18,7 +18,7 @@ final class FindRemedies
     private const WEEKS = 2;
 
     /** @return list<array{Learning, Remedy}> */
-    public function __invoke(Lesson $lesson): array
+    public static function of(Lesson $lesson): array
     {
         $slips = $lesson->slips()->with('task.learning.piece')->orderBy('id')->get();
         if ($slips->isEmpty()) {

@@ -31,7 +31,7 @@ final class ProposeWeek
 
     private const REVIEW_REPETITIONS = 1;
 
-    public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan, private readonly FindRemedies $find) {}
+    public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan) {}
 
     /** Replaces an unsent proposal; a week that was sent is left as it is. */
     public function __invoke(Student $student, CarbonImmutable $from): Week
@@ -73,7 +73,7 @@ final class ProposeWeek
     private function remedies(Week $week): void
     {
         $lesson = Lesson::query()->where('student_id', $week->student_id)->where('held_on', $week->starts_on->toDateString())->first();
-        foreach ($lesson === null ? [] : ($this->find)($lesson) as [$learning, $remedy]) {
+        foreach ($lesson === null ? [] : FindRemedies::of($lesson) as [$learning, $remedy]) {
             $task = $this->task($week, TaskKind::Remedy, ucfirst($remedy->kind->words()), $remedy->kind->remedy(), $remedy->halfMinutes, [
                 'learning_id' => $learning->id,
                 'hand' => $remedy->hand?->value,

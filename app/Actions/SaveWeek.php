@@ -81,7 +81,7 @@ final class SaveWeek
                 'week_id' => $week->id,
                 'kind' => $given['kind'],
                 'learning_id' => $given['learningId'],
-                'why' => 'added by the teacher',
+                'why' => Task::OWN,
             ]);
         }
         $task->fill([

@@ -49,6 +49,9 @@ final class Task extends Model
 {
     use SoftDeletes;
 
+    /** Why a task is there that nobody proposed. */
+    public const OWN = 'added by the teacher';
+
     protected $guarded = [];
 
     public function taskKind(): TaskKind

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { NEW_STUDENT } from '../../resources/js/students/draft';
 
 /** A test that fails on any error the page reports. */
 export const test = base.extend({
@@ -96,23 +97,10 @@ export async function family(page: Page, name: string): Promise<Family> {
     const began = new Date(`${studio.today}T12:00:00Z`);
     began.setUTCDate(began.getUTCDate() - 2);
     const student = await api<{ id: number }>(page, 'POST', '/students', {
+        ...NEW_STUDENT,
         firstName: name,
         initial: 'Q',
-        age: 9,
         lessonWeekday: began.getUTCDay() || 7,
-        lessonTime: '16:00',
-        lessonMinutes: 30,
-        path: 'beat',
-        pathId: null,
-        school: 'landmark',
-        landmarkLevel: 1,
-        landmarkMiddle: false,
-        counting: 'numbers',
-        countStyle: 'bar',
-        longNotes: 'all',
-        compoundBeats: 'eighths',
-        countReady: '',
-        handSpan: 6,
         practiceDays: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, minutes: 20 })),
     });
     const books = await api<{ pages: { pieces: { id: number; title: string }[] }[] }[]>(page, 'GET', '/books');

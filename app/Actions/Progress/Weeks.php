@@ -6,6 +6,7 @@ namespace App\Actions\Progress;
 
 use App\Http\Resources\ProgressWeekResource;
 use App\Models\Student;
+use App\Models\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -33,7 +34,7 @@ final class Weeks
         $planned = self::perWeek('task_days', $ids);
         $practised = self::perWeek('practices', $ids);
         $changes = DB::table('tasks')->whereIn('week_id', $ids)->groupBy('week_id')
-            ->selectRaw("week_id, sum(why != 'added by the teacher') as proposed, sum(why = 'added by the teacher' and deleted_at is null) as added, sum(deleted_at is not null) as removed")->get()->keyBy('week_id');
+            ->selectRaw('week_id, sum(why != ?) as proposed, sum(why = ? and deleted_at is null) as added, sum(deleted_at is not null) as removed', [Task::OWN, Task::OWN])->get()->keyBy('week_id');
         $kept = DB::table('task_days')->join('tasks', 'tasks.id', '=', 'task_days.task_id')->whereIn('tasks.week_id', $ids)->where('task_days.locked', true)
             ->groupBy('tasks.week_id')->selectRaw('tasks.week_id, count(*) as days')->pluck('days', 'week_id');
         $rows = [];

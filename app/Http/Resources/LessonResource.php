@@ -77,7 +77,7 @@ final readonly class LessonResource
             array_values($lesson->slips->map(SlipResource::of(...))->all()),
             array_map(SlipKindResource::of(...), SlipKind::cases()),
             Week::query()->where('student_id', $lesson->student_id)->where('starts_on', $lesson->held_on->toDateString())->value('id'),
-            array_map(static fn (array $found): RemedyResource => RemedyResource::of(...$found), app(FindRemedies::class)($lesson)),
+            array_map(static fn (array $found): RemedyResource => RemedyResource::of(...$found), FindRemedies::of($lesson)),
             StuckResource::of($lesson->student_id),
             NextPages::of($lesson->student),
         );

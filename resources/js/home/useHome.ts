@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { type Api, ApiError, ask } from '../shared/api';
+import { type Api, ask } from '../shared/api';
+import { sent, useResend } from '../shared/resend';
 import { dateNow, type Kept } from './clock';
 import { flush, post, type Tick, takeBack, waiting } from './outbox';
 
@@ -8,7 +9,6 @@ export type HomeWeek = Api['HomeWeekResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
 
 const nameOf = (token: string, child: number | null) => `nasturtium.week.${token.slice(0, 12)}.${child ?? ''}`;
-const RETRY = 15_000;
 const MINUTE = 60_000;
 
 function keptWeek(token: string, child: number | null): Kept<HomeWeek> | undefined {
@@ -41,32 +41,15 @@ export function useHome(token: string, child: number | null) {
     });
     const today = useToday(home.data);
     const send = useCallback(async () => {
-        const lost = await flush(token, async ({ taskId, ...tick }) => {
-            try {
-                await ask('PUT', `/home/tasks/${taskId}/practice`, tick, token);
-                return true;
-            } catch (error) {
-                // Only these are answers to the tick itself; anything else may be different when it is sent again.
-                if (error instanceof ApiError && [404, 422].includes(error.status)) return false;
-                throw error;
-            }
-        });
+        const lost = await flush(token, ({ taskId, ...tick }) =>
+            sent('PUT', `/home/tasks/${taskId}/practice`, tick, token),
+        );
         setRefused((before) => before + lost.length);
         setTicks(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
     }, [client, token]);
-    useEffect(() => {
-        const again = () => {
-            if (waiting(token).length > 0) send();
-        };
-        again();
-        window.addEventListener('online', again);
-        const timer = setInterval(again, RETRY);
-        return () => {
-            window.removeEventListener('online', again);
-            clearInterval(timer);
-        };
-    }, [send, token]);
+    const isWaiting = useCallback(() => waiting(token).length > 0, [token]);
+    useResend(isWaiting, send);
     useEffect(() => {
         // What the week needs is fetched now, so that it is there without a connection.
         for (const task of home.data?.week.tasks ?? []) {

@@ -1,10 +1,13 @@
 import { Button, Group, Kbd, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { type Api, ask } from '../shared/api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
 import { minutes } from '../shared/words';
 import type { LessonData } from './useLesson';
+
+type NextPage = Api['NextPageResource'];
 
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
 export function NextWeek({ data }: { data: LessonData }) {
@@ -16,9 +19,14 @@ export function NextWeek({ data }: { data: LessonData }) {
         onSuccess: fresh,
     });
     const open = useNextPage(data);
+    const [leftOut, setLeftOut] = useState<NextPage | null>(null);
     const skip = useMutation({
-        mutationFn: (page: number) => ask('PUT', `/students/${data.studentId}/skipped/${page}`),
-        onSuccess: fresh,
+        mutationFn: ({ page, out }: { page: NextPage; out: boolean }) =>
+            ask(out ? 'PUT' : 'DELETE', `/students/${data.studentId}/skipped/${page.pageId}`),
+        onSuccess: (_, { page, out }) => {
+            setLeftOut(out ? page : null);
+            fresh();
+        },
     });
     return (
         <section className="sheet" aria-label="Next week">
@@ -85,13 +93,26 @@ export function NextWeek({ data }: { data: LessonData }) {
                                 variant="subtle"
                                 c="var(--ink)"
                                 aria-label={`Leave out ${next.title}, ${next.page}`}
-                                onClick={() => skip.mutate(next.pageId)}
+                                onClick={() => skip.mutate({ page: next, out: true })}
                             >
                                 leave it out
                             </Button>
                         )}
                     </Group>
                 ))}
+                {leftOut !== null && (
+                    <Group gap="xs" role="status">
+                        <Text size="sm">{leftOut.title} is left out.</Text>
+                        <Button
+                            size="compact-xs"
+                            variant="subtle"
+                            c="var(--ink)"
+                            onClick={() => skip.mutate({ page: leftOut, out: false })}
+                        >
+                            put it back
+                        </Button>
+                    </Group>
+                )}
             </Stack>
             <Trouble error={relieve.error ?? open.error ?? skip.error} />
         </section>

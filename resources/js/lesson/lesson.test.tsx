@@ -237,6 +237,55 @@ describe('a lesson', () => {
         );
     });
 
+    it('leaves a page out, and puts it back', async () => {
+        const next = { pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', otherBook: false };
+        const asked = open(
+            { 'PUT /students/1/skipped/3': () => [], 'DELETE /students/1/skipped/3': () => [next] },
+            { nextPages: [next] },
+        );
+        await userEvent.click(await screen.findByRole('button', { name: 'Leave out Snow Day, A Book, p. 5' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'put it back' }));
+        await waitFor(() => expect(screen.queryByText('Snow Day is left out.')).toBeNull());
+        expect(asked.filter((one) => one.path.includes('/skipped/')).map((one) => one.method)).toEqual([
+            'PUT',
+            'DELETE',
+        ]);
+    });
+
+    it('sends what comes while the lesson is fetched anew, and fetches it once more', async () => {
+        let slips: object[] = [];
+        let asked = 0;
+        const remedies = [
+            {
+                kind: 'cut-short',
+                instruction: 'Tap.',
+                piece: 'Blue Gate',
+                place: 'bar 3',
+                hand: null,
+                tempo: 60,
+                minutes: 1,
+                why: 'cut short',
+            },
+        ];
+        const slow = new Promise(() => {});
+        const sent = open({
+            // The answer to the slip never comes: the step that follows lets it go.
+            'GET /lessons/4': () =>
+                ++asked === 2 ? slow : lesson({ slips, remedies: slips.length > 0 ? remedies : [] }),
+            'POST /lessons/4/slips': (body) => {
+                slips = [{ id: 9, words: 'cut short', place: 'bar 3', last: 2, ...(body as object) }];
+                return slips[0];
+            },
+            'PUT /lessons/4/marks/1': () => aTask({ id: 1, mark: 'again' }),
+        });
+        await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
+        await userEvent.keyboard('2');
+        await waitFor(() => expect(asked).toBe(2));
+        await userEvent.keyboard('a');
+        expect(await screen.findByText('Because: cut short.')).toBeTruthy();
+        expect(put(sent)).toHaveLength(1);
+    });
+
     it('keeps its notes and its length', async () => {
         const asked = open({ 'PATCH /lessons/4': () => lesson() });
         await userEvent.type(await screen.findByLabelText('For the family'), 'Lovely!');

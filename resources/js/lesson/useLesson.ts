@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { type Api, ApiError, ask, type Task } from '../shared/api';
+import { useCallback, useRef, useState } from 'react';
+import { type Api, ask, type Task } from '../shared/api';
+import { sent, useResend } from '../shared/resend';
 import type { Pointed } from './pointed';
 import { enqueue, type Step, sendSteps, waitingSteps } from './queue';
 
@@ -14,8 +15,6 @@ export interface Heard {
     tempoReached: number | null;
     note: string;
 }
-
-const RETRY = 10_000;
 
 export const heardOf = (task: Task): Heard => ({
     mark: task.mark as Mark,
@@ -44,15 +43,9 @@ export function useLesson(id: number) {
     const sendAll = useCallback(async () => {
         let marksAlone = true;
         const lost = await sendSteps(id, async ({ method, path, body }) => {
-            try {
-                await ask(method, path, body);
-                marksAlone = marksAlone && method === 'PUT';
-                return true;
-            } catch (error) {
-                // Only these are answers to the step itself; anything else may be different when it is sent again.
-                if (error instanceof ApiError && [404, 422].includes(error.status)) return false;
-                throw error;
-            }
+            const taken = await sent(method, path, body);
+            marksAlone = marksAlone && method === 'PUT';
+            return taken;
         });
         setRefused((before) => before + lost);
         const left = waitingSteps(id).length;
@@ -60,7 +53,8 @@ export function useLesson(id: number) {
         // Slips bring remedies, which the server finds; a mark shows as it was given.
         if (left === 0 && (lost > 0 || !marksAlone || owed.current)) {
             owed.current = false;
-            await client.invalidateQueries({ queryKey: ['lesson', id] });
+            // Not waited for: a step that comes meanwhile is sent at once.
+            client.invalidateQueries({ queryKey: ['lesson', id] });
         }
     }, [client, id]);
     /** One at a time; what comes meanwhile is sent by the one that is under way. */
@@ -70,18 +64,8 @@ export function useLesson(id: number) {
         });
         return sending.current;
     }, [sendAll]);
-    useEffect(() => {
-        const again = () => {
-            if (waitingSteps(id).length > 0) send();
-        };
-        again();
-        window.addEventListener('online', again);
-        const timer = setInterval(again, RETRY);
-        return () => {
-            window.removeEventListener('online', again);
-            clearInterval(timer);
-        };
-    }, [send, id]);
+    const isWaiting = useCallback(() => waitingSteps(id).length > 0, [id]);
+    useResend(isWaiting, send);
 
     const step = (next: Omit<Step, 'key'>) => {
         enqueue(id, next);

@@ -8,28 +8,49 @@ type Progress = Api['ProgressResource'];
 
 const HEIGHT = 200;
 
+interface WeekBarsProps {
+    about: string;
+    data: Record<string, string | number>[];
+    series: { name: string; color: string }[];
+    stacked?: boolean;
+    unit?: string;
+}
+
+/** Bars for each week. */
+function WeekBars({ about, data, series, stacked = false, unit = '' }: WeekBarsProps) {
+    return (
+        <div role="img" aria-label={`${about}, week by week; the numbers are below`}>
+            <BarChart
+                h={HEIGHT}
+                type={stacked ? 'stacked' : 'default'}
+                data={data}
+                dataKey="week"
+                series={series}
+                withLegend
+                barProps={{ isAnimationActive: false }}
+                unit={unit}
+            />
+        </div>
+    );
+}
+
 /** Minutes practised beside those planned, week by week. */
 export function PracticeChart({ weeks }: { weeks: Progress['weeks'] }) {
     return (
         <>
-            <div role="img" aria-label="Minutes practised and planned, week by week; the numbers are below">
-                <BarChart
-                    h={HEIGHT}
-                    data={weeks.map((week) => ({
-                        week: shortDate(week.startsOn),
-                        planned: week.planned,
-                        practised: week.practised,
-                    }))}
-                    dataKey="week"
-                    series={[
-                        { name: 'planned', color: 'var(--rule)' },
-                        { name: 'practised', color: 'var(--leaf)' },
-                    ]}
-                    withLegend
-                    barProps={{ isAnimationActive: false }}
-                    unit=" min"
-                />
-            </div>
+            <WeekBars
+                about="Minutes practised and planned"
+                data={weeks.map(({ startsOn, planned, practised }) => ({
+                    week: shortDate(startsOn),
+                    planned,
+                    practised,
+                }))}
+                series={[
+                    { name: 'planned', color: 'var(--rule)' },
+                    { name: 'practised', color: 'var(--leaf)' },
+                ]}
+                unit=" min"
+            />
             <Behind
                 what="Minutes and days, week by week"
                 head={['week of', 'planned', 'practised', 'days planned', 'days practised']}
@@ -49,24 +70,15 @@ export function PracticeChart({ weeks }: { weeks: Progress['weeks'] }) {
 export function KnowledgeChart({ weeks }: { weeks: Progress['weeks'] }) {
     return (
         <>
-            <div role="img" aria-label="Secure and shaky notes, week by week; the numbers are below">
-                <BarChart
-                    h={HEIGHT}
-                    type="stacked"
-                    data={weeks.map((week) => ({
-                        week: shortDate(week.startsOn),
-                        secure: week.secure,
-                        shaky: week.shaky,
-                    }))}
-                    dataKey="week"
-                    series={[
-                        { name: 'secure', color: 'var(--leaf)' },
-                        { name: 'shaky', color: 'var(--thorn)' },
-                    ]}
-                    withLegend
-                    barProps={{ isAnimationActive: false }}
-                />
-            </div>
+            <WeekBars
+                about="Secure and shaky notes"
+                data={weeks.map(({ startsOn, secure, shaky }) => ({ week: shortDate(startsOn), secure, shaky }))}
+                series={[
+                    { name: 'secure', color: 'var(--leaf)' },
+                    { name: 'shaky', color: 'var(--thorn)' },
+                ]}
+                stacked
+            />
             <Behind
                 what="Notes, week by week"
                 head={['week of', 'secure', 'shaky']}

@@ -1,7 +1,8 @@
-import { Button, Code, CopyButton, Group, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Api, ask } from './api';
 import { Trouble } from './Notes';
+import { ShownOnce } from './ShownOnce';
 import { shortDate } from './words';
 
 type Feed = Api['CalendarFeedResource'];
@@ -31,21 +32,7 @@ export function CalendarLink({ studentId }: { studentId: number | null }) {
                 {studentId === null ? 'A calendar of all lessons' : 'A calendar of lessons and practice'}
             </Button>
             {make.data?.url && (
-                <div role="status">
-                    <Text size="sm" mt={6}>
-                        Subscribe to this address in a calendar program. It is shown once.
-                    </Text>
-                    <Group gap="xs">
-                        <Code>{make.data.url}</Code>
-                        <CopyButton value={make.data.url}>
-                            {({ copied, copy }) => (
-                                <Button size="compact-sm" onClick={copy}>
-                                    {copied ? 'Copied' : 'Copy'}
-                                </Button>
-                            )}
-                        </CopyButton>
-                    </Group>
-                </div>
+                <ShownOnce url={make.data.url} about="Subscribe to this address in a calendar program." />
             )}
             <Trouble error={make.error ?? withdraw.error} />
         </div>

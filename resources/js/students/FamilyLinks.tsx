@@ -1,9 +1,10 @@
-import { Button, Code, CopyButton, Group, MultiSelect, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Button, Group, MultiSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { type Api, ask, type Student } from '../shared/api';
 import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
+import { ShownOnce } from '../shared/ShownOnce';
 import { shortDate } from '../shared/words';
 
 type FamilyLink = Api['FamilyLinkResource'];
@@ -51,21 +52,7 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
                     </Group>
                 ))}
                 <Trouble error={make.error ?? withdraw.error} />
-                {make.data?.url && (
-                    <div role="status">
-                        <Text size="sm">Send this to the family now. It is shown once.</Text>
-                        <Group gap="xs">
-                            <Code>{make.data.url}</Code>
-                            <CopyButton value={make.data.url}>
-                                {({ copied, copy }) => (
-                                    <Button size="compact-sm" onClick={copy}>
-                                        {copied ? 'Copied' : 'Copy'}
-                                    </Button>
-                                )}
-                            </CopyButton>
-                        </Group>
-                    </div>
-                )}
+                {make.data?.url && <ShownOnce url={make.data.url} about="Send this to the family now." />}
                 <CalendarLink studentId={studentId} />
                 <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
                     <TextInput

@@ -1,0 +1,20 @@
+import { Button, Code, CopyButton, Group, Text } from '@mantine/core';
+
+/** An address that is shown once, to be copied: only its hash is kept. */
+export function ShownOnce({ url, about }: { url: string; about: string }) {
+    return (
+        <div role="status">
+            <Text size="sm">{about} It is shown once.</Text>
+            <Group gap="xs">
+                <Code>{url}</Code>
+                <CopyButton value={url}>
+                    {({ copied, copy }) => (
+                        <Button size="compact-sm" onClick={copy}>
+                            {copied ? 'Copied' : 'Copy'}
+                        </Button>
+                    )}
+                </CopyButton>
+            </Group>
+        </div>
+    );
+}

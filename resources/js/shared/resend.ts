@@ -1,0 +1,34 @@
+import { useEffect } from 'react';
+import { ApiError, ask } from './api';
+
+const RETRY = 10_000;
+
+/**
+ * Sends one thing that waits.
+ * @returns false when the server refuses the thing itself; rejects when it may be taken another time
+ */
+export async function sent(method: string, path: string, body?: unknown, token?: string): Promise<boolean> {
+    try {
+        await ask(method, path, body, token);
+        return true;
+    } catch (error) {
+        if (error instanceof ApiError && [404, 422].includes(error.status)) return false;
+        throw error;
+    }
+}
+
+/** Sends what waits: at once, when the connection is back, and every now and then. */
+export function useResend(isWaiting: () => boolean, send: () => void): void {
+    useEffect(() => {
+        const again = () => {
+            if (isWaiting()) send();
+        };
+        again();
+        window.addEventListener('online', again);
+        const timer = setInterval(again, RETRY);
+        return () => {
+            window.removeEventListener('online', again);
+            clearInterval(timer);
+        };
+    }, [isWaiting, send]);
+}
