@@ -16,7 +16,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\StageKind;
-use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
@@ -30,6 +29,9 @@ final class ProposeWeek
     private const STAGES_AHEAD = 5;
 
     private const REVIEW_REPETITIONS = 1;
+
+    /** In one week; a student of many pages would have little else. */
+    private const MOST_REVIEWS = 4;
 
     public function __construct(private readonly KnowNotes $know, private readonly ReplanWeek $replan) {}
 
@@ -53,21 +55,27 @@ final class ProposeWeek
 
     private function fill(Week $week, Student $student): void
     {
-        $learnings = Learning::query()->where('student_id', $student->id)->where('state', '!=', 'resting')
+        $current = Learning::query()->where('student_id', $student->id)->where('state', 'current')
             ->with(['piece', 'ladders', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
-        $current = $learnings->where('state', 'current');
         $newest = $current->last();
         $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);
         $this->remedies($week);
         foreach ($current as $learning) {
             $this->stages($week, $learning);
         }
-        foreach ($learnings->where('state', 'finished') as $learning) {
-            $idle = (int) ($learning->played_on ?? $learning->opened_on)->diffInDays($week->ends_on);
-            if (ReviewSchedule::isDue($learning->review_step, $idle)) {
-                $this->review($week, $learning);
-            }
+        foreach ($this->due($week) as $learning) {
+            $this->review($week, $learning);
         }
+    }
+
+    /** @return Collection<int, Learning> pieces whose review is due before the next lesson, what rested longest first; the others stay due */
+    private function due(Week $week): Collection
+    {
+        $due = Learning::query()->where('student_id', $week->student_id)->with(['piece', 'stages.bars'])->orderBy('played_on')->orderBy('id');
+        Learning::whereDue($due, $week->ends_on);
+        $due->limit(self::MOST_REVIEWS);
+
+        return $due->get();
     }
 
     private function remedies(Week $week): void

@@ -26,6 +26,7 @@ final class ReplanWeek
             self::holdAgainstTheRules($week, $asked, $plan->dates());
             $this->write($week, $plan, $today->toDateString());
             $week->update(['planned_on' => $today]);
+            CountWeeks::of([$week->id]);
         });
         $week->refresh();
     }

@@ -58,6 +58,7 @@ final class SaveWeek
                 $asked = WeekDays::forPlanner($week, $today);
                 ReplanWeek::holdAgainstTheRules($week, $asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0));
                 $this->sortDays($week, $asked->tasks);
+                CountWeeks::of([$week->id]);
             }
 
             return $week->refresh();

@@ -143,16 +143,28 @@ final class WeekDays
     /** @return array<string, int> the minutes of each date, from the lesson to the day before the next */
     public static function minutes(Week $week): array
     {
-        $perDay = $week->student->practiceDays->pluck('minutes', 'weekday');
-        $free = $week->student->everyHoliday()->where('practice', false);
-        $minutes = [];
-        [$last, $weekday] = [$week->ends_on->toDateString(), $week->starts_on->dayOfWeekIso];
-        for ($day = $week->starts_on; ($date = $day->toDateString()) < $last; $day = $day->addDay()) {
-            $isFree = $free->contains(static fn (Holiday $holiday): bool => $holiday->has($date));
-            $minutes[$date] = $isFree ? 0 : intdiv((int) $perDay->get($weekday, 0) * $week->share, 100);
-            $weekday = $weekday % 7 + 1;
+        return self::minutesBetween(
+            $week->starts_on->toDateString(),
+            $week->ends_on->toDateString(),
+            $week->share,
+            $week->student->practiceDays->pluck('minutes', 'weekday')->all(),
+            array_values($week->student->everyHoliday()->where('practice', false)->map(static fn (Holiday $holiday): array => $holiday->dates())->all()),
+        );
+    }
+
+    /**
+     * @param  array<int, int>  $minutes  by weekday
+     * @param  list<array{string, string}>  $free  first and last date of each time without practice
+     * @return array<string, int> of each date from one to the day before the other
+     */
+    public static function minutesBetween(string $from, string $to, int $share, array $minutes, array $free): array
+    {
+        $dates = [];
+        for ($day = new \DateTimeImmutable($from); ($date = $day->format('Y-m-d')) < $to; $day = $day->modify('+1 day')) {
+            $isFree = array_filter($free, static fn (array $time): bool => $date >= $time[0] && $date <= $time[1]) !== [];
+            $dates[$date] = $isFree ? 0 : intdiv(($minutes[(int) $day->format('N')] ?? 0) * $share, 100);
         }
 
-        return $minutes;
+        return $dates;
     }
 }

@@ -7,6 +7,8 @@ namespace App\Console;
 use App\Actions\BreakDown;
 use App\Demo\DemoStudio;
 use App\Demo\InventedWeeks;
+use App\Demo\Scale\ScaledStudio;
+use App\Models\Lesson;
 use App\Models\Piece;
 use App\Models\Student;
 use App\Models\User;
@@ -152,25 +154,67 @@ final class BenchCommand extends Command
         return MusicXmlReader::read((string) preg_replace('/ number="\d+"(?=[ >])(?=[^<]*>\s*<(?:attributes|note|direction|barline|print))/', '', $xml))->piece;
     }
 
+    /** Of the demo studio, and of the largest studio with years behind it where one was made. */
     private function endpoints(int $rounds): void
+    {
+        $piece = $this->longest(DemoStudio::EMAIL);
+        if ($piece === null) {
+            $this->line('No endpoint was measured: there is no demo studio. Start it with bin/start.');
+        } else {
+            $student = Student::query()->where('studio_id', $piece->studio_id)->firstOrFail();
+            $this->compare($rounds, DemoStudio::EMAIL, 'the demo studio', [
+                'this week' => '/api/this-week',
+                'page desk' => "/api/pieces/{$piece->id}/breakdown",
+                'page desk for a student' => "/api/pieces/{$piece->id}/breakdown?student={$student->id}",
+            ]);
+        }
+        $teacher = User::query()->where('email', 'like', '%'.ScaledStudio::HOST)->get()->sortByDesc(static fn (User $user): int => Student::query()->where('studio_id', $user->studio_id)->count())->first();
+        $piece = $teacher === null ? null : $this->longest($teacher->email);
+        $lesson = $teacher === null ? null : $this->fullest($teacher->studio_id);
+        if ($teacher === null || $piece === null || $lesson === null) {
+            $this->line('There is no large studio: bin/start --scale=60x5 makes one.');
+
+            return;
+        }
+        $years = $lesson->held_on->subYears(5)->toDateString();
+        $this->compare($rounds, $teacher->email, strstr($teacher->email, '@', true).', students x years', [
+            'this week' => '/api/this-week',
+            'a lesson' => "/api/lessons/{$lesson->id}",
+            'progress, half a year' => "/api/students/{$lesson->student_id}/progress",
+            'progress, five years' => "/api/students/{$lesson->student_id}/progress?from={$years}",
+            'a week' => "/api/weeks/{$lesson->week_id}",
+            'students' => '/api/students',
+            'a student' => "/api/students/{$lesson->student_id}",
+            'books' => '/api/books',
+            'page desk for a student' => "/api/pieces/{$piece->id}/breakdown?student={$lesson->student_id}",
+        ]);
+    }
+
+    private function longest(string $teacher): ?Piece
+    {
+        return Piece::query()->where('studio_id', User::query()->where('email', $teacher)->value('studio_id'))->orderByDesc('measures')->first();
+    }
+
+    /** The lesson with the most slips of the last weeks. */
+    private function fullest(int $studio): ?Lesson
+    {
+        return Lesson::query()->where('studio_id', $studio)->where('held_on', '>', now()->subWeeks(3))->withCount('slips')->orderByDesc('slips_count')->first();
+    }
+
+    /** @param array<string, string> $endpoints path by name */
+    private function compare(int $rounds, string $teacher, string $studio, array $endpoints): void
     {
         $url = rtrim(is_string($this->option('url')) ? $this->option('url') : (string) config('app.url'), '/');
         $this->line('');
         try {
-            $client = $this->signedIn($url);
+            $client = $this->signedIn($url, $teacher);
         } catch (\Throwable $reason) {
-            $this->line("No endpoint was measured: {$url} does not answer with the demo studio ({$reason->getMessage()}). Start it with bin/start.");
+            $this->line("No endpoint was measured: {$url} does not answer with {$studio} ({$reason->getMessage()}). Start it with bin/start.");
 
             return;
         }
-        $piece = Piece::query()->where('studio_id', User::query()->where('email', DemoStudio::EMAIL)->value('studio_id'))->orderByDesc('measures')->firstOrFail();
-        $student = Student::query()->where('studio_id', $piece->studio_id)->firstOrFail();
-        $endpoints = [
-            'a bare route (/up)' => '/up',
-            'this week' => '/api/this-week',
-            'page desk' => "/api/pieces/{$piece->id}/breakdown",
-            'page desk for a student' => "/api/pieces/{$piece->id}/breakdown?student={$student->id}",
-        ];
+        $bare = 'a bare route (/up)';
+        $endpoints = [$bare => '/up', ...$endpoints];
         // In turn, so that a busy moment of the machine is the same for all.
         $least = array_fill_keys(array_keys($endpoints), INF);
         for ($round = 0; $round < $rounds; $round++) {
@@ -178,20 +222,20 @@ final class BenchCommand extends Command
                 $least[$name] = min($least[$name], $this->least(1, static fn () => $client->get($url.$path)->throw()));
             }
         }
-        $this->line(sprintf('%-28s %10s %8s', 'endpoint', 'ms', 'ratio'));
+        $this->line(sprintf('%-28s %10s %8s', $studio, 'ms', 'ratio'));
         foreach ($least as $name => $took) {
-            $this->line(sprintf('%-28s %10.1f %8s', $name, $took, sprintf('x%.1f', $took / $least['a bare route (/up)'])));
+            $this->line(sprintf('%-28s %10.1f %8s', $name, $took, sprintf('x%.1f', $took / $least[$bare])));
         }
     }
 
-    private function signedIn(string $url): PendingRequest
+    private function signedIn(string $url, string $teacher): PendingRequest
     {
         $jar = new CookieJar();
         $client = Http::withOptions(['cookies' => $jar])->acceptJson()->timeout(20);
         $client->get($url)->throw();
         $token = $jar->getCookieByName('XSRF-TOKEN')?->getValue() ?? '';
         $client->withHeaders(['X-XSRF-TOKEN' => urldecode($token)])
-            ->post("{$url}/api/session", ['email' => DemoStudio::EMAIL, 'password' => DemoStudio::PASSWORD])->throw();
+            ->post("{$url}/api/session", ['email' => $teacher, 'password' => DemoStudio::PASSWORD])->throw();
 
         return $client;
     }

@@ -19,17 +19,13 @@ use App\Models\PracticeDay;
 use App\Models\Slip;
 use App\Models\Student;
 use App\Models\Studio;
-use App\Models\Task;
 use App\Models\User;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Score\Hand;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
 /**
  * An invented studio with four weeks behind it. The weeks are lived through with the same actions that serve the
@@ -43,7 +39,9 @@ final class DemoStudio
 
     private const WEEKS = 4;
 
-    private Randomizer $chance;
+    private readonly Chance $chance;
+
+    private readonly PractiseWeek $practise;
 
     public function __construct(
         private readonly StorePiece $store,
@@ -52,7 +50,8 @@ final class DemoStudio
         private readonly MarkTask $mark,
         private readonly NoteNames $names,
     ) {
-        $this->chance = new Randomizer(new Mt19937(20310505));
+        $this->chance = new Chance(20310505);
+        $this->practise = new PractiseWeek($this->chance);
     }
 
     public static function homeToken(): string
@@ -134,7 +133,7 @@ final class DemoStudio
             // The last student's newest week is left for the teacher to look at and send.
             if ($ago > 1 || $given['first_name'] !== 'Jonas') {
                 $week->update(['sent_at' => $lesson->setTime(18, 0)]);
-                $this->practise($week, $given['care'], $today);
+                ($this->practise)($week, $given['care'], $today);
             }
         }
     }
@@ -151,29 +150,6 @@ final class DemoStudio
         }
     }
 
-    private function practise(Week $week, int $care, CarbonImmutable $today): void
-    {
-        $rows = [];
-        $days = $week->tasks()->with('days')->get()->flatMap(static fn (Task $task) => $task->days->map(static fn ($day): array => [$task, $day->on_date]));
-        foreach ($days->groupBy(static fn (array $on): string => $on[1]->toDateString())->sortKeys() as $date => $on) {
-            if ($date >= $today->toDateString() || ! $this->happens($care)) {
-                continue;
-            }
-            foreach ($on as [$task]) {
-                if ($this->happens(90)) {
-                    $rows[] = [
-                        'studio_id' => $week->studio_id, 'student_id' => $week->student_id, 'task_id' => $task->id, 'on_date' => $date,
-                        'repetitions' => $task->repetitions, 'feeling' => ['easy', 'fine', 'fine', 'hard'][$this->chance->getInt(0, 3)],
-                        'note' => $this->happens(4) ? 'Can we hear this one at the lesson?' : '', 'client_key' => (string) Str::uuid(),
-                        'created_at' => $date, 'updated_at' => $date,
-                    ];
-                }
-            }
-            Learning::query()->whereIn('id', $on->map(static fn (array $of): ?int => $of[0]->learning_id)->filter()->unique())->update(['played_on' => $date]);
-        }
-        DB::table('practices')->insert($rows);
-    }
-
     private function hear(Student $student, CarbonImmutable $heldOn, int $ease): void
     {
         $week = Week::query()->where('student_id', $student->id)->where('ends_on', $heldOn->toDateString())->with(['tasks.stage', 'tasks.learning', 'tasks.bars', 'tasks.practices'])->firstOrFail();
@@ -185,27 +161,22 @@ final class DemoStudio
                 continue;
             }
             $ready = $task->stage === null || $task->stage->waitsFor()->whereNull('passed_on')->doesntExist();
-            $pass = $this->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
+            $pass = $this->chance->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
             if (! $pass && $task->stage?->kind === StageKind::TempoLadder->value && $task->tempo !== null && $task->learning !== null) {
                 $task->update(['tempo_reached' => $task->learning->load(['piece', 'ladders'])->ladder(null)->next($task->tempo, true)]);
             }
             ($this->mark)($task, $pass ? 'pass' : 'again', $heldOn);
             $bars = $task->bars->first();
-            if (! $pass && $bars !== null && $this->happens(35)) {
+            if (! $pass && $bars !== null && $this->chance->happens(35)) {
                 $kinds = [SlipKind::WrongNote, SlipKind::CutShort, SlipKind::BeatLost, SlipKind::WrongFinger, SlipKind::LineTurnStall];
-                $measure = $this->chance->getInt($bars->first, $bars->last);
+                $measure = $this->chance->between($bars->first, $bars->last);
                 $bar = $task->learning?->load('piece')->piece->score()->measures[$measure] ?? throw new \LogicException('a task on bars has a piece');
                 Slip::query()->create([
                     'studio_id' => $student->studio_id, 'lesson_id' => $lesson->id, 'task_id' => $task->id,
-                    'kind' => $kinds[$this->chance->getInt(0, 4)]->value, 'measure' => $measure,
+                    'kind' => $this->chance->oneOf($kinds)->value, 'measure' => $measure,
                     'place' => "bar {$bar->number}", 'hand' => $task->hand, 'note_names' => $this->names->of($bar, Hand::tryFrom($task->hand ?? '')),
                 ]);
             }
         }
-    }
-
-    private function happens(int $percent): bool
-    {
-        return $this->chance->getInt(1, 100) <= $percent;
     }
 }

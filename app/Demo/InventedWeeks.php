@@ -8,8 +8,6 @@ use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\TaskKind;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
 /** Weeks by seeded chance, as tight and as tangled as teachers' weeks are at their worst: for measuring the planner. */
 final class InventedWeeks
@@ -20,54 +18,49 @@ final class InventedWeeks
 
     private const MOST_TASKS = 14;
 
-    private function __construct(private readonly Randomizer $chance) {}
+    private function __construct(private readonly Chance $chance) {}
 
     public static function make(int $seed): Week
     {
-        return (new self(new Randomizer(new Mt19937($seed))))->week();
+        return (new self(new Chance($seed)))->week();
     }
 
     private function week(): Week
     {
         $days = [];
         for ($day = 5; $day < 12; $day++) {
-            $minutes = self::MINUTES[$this->chance->getInt(0, 7)];
+            $minutes = $this->chance->oneOf(self::MINUTES);
             if ($minutes > 0 || $day > 9) {
                 $days[] = new PlanDay(sprintf('2031-05-%02d', $day), 2 * max(8, $minutes));
             }
         }
-        $tasks = [new PlanTask('warm-up', TaskKind::WarmUp, $this->chance->getInt(2, 6))];
-        for ($more = $this->chance->getInt(4, self::MOST_TASKS - 1); $more > 0; $more--) {
-            $tasks[] = $this->task($tasks, array_column($days, 'date'));
+        $tasks = [new PlanTask('warm-up', TaskKind::WarmUp, $this->chance->between(2, 6))];
+        for ($more = $this->chance->between(4, self::MOST_TASKS - 1); $more > 0; $more--) {
+            $tasks[] = $this->task($tasks, array_column($days, 'date') ?: throw new \LogicException('a week has days'));
         }
 
-        return new Week($days, $tasks, $this->chance->getInt(1, 3), '2031-05-12');
+        return new Week($days, $tasks, $this->chance->between(1, 3), '2031-05-12');
     }
 
     /**
      * @param  list<PlanTask>  $before
-     * @param  list<string>  $dates
+     * @param  non-empty-list<string>  $dates
      */
     private function task(array $before, array $dates): PlanTask
     {
-        $kind = self::KINDS[$this->chance->getInt(0, count(self::KINDS) - 1)];
+        $kind = $this->chance->oneOf(self::KINDS);
         $stages = array_filter($before, static fn (PlanTask $task): bool => $task->kind === TaskKind::Stage);
-        $waits = array_filter($kind === TaskKind::Stage ? $stages : [], fn (): bool => $this->oneIn(4));
+        $waits = array_filter($kind === TaskKind::Stage ? $stages : [], fn (): bool => $this->chance->oneIn(4));
 
         return new PlanTask(
             $kind->value.' '.count($before),
             $kind,
-            $this->chance->getInt(2, 14),
+            $this->chance->between(2, 14),
             array_values(array_column($waits, 'id')),
-            $kind === TaskKind::Stage ? ! $this->oneIn(3) : $kind === TaskKind::Remedy && $this->oneIn(5),
-            $this->oneIn(10),
-            $kind === TaskKind::Review ? $this->chance->getInt(1, 60) : 0,
-            locked: ! $kind->isWork() && array_merge(...array_column($before, 'locked')) === [] && $this->oneIn(4) ? [$dates[$this->chance->getInt(0, count($dates) - 1)]] : [],
+            $kind === TaskKind::Stage ? ! $this->chance->oneIn(3) : $kind === TaskKind::Remedy && $this->chance->oneIn(5),
+            $this->chance->oneIn(10),
+            $kind === TaskKind::Review ? $this->chance->between(1, 60) : 0,
+            locked: ! $kind->isWork() && array_merge(...array_column($before, 'locked')) === [] && $this->chance->oneIn(4) ? [$this->chance->oneOf($dates)] : [],
         );
-    }
-
-    private function oneIn(int $times): bool
-    {
-        return $this->chance->getInt(1, $times) === 1;
     }
 }

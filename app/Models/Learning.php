@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Database\Query\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\TempoLadder;
 
 /**
@@ -36,6 +38,16 @@ use Nasturtium\Core\Practice\TempoLadder;
 final class Learning extends Model
 {
     protected $guarded = [];
+
+    /** Pieces that are signed off and whose review is due on a day. */
+    public static function whereDue(Builder $learnings, CarbonImmutable $on): void
+    {
+        $learnings->where('state', 'finished')->where(static function (Builder $any) use ($on): void {
+            foreach (ReviewSchedule::days() as $step => $days) {
+                $any->orWhere(static fn (Builder $one) => $one->where('review_step', $step)->where('played_on', '<=', $on->subDays($days)->toDateString()));
+            }
+        });
+    }
 
     /** @return BelongsTo<Student, $this> */
     public function student(): BelongsTo

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Nasturtium\Core\Practice\Calendar\Timetable;
 
 /**
  * A lesson, which hears the week that ends with it.
@@ -43,6 +44,32 @@ final class Lesson extends Model
     public const STATES = [self::HELD, self::MOVED, self::CANCELLED, self::MAKE_UP];
 
     protected $guarded = [];
+
+    /**
+     * The timetable of a student, from rows as the database has them.
+     *
+     * @param  list<?int>  $weekdays  1 Monday to 7 Sunday
+     * @param  iterable<object{from_on: string, to_on: string, lessons: int}>  $holidays
+     * @param  iterable<object{state: string, held_on: string, slot_on: ?string}>  $changes
+     */
+    public static function timetable(array $weekdays, iterable $holidays, iterable $changes): Timetable
+    {
+        [$free, $moved, $extra] = [[], [], []];
+        foreach ($holidays as $holiday) {
+            if (! $holiday->lessons) {
+                $free[] = [$holiday->from_on, $holiday->to_on];
+            }
+        }
+        foreach ($changes as $lesson) {
+            if ($lesson->slot_on !== null) {
+                $moved[$lesson->slot_on] = $lesson->state === self::CANCELLED ? null : $lesson->held_on;
+            } elseif ($lesson->state === self::MAKE_UP) {
+                $extra[] = $lesson->held_on;
+            }
+        }
+
+        return new Timetable(array_values(array_filter($weekdays, static fn (?int $day): bool => $day !== null)), $free, $moved, $extra);
+    }
 
     /** Something of it is noted that would go with it. */
     public function wasBegun(): bool

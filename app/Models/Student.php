@@ -83,23 +83,10 @@ final class Student extends Model
     /** Needs the relations of TIMETABLE. */
     public function timetable(): Timetable
     {
-        $moved = [];
-        $extra = [];
-        foreach ($this->changedLessons as $lesson) {
-            $date = $lesson->held_on->toDateString();
-            if ($lesson->slot_on !== null) {
-                $moved[$lesson->slot_on->toDateString()] = $lesson->state === Lesson::CANCELLED ? null : $date;
-            } elseif ($lesson->state === Lesson::MAKE_UP) {
-                $extra[] = $date;
-            }
-        }
-        $free = $this->everyHoliday()->where('lessons', false)->map(static fn (Holiday $holiday): array => $holiday->dates());
-
-        return new Timetable(
-            array_values(array_filter([$this->lesson_weekday, $this->second_weekday], static fn (?int $day): bool => $day !== null)),
-            array_values($free->all()),
-            $moved,
-            $extra,
+        return Lesson::timetable(
+            [$this->lesson_weekday, $this->second_weekday],
+            $this->everyHoliday()->map(static fn (Holiday $holiday): object => (object) ['from_on' => $holiday->dates()[0], 'to_on' => $holiday->dates()[1], 'lessons' => (int) $holiday->lessons]),
+            $this->changedLessons->map(static fn (Lesson $lesson): object => (object) ['state' => $lesson->state, 'held_on' => $lesson->held_on->toDateString(), 'slot_on' => $lesson->slot_on?->toDateString()]),
         );
     }
 

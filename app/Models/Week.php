@@ -36,10 +36,13 @@ final class Week extends Model
         return $this->belongsTo(Student::class);
     }
 
-    /** @return HasMany<Task, $this> */
+    /** @return HasMany<Task, $this> in the order they were set */
     public function tasks(): HasMany
     {
-        return $this->hasMany(Task::class);
+        $tasks = $this->hasMany(Task::class);
+        $tasks->orderBy('tasks.id');
+
+        return $tasks;
     }
 
     /** @return array<string, string> */

@@ -15,7 +15,13 @@ final readonly class ReviewSchedule
      */
     public static function isDue(int $step, int $idleDays): bool
     {
-        return isset(self::WEEKS[$step]) && $idleDays >= 7 * self::WEEKS[$step];
+        return $idleDays >= (self::days()[$step] ?? INF);
+    }
+
+    /** @return list<int> the days it rests before each review */
+    public static function days(): array
+    {
+        return array_map(static fn (int $weeks): int => 7 * $weeks, self::WEEKS);
     }
 
     /**

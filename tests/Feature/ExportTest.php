@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 use App\Actions\Archive\PackRows;
 use App\Actions\Archive\Tables;
+use App\Actions\CountWeeks;
 use App\Models\CalendarFeed;
 use App\Models\Lesson;
 use App\Models\Practice;
 use App\Models\Student;
 use App\Models\Studio;
 use App\Models\User;
+use App\Models\Week;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -74,6 +76,7 @@ test('everything of one student goes out, nothing of another', function (): void
 });
 
 test('a studio goes out whole and comes back the same, in another studio with other numbers', function (): void {
+    CountWeeks::of([$this->own->week->id]);
     $before = rows_of_studio($this->own->studio->id);
     $path = app(PackRows::class)->studio($this->own->studio);
     // The installation it comes back on has rows of its own, so that every number is another one.
@@ -82,6 +85,8 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     $empty = Studio::query()->create(['name' => 'New']);
     $teacher = User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
     $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were put back into north.')->assertSuccessful();
+    expect(Week::query()->where('studio_id', $empty->id)->whereNotNull('counted')->exists())->toBeFalse();
+    CountWeeks::of(Week::query()->where('studio_id', $empty->id)->pluck('id')->all());
     expect(rows_of_studio($empty->id))->toEqual($before);
     $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
     $this->actingAs($teacher);

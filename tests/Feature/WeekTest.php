@@ -145,7 +145,7 @@ test('bars of a piece can be given, and must be there', function (): void {
 
 test('a week that was sent stays as it is when it is proposed again', function (): void {
     $this->putJson("/api/weeks/{$this->week['id']}/sent")->assertOk();
-    $ids = Task::query()->where('week_id', $this->week['id'])->pluck('id')->all();
+    $ids = Task::query()->where('week_id', $this->week['id'])->orderBy('id')->pluck('id')->all();
     $again = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->json();
     expect(array_column($again['tasks'], 'id'))->toBe($ids);
 });

@@ -50,7 +50,11 @@ final class RestoreStudio
                 }
                 $studio->update(array_intersect_key($manifest, array_flip(['name', 'words', 'paper', 'timezone', 'phrases', 'count_words'])));
 
-                return $this->tables($zip, $studio->id);
+                $rows = $this->tables($zip, $studio->id);
+                // What is counted is not taken on trust.
+                DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null]);
+
+                return $rows;
             });
         } catch (UniqueConstraintViolationException) {
             throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CountWeeks;
 use App\Api\Delete;
 use App\Api\Put;
 use App\Http\Requests\PracticeRequest;
@@ -11,9 +12,11 @@ use App\Http\Resources\PracticeResource;
 use App\Models\Learning;
 use App\Models\Practice;
 use App\Models\Task;
+use App\Models\Week;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Ticks from home. The same tick sent twice, or by two phones, counts once. */
@@ -27,6 +30,20 @@ final class PracticeController
         if ($day < $task->week->starts_on->toDateString() || $day > $task->week->ends_on->toDateString()) {
             throw ValidationException::withMessages(['date' => 'This day is not in the week of the task.']);
         }
+        $practice = DB::transaction(static function () use ($request, $task, $day): Practice {
+            // Ticks of one week come one after the other, so that each is counted.
+            Week::query()->whereKey($task->week_id)->lockForUpdate()->first(['id']);
+            $practice = self::tick($request, $task, $day);
+            CountWeeks::of([$task->week_id]);
+
+            return $practice;
+        });
+
+        return new JsonResponse(PracticeResource::of($practice));
+    }
+
+    private static function tick(PracticeRequest $request, Task $task, string $day): Practice
+    {
         $practice = Practice::query()->where('student_id', $task->student_id)->where('client_key', $request->string('clientKey')->toString())->first()
             ?? Practice::query()->createOrFirst(
                 ['task_id' => $task->id, 'on_date' => $day],
@@ -42,13 +59,17 @@ final class PracticeController
             );
         Learning::query()->whereKey($task->learning_id)->where(static fn (Builder $learning) => $learning->whereNull('played_on')->orWhere('played_on', '<', $day))->update(['played_on' => $day]);
 
-        return new JsonResponse(PracticeResource::of($practice));
+        return $practice;
     }
 
     #[Delete('/home/tasks/{task}/practice/{date}')]
     public function destroy(Task $task, string $date): Response
     {
-        Practice::query()->where('task_id', $task->id)->where('on_date', $date)->delete();
+        DB::transaction(static function () use ($task, $date): void {
+            Week::query()->whereKey($task->week_id)->lockForUpdate()->first(['id']);
+            Practice::query()->where('task_id', $task->id)->where('on_date', $date)->delete();
+            CountWeeks::of([$task->week_id]);
+        });
 
         return new Response(status: 204);
     }

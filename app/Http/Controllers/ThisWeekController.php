@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ThisWeek;
+use App\Actions\ThisWeek\ThisWeek;
 use App\Api\Get;
 use App\Http\CurrentStudio;
 use App\Http\Resources\ThisWeekResource;

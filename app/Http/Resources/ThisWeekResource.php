@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class ThisWeekResource
 {
     /**
-     * @param  list<WeekDayResource>  $leaf
+     * @param  list<LeafDayResource>  $leaf
      * @param  list<string>  $stuck
      * @param  list<string>  $waiting
      * @param  list<string>  $pieces
@@ -32,7 +32,7 @@ final readonly class ThisWeekResource
         public string $lessonTime,
         #[OA\Property]
         public ?int $weekId,
-        #[ListOf(WeekDayResource::class)]
+        #[ListOf(LeafDayResource::class)]
         public array $leaf,
         #[ListOf('string')]
         public array $stuck,

@@ -1,7 +1,7 @@
 import type { Api } from './api';
 import { longDate, minutes } from './words';
 
-type Day = Api['WeekDayResource'];
+type Day = Api['LeafDayResource'];
 
 const CENTRE = 50;
 const OUTER = 46;
