@@ -18,7 +18,7 @@ return [
             'prefix_indexes' => true,
             'strict' => true,
             'engine' => 'InnoDB',
-            'options' => [PDO::ATTR_EMULATE_PREPARES => true],
+            'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::ATTR_PERSISTENT => true],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

@@ -1,4 +1,4 @@
-import type { Task } from '../resources/js/shared/api';
+import type { LessonTask, Task } from '../resources/js/shared/api';
 
 /** A task of a week, for tests of the screens that show one. */
 export function aTask(change: Partial<Task> = {}): Task {
@@ -29,4 +29,16 @@ export function aTask(change: Partial<Task> = {}): Task {
         practices: [],
         ...change,
     } as unknown as Task;
+}
+
+/** The same as it is heard at the lesson. */
+export function aHeardTask(change: Partial<LessonTask> = {}): LessonTask {
+    const { id, title, instruction, learningId, pieceId, piece, hand, bars, tempo, mark, tempoReached, heardNote } =
+        aTask();
+    return {
+        ...{ id, title, instruction, learningId, pieceId, piece, hand, bars, tempo, mark, tempoReached, heardNote },
+        days: 2,
+        practices: [],
+        ...change,
+    };
 }

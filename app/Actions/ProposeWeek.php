@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Actions\Lessons\FindRemedies;
 use App\Models\Learning;
 use App\Models\Lesson;
 use App\Models\Stage;

@@ -20,6 +20,9 @@ use Nasturtium\Core\Practice\Planning\WeekPlanner;
 /** The days of a week: what is planned and practised on each, and what the planner is told of them. */
 final class WeekDays
 {
+    /** In seconds; dates stand for days, not for hours of a place, so that each has as many. */
+    private const DAY = 86_400;
+
     public const RELATIONS = [
         'student.practiceDays', 'student.studio.holidays', 'student.holidays', 'tasks.bars', 'tasks.days', 'tasks.daysOff', 'tasks.practices',
         'tasks.learning.piece', 'tasks.stage.waitsFor',
@@ -160,9 +163,15 @@ final class WeekDays
     public static function minutesBetween(string $from, string $to, int $share, array $minutes, array $free): array
     {
         $dates = [];
-        for ($day = new \DateTimeImmutable($from); ($date = $day->format('Y-m-d')) < $to; $day = $day->modify('+1 day')) {
-            $isFree = array_filter($free, static fn (array $time): bool => $date >= $time[0] && $date <= $time[1]) !== [];
-            $dates[$date] = $isFree ? 0 : intdiv(($minutes[(int) $day->format('N')] ?? 0) * $share, 100);
+        $second = (int) strtotime("{$from} UTC");
+        $weekday = (int) gmdate('N', $second);
+        for (; ($date = gmdate('Y-m-d', $second)) < $to; $second += self::DAY) {
+            $isFree = false;
+            foreach ($free as [$first, $last]) {
+                $isFree = $isFree || ($date >= $first && $date <= $last);
+            }
+            $dates[$date] = $isFree ? 0 : intdiv(($minutes[$weekday] ?? 0) * $share, 100);
+            $weekday = $weekday % 7 + 1;
         }
 
         return $dates;

@@ -27,6 +27,7 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property ?string $private_note
  * @property ?string $shared_note
  * @property ?Carbon $finished_at
+ * @property ?string $remedies JSON, with the mark of what they follow from
  * @property-read Student $student
  * @property-read ?Week $week
  * @property-read Collection<int, Slip> $slips

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Nasturtium\Core\Practice\HeardSlip;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Score\Hand;
@@ -53,9 +54,12 @@ final class Slip extends Model
         return $this->belongsTo(Lesson::class);
     }
 
-    /** @return BelongsTo<Task, $this> */
+    /** @return BelongsTo<Task, $this> also one that was removed since */
     public function task(): BelongsTo
     {
-        return $this->belongsTo(Task::class);
+        $task = $this->belongsTo(Task::class);
+        $task->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $task;
     }
 }

@@ -12,7 +12,9 @@ return new class extends Migration {
     {
         Schema::table('weeks', fn (Blueprint $table) => $table->text('counted')->nullable()->comment('JSON: half minutes planned and practised by day, words from home, what found no room; null until it is counted'));
         Schema::table('learnings', fn (Blueprint $table) => $table->index(['studio_id', 'state', 'review_step', 'played_on']));
+        Schema::table('pieces', fn (Blueprint $table) => $table->index(['page_id', 'label', 'title']));
         Schema::table('lessons', function (Blueprint $table): void {
+            $table->text('remedies')->nullable()->comment('JSON, with the mark of what they follow from');
             $table->index(['studio_id', 'slot_on']);
             $table->index(['studio_id', 'held_on']);
         });
@@ -25,6 +27,7 @@ return new class extends Migration {
     public function down(): void
     {
         Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn('counted'));
+        Schema::table('lessons', fn (Blueprint $table) => $table->dropColumn('remedies'));
         // The first column of each has a key of its own again before the wider one goes.
         Schema::table('tasks', function (Blueprint $table): void {
             $table->index('week_id', 'tasks_week_id_foreign');
@@ -36,6 +39,10 @@ return new class extends Migration {
             $table->index('studio_id', 'lessons_studio_id_foreign');
             $table->dropIndex(['studio_id', 'held_on']);
             $table->dropIndex(['studio_id', 'slot_on']);
+        });
+        Schema::table('pieces', function (Blueprint $table): void {
+            $table->index('page_id', 'pieces_page_id_foreign');
+            $table->dropIndex(['page_id', 'label', 'title']);
         });
         Schema::table('learnings', function (Blueprint $table): void {
             $table->index('studio_id', 'learnings_studio_id_foreign');

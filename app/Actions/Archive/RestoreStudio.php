@@ -51,8 +51,9 @@ final class RestoreStudio
                 $studio->update(array_intersect_key($manifest, array_flip(['name', 'words', 'paper', 'timezone', 'phrases', 'count_words'])));
 
                 $rows = $this->tables($zip, $studio->id);
-                // What is counted is not taken on trust.
+                // What was worked out is not taken on trust.
                 DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null]);
+                DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);
 
                 return $rows;
             });

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\ThisWeek;
 
 use App\Actions\CountWeeks;
+use App\Actions\StuckStages;
 use App\Models\Learning;
 use App\Models\Lesson;
 use App\Models\Studio;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Nasturtium\Core\Practice\Relief;
 
 /**
  * What the first screen asks about all students of a studio, counted by the database: as many queries for sixty
@@ -103,11 +103,7 @@ final readonly class Glance
     /** @return array<int, list<StuckRow>> stages heard too often without a pass, by page */
     public function stuck(): array
     {
-        $rows = DB::table('learnings')->join('stages', 'stages.learning_id', '=', 'learnings.id')->join('tasks', 'tasks.stage_id', '=', 'stages.id')
-            ->where('learnings.studio_id', $this->studio->id)->where('learnings.state', 'current')->whereNull('stages.passed_on')->whereNotNull('stages.position')
-            ->where('tasks.mark', 'again')->whereNull('tasks.deleted_at')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)')
-            ->groupBy('stages.id', 'stages.learning_id', 'stages.name', 'stages.kind')->having('misses', '>=', Relief::STUCK)
-            ->selectRaw("stages.learning_id, if(stages.name = '', stages.kind, stages.name) as stage, count(*) as misses")->get();
+        $rows = StuckStages::query()->where('learnings.studio_id', $this->studio->id)->get();
 
         /** @var array<int, list<StuckRow>> */
         return self::by('learning_id', $rows);

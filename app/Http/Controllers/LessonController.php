@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeLesson;
 use App\Actions\FollowTimetable;
+use App\Actions\Lessons\ShowLesson;
 use App\Actions\ProposeWeek;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Patch;
 use App\Api\Post;
 use App\Api\Put;
-use App\Http\CurrentStudio;
 use App\Http\Requests\LessonChangeRequest;
 use App\Http\Requests\LessonRecordRequest;
 use App\Http\Requests\LessonRequest;
@@ -28,7 +28,7 @@ use Illuminate\Validation\ValidationException;
 final class LessonController
 {
     #[Post('/students/{student}/lessons', LessonResource::class)]
-    public function store(LessonRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    public function store(LessonRequest $request, Student $student, ShowLesson $show): JsonResponse
     {
         $heldOn = $request->string('heldOn')->toString();
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<', $heldOn)->orderByDesc('starts_on')->first();
@@ -37,7 +37,7 @@ final class LessonController
             ['studio_id' => $student->studio_id, 'week_id' => $week?->id, 'state' => Lesson::HELD],
         );
 
-        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+        return new JsonResponse($show($lesson));
     }
 
     #[Post('/students/{student}/lesson-changes', LessonDayResource::class, many: true)]
@@ -76,25 +76,25 @@ final class LessonController
     }
 
     #[Get('/lessons/{lesson}', LessonResource::class)]
-    public function show(Lesson $lesson, CurrentStudio $studio): JsonResponse
+    public function show(Lesson $lesson, ShowLesson $show): JsonResponse
     {
-        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+        return new JsonResponse($show($lesson));
     }
 
     #[Patch('/lessons/{lesson}', LessonResource::class)]
-    public function update(LessonRecordRequest $request, Lesson $lesson, CurrentStudio $studio): JsonResponse
+    public function update(LessonRecordRequest $request, Lesson $lesson, ShowLesson $show): JsonResponse
     {
         $lesson->update($request->columns());
 
-        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+        return new JsonResponse($show($lesson));
     }
 
     #[Put('/lessons/{lesson}/finished', LessonResource::class)]
-    public function finish(Lesson $lesson, ProposeWeek $propose, CurrentStudio $studio): JsonResponse
+    public function finish(Lesson $lesson, ProposeWeek $propose, ShowLesson $show): JsonResponse
     {
         $lesson->update(['finished_at' => $lesson->finished_at ?? now()]);
         $propose($lesson->load('student')->student, $lesson->held_on);
 
-        return new JsonResponse(LessonResource::of($lesson, $studio->today()));
+        return new JsonResponse($show($lesson));
     }
 }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Lessons\HeardTasks;
 use App\Actions\MarkTask;
 use App\Api\Put;
 use App\Http\Requests\MarkRequest;
-use App\Http\Resources\TaskResource;
+use App\Http\Resources\HeardTaskResource;
 use App\Models\Lesson;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
@@ -15,17 +16,17 @@ use Illuminate\Http\JsonResponse;
 /** Marks of the tasks heard: pass, again, stop, or none. */
 final class MarkController
 {
-    #[Put('/lessons/{lesson}/marks/{task}', TaskResource::class)]
+    #[Put('/lessons/{lesson}/marks/{task}', HeardTaskResource::class)]
     public function update(MarkRequest $request, Lesson $lesson, Task $task, MarkTask $mark): JsonResponse
     {
         abort_unless($task->week_id === $lesson->week_id, 404);
-        $task->load(['stage', 'learning.piece', 'bars', 'days', 'daysOff', 'practices']);
+        $task->load(['stage', 'learning']);
         $task->fill([
             ...$request->has('tempoReached') ? ['tempo_reached' => $request->input('tempoReached')] : [],
             ...$request->has('note') ? ['heard_note' => $request->string('note')->trim()->toString()] : [],
         ]);
         $mark($task, $request->input('mark') === null ? null : $request->string('mark')->toString(), $lesson->held_on);
 
-        return new JsonResponse(TaskResource::of($task));
+        return new JsonResponse(HeardTasks::one($task));
     }
 }

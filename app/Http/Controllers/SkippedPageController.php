@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\NextPages;
+use App\Actions\Lessons\NextPages;
 use App\Api\Delete;
 use App\Api\Put;
 use App\Http\Resources\NextPageResource;
@@ -21,7 +21,7 @@ final class SkippedPageController
     {
         DB::table('skipped_pages')->insertOrIgnore(['studio_id' => $student->studio_id, 'student_id' => $student->id, 'page_id' => $page->id]);
 
-        return new JsonResponse(NextPages::of($student));
+        return new JsonResponse(NextPages::of($student->studio_id, $student->id));
     }
 
     #[Delete('/students/{student}/skipped/{page}', NextPageResource::class, many: true)]
@@ -29,6 +29,6 @@ final class SkippedPageController
     {
         DB::table('skipped_pages')->where('student_id', $student->id)->where('page_id', $page->id)->delete();
 
-        return new JsonResponse(NextPages::of($student));
+        return new JsonResponse(NextPages::of($student->studio_id, $student->id));
     }
 }

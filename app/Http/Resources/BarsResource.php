@@ -27,8 +27,13 @@ final readonly class BarsResource
 
     public static function of(StageBars|TaskBars $bars): self
     {
-        [$from, $to] = [(int) $bars->from_place, (int) $bars->to_place];
+        return self::over($bars->first, $bars->last, $bars->from_place, $bars->to_place);
+    }
 
-        return new self($bars->first, $bars->last, $bars->from_place, $bars->to_place, $from === $to ? "bar {$from}" : "bars {$from}–{$to}");
+    public static function over(int $first, int $last, string $fromPlace, string $toPlace): self
+    {
+        [$from, $to] = [(int) $fromPlace, (int) $toPlace];
+
+        return new self($first, $last, $fromPlace, $toPlace, $from === $to ? "bar {$from}" : "bars {$from}–{$to}");
     }
 }

@@ -4,13 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Actions\FindRemedies;
-use App\Actions\NextPages;
 use App\Api\ListOf;
 use App\Models\Lesson;
-use App\Models\Week;
-use Carbon\CarbonImmutable;
-use Nasturtium\Core\Practice\Slip as SlipKind;
 use OpenApi\Attributes as OA;
 
 /** A lesson: the week it hears, its marks and slips, and the week that follows. */
@@ -44,7 +39,7 @@ final readonly class LessonResource
         #[OA\Property]
         public ?string $finishedAt,
         #[OA\Property]
-        public ?WeekResource $week,
+        public ?HeardWeekResource $week,
         #[ListOf(SlipResource::class)]
         public array $slips,
         #[ListOf(SlipKindResource::class)]
@@ -58,28 +53,4 @@ final readonly class LessonResource
         #[ListOf(NextPageResource::class)]
         public array $nextPages,
     ) {}
-
-    public static function of(Lesson $lesson, CarbonImmutable $today): self
-    {
-        $lesson->loadMissing(['student', 'slips', 'week']);
-
-        return new self(
-            $lesson->id,
-            $lesson->student_id,
-            "{$lesson->student->first_name} {$lesson->student->initial}.",
-            $lesson->held_on->toDateString(),
-            $lesson->state,
-            $lesson->minutes ?? $lesson->student->lesson_minutes,
-            $lesson->private_note ?? '',
-            $lesson->shared_note ?? '',
-            $lesson->finished_at?->toIso8601String(),
-            $lesson->week === null ? null : WeekResource::of($lesson->week, $today),
-            array_values($lesson->slips->map(SlipResource::of(...))->all()),
-            array_map(SlipKindResource::of(...), SlipKind::cases()),
-            Week::query()->where('student_id', $lesson->student_id)->where('starts_on', $lesson->held_on->toDateString())->value('id'),
-            array_map(static fn (array $found): RemedyResource => RemedyResource::of(...$found), FindRemedies::of($lesson)),
-            StuckResource::of($lesson->student_id),
-            NextPages::of($lesson->student),
-        );
-    }
 }

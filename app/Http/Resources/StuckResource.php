@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Actions\StuckStages;
 use App\Api\ListOf;
-use App\Models\Learning;
-use App\Models\Stage;
 use Nasturtium\Core\Practice\Relief;
 use OpenApi\Attributes as OA;
 
@@ -31,15 +30,9 @@ final readonly class StuckResource
     /** @return list<self> of a student's current pieces */
     public static function of(int $studentId): array
     {
-        $stuck = [];
-        $learnings = Learning::query()->where('student_id', $studentId)->where('state', 'current')
-            ->with(['piece', 'stages' => static fn ($stages) => $stages->whereNull('passed_on')->withCount('misses')])->get();
-        foreach ($learnings as $learning) {
-            foreach ($learning->stages->filter(static fn (Stage $stage): bool => $stage->misses_count >= Relief::STUCK) as $stage) {
-                $stuck[] = new self($stage->id, $learning->piece->title, $stage->title(), $stage->misses_count, array_map(ReliefResource::of(...), Relief::cases()));
-            }
-        }
+        $rows = StuckStages::query()->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->where('learnings.student_id', $studentId)
+            ->groupBy('pieces.title')->addSelect('pieces.title')->orderBy('stages.id')->get();
 
-        return $stuck;
+        return array_values($rows->map(static fn (\stdClass $row): self => new self($row->stage_id, $row->title, $row->stage, $row->misses, array_map(ReliefResource::of(...), Relief::cases())))->all());
     }
 }

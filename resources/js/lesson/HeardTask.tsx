@@ -1,6 +1,6 @@
 import { Button, Group, Text, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Api, Task } from '../shared/api';
+import type { Api, LessonTask } from '../shared/api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords } from '../shared/words';
 
@@ -13,7 +13,7 @@ const MARKS = [
 const FEELINGS = { easy: 'easy', fine: 'fine', hard: 'hard' };
 
 interface Props {
-    task: Task;
+    task: LessonTask;
     slips: Api['SlipResource'][];
     chosen: boolean;
     choose: () => void;
@@ -68,10 +68,10 @@ export function HeardTask({ task, slips, chosen, choose, mark, climb, note, drop
             </Group>
             <Text size="sm" className="faint">
                 {task.practices.length === 0
-                    ? task.dates.length === 0
+                    ? task.days === 0
                         ? 'had no day'
                         : 'not practised'
-                    : `practised ${task.practices.length} of ${task.dates.length} days, ${last && FEELINGS[last.feeling]} at the end`}
+                    : `practised ${task.practices.length} of ${task.days} days, ${last && FEELINGS[last.feeling]} at the end`}
             </Text>
             {notes.map((practice) => (
                 <Text key={practice.id} size="sm">

@@ -2,7 +2,7 @@ import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { type Api, ask, type Task } from '../shared/api';
+import { type Api, ask, type LessonTask } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
@@ -156,7 +156,7 @@ export function Lesson() {
 
 interface HeadProps {
     data: LessonData;
-    tasks: Task[];
+    tasks: LessonTask[];
     waiting: number;
     canUndo: boolean;
     undo: () => void;
@@ -188,7 +188,7 @@ function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
 }
 
 /** The tempi of the task's ladder, and those below it. */
-function useRungs(task: Task | null): number[] {
+function useRungs(task: LessonTask | null): number[] {
     const ladders = useQuery({
         queryKey: ['ladders', task?.learningId],
         queryFn: () => ask<Api['LadderResource'][]>('GET', `/learnings/${task?.learningId}/ladders`),

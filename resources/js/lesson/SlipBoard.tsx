@@ -1,6 +1,6 @@
 import { Button, Kbd, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { type Api, ask, type Report, type Task } from '../shared/api';
+import { type Api, ask, type LessonTask, type Report } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { rangeWords } from '../shared/score/beats';
 import { MusicLayer } from '../shared/score/MusicLayer';
@@ -9,7 +9,7 @@ import { atBar, type Pointed, rangeAt } from './pointed';
 import type { Slip } from './useLesson';
 
 interface Props {
-    task: Task;
+    task: LessonTask;
     page: { piece: Api['PieceResource']; report: Report } | undefined;
     error: unknown;
     at: Pointed;
@@ -29,7 +29,7 @@ export function wordsAt(report: Report | undefined, at: Pointed): string {
 }
 
 /** The page of a task with its measures, as the lesson needs it. */
-export function usePage(task: Task | null, studentId: number | undefined) {
+export function usePage(task: LessonTask | null, studentId: number | undefined) {
     return useQuery({
         queryKey: ['breakdown', task?.pieceId, studentId],
         queryFn: () => ask<Api['BreakdownResource']>('GET', `/pieces/${task?.pieceId}/breakdown?student=${studentId}`),

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { dataOf } from '../../../tests/report';
 import { drawRoom, serve } from '../../../tests/screen';
-import { aTask } from '../../../tests/tasks';
+import { aHeardTask } from '../../../tests/tasks';
 import { Lesson } from './Lesson';
 
 const KINDS = [
@@ -40,9 +40,9 @@ function lesson(change: object = {}) {
         week: {
             id: 8,
             tasks: [
-                aTask({ id: 1, title: 'Right hand', practices: [practised] as never }),
-                aTask({ id: 2, title: 'Left hand', hand: 'L' }),
-                aTask({ id: 3, title: 'Warm-up', pieceId: null, piece: null, bars: [], dates: [] }),
+                aHeardTask({ id: 1, title: 'Right hand', practices: [practised] as never }),
+                aHeardTask({ id: 2, title: 'Left hand', hand: 'L' }),
+                aHeardTask({ id: 3, title: 'Warm-up', pieceId: null, piece: null, bars: [], days: 0 }),
             ],
         },
         ...change,
@@ -80,8 +80,8 @@ describe('a lesson', () => {
 
     it('is marked by single keys: a pass goes on to the next task, the others stay for a slip', async () => {
         const asked = open({
-            'PUT /lessons/4/marks/1': () => aTask({ id: 1, mark: 'pass' }),
-            'PUT /lessons/4/marks/2': () => aTask({ id: 2, mark: 'again' }),
+            'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: 'pass' }),
+            'PUT /lessons/4/marks/2': () => aHeardTask({ id: 2, mark: 'again' }),
         });
         await screen.findByRole('heading', { name: /Theo/ });
         await userEvent.keyboard('p');
@@ -103,8 +103,8 @@ describe('a lesson', () => {
 
     it('takes a mark back with the button that gave it', async () => {
         const asked = open(
-            { 'PUT /lessons/4/marks/1': () => aTask({ id: 1, mark: null }) },
-            { week: { id: 8, tasks: [aTask({ id: 1, mark: 'again' })] } },
+            { 'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: null }) },
+            { week: { id: 8, tasks: [aHeardTask({ id: 1, mark: 'again' })] } },
         );
         await userEvent.click(
             await screen.findByRole('button', { name: 'Right hand, Blue Gate: again', pressed: true }),
@@ -158,7 +158,7 @@ describe('a lesson', () => {
     });
 
     it('keeps the tempo that was reached, rung by rung, and a note', async () => {
-        const asked = open({ 'PUT /lessons/4/marks/1': () => aTask({ id: 1 }) });
+        const asked = open({ 'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1 }) });
         await screen.findByText('at 60');
         await waitFor(() => expect(asked.some((one) => one.path.endsWith('/ladders'))).toBe(true));
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
@@ -183,7 +183,7 @@ describe('a lesson', () => {
         const marks = (task: number) => () => {
             if (!there) throw new TypeError('offline');
             sent.push(`mark ${task}`);
-            return aTask({ id: task, mark: 'pass' });
+            return aHeardTask({ id: task, mark: 'pass' });
         };
         open({ 'PUT /lessons/4/marks/1': marks(1), 'PUT /lessons/4/marks/2': marks(2) });
         await screen.findByRole('heading', { name: /Theo/ });
@@ -276,7 +276,7 @@ describe('a lesson', () => {
                 slips = [{ id: 9, words: 'cut short', place: 'bar 3', last: 2, ...(body as object) }];
                 return slips[0];
             },
-            'PUT /lessons/4/marks/1': () => aTask({ id: 1, mark: 'again' }),
+            'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: 'again' }),
         });
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
         await userEvent.keyboard('2');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { aTask } from '../../../tests/tasks';
+import { aHeardTask } from '../../../tests/tasks';
 import type { Report } from '../shared/api';
 import { atBar, firstBar, lastBar, rangeAt, step, stretch } from './pointed';
 
@@ -8,7 +8,7 @@ const report = { bars: [1, 2, 3].map((measure) => ({ measure, first: 1, last: 4 
 
 describe('pointing at a place of a task', () => {
     // Its bars are 3 to 5, of index 2 to 4.
-    const task = aTask();
+    const task = aHeardTask();
 
     it('goes bar by bar, no farther than the task', () => {
         expect([firstBar(task), lastBar(task)]).toEqual([2, 4]);

@@ -1,4 +1,4 @@
-import type { Report, Task } from '../shared/api';
+import type { LessonTask, Report } from '../shared/api';
 import type { Range } from '../shared/score/beats';
 
 /** Where a slip was: bars by index, and beats where it is exact to them. */
@@ -9,11 +9,11 @@ export interface Pointed {
     to: number | null;
 }
 
-export function firstBar(task: Task | null): number {
+export function firstBar(task: LessonTask | null): number {
     return Math.min(...(task?.bars ?? []).map((of) => of.first), Number.MAX_SAFE_INTEGER);
 }
 
-export function lastBar(task: Task | null): number {
+export function lastBar(task: LessonTask | null): number {
     return Math.max(...(task?.bars ?? []).map((of) => of.last), 0);
 }
 
@@ -21,7 +21,7 @@ export function lastBar(task: Task | null): number {
 export const atBar = (bar: number): Pointed => ({ first: bar, last: bar, from: null, to: null });
 
 /** The next bar of the task, or the one before. */
-export function step(at: Pointed, by: number, task: Task): Pointed {
+export function step(at: Pointed, by: number, task: LessonTask): Pointed {
     const from = by > 0 ? at.last : at.first;
     return atBar(Math.max(firstBar(task), Math.min(lastBar(task), from + by)));
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
-import { type Api, ask, type Task } from '../shared/api';
+import { type Api, ask, type LessonTask } from '../shared/api';
 import { sent, useResend } from '../shared/resend';
 import type { Pointed } from './pointed';
 import { enqueue, type Step, sendSteps, waitingSteps } from './queue';
@@ -16,7 +16,7 @@ export interface Heard {
     note: string;
 }
 
-export const heardOf = (task: Task): Heard => ({
+export const heardOf = (task: LessonTask): Heard => ({
     mark: task.mark as Mark,
     tempoReached: task.tempoReached,
     note: task.heardNote,
@@ -72,7 +72,7 @@ export function useLesson(id: number) {
         setWaiting(waitingSteps(id).length);
         send();
     };
-    const setHeard = (task: Task, heard: Heard) => {
+    const setHeard = (task: LessonTask, heard: Heard) => {
         edit((data) => ({
             ...data,
             week: data.week && {
@@ -114,12 +114,12 @@ export function useLesson(id: number) {
         waiting,
         refused,
         finish,
-        heard: (task: Task, change: Partial<Heard>) => {
+        heard: (task: LessonTask, change: Partial<Heard>) => {
             const before = heardOf(task);
             setHeard(task, { ...before, ...change });
             undoable(() => setHeard(task, before));
         },
-        addSlip: (task: Task, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
+        addSlip: (task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
             const clientKey = crypto.randomUUID();
             const where = { measure: at.first, last: at.last, fromBeat: at.from, toBeat: at.to };
             const body = { taskId: task.id, kind: kind.kind, hand: task.hand, clientKey, ...where };

@@ -3,6 +3,8 @@ import type { components } from './api.generated';
 export type Api = components['schemas'];
 export type Week = Api['WeekResource'];
 export type Task = Api['TaskResource'];
+/** A task as it is heard at the lesson. */
+export type LessonTask = Api['HeardTaskResource'];
 export type Bars = Api['BarsResource'];
 export type Report = Api['Report'];
 export type Student = Api['StudentResource'];

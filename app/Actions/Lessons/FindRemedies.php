@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions;
+namespace App\Actions\Lessons;
 
 use App\Models\Learning;
 use App\Models\Lesson;
@@ -17,6 +17,12 @@ final class FindRemedies
 {
     private const WEEKS = 2;
 
+    /** From which lesson on a slip counts as coming again. */
+    public static function since(Lesson $lesson): string
+    {
+        return $lesson->held_on->subWeeks(self::WEEKS)->toDateString();
+    }
+
     /** @return list<array{Learning, Remedy}> */
     public static function of(Lesson $lesson): array
     {
@@ -25,7 +31,7 @@ final class FindRemedies
             return [];
         }
         $before = Slip::query()->whereRelation('lesson', static fn ($earlier) => $earlier->where('student_id', $lesson->student_id)
-            ->where('held_on', '<', $lesson->held_on)->where('held_on', '>=', $lesson->held_on->subWeeks(self::WEEKS)))->with('task')->get();
+            ->where('held_on', '<', $lesson->held_on)->where('held_on', '>=', self::since($lesson)))->with('task')->get();
         $found = [];
         foreach ($slips->groupBy(static fn (Slip $slip): int => (int) $slip->task->learning_id) as $id => $heard) {
             $learning = $heard->first()?->task->learning;

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** A task as it is heard at the lesson: what was set, what home reported, and what the teacher says. */
+#[OA\Schema]
+final readonly class HeardTaskResource
+{
+    /**
+     * @param  list<BarsResource>  $bars
+     * @param  int  $days  it was set on
+     * @param  list<PracticeResource>  $practices  by day
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $instruction,
+        #[OA\Property]
+        public ?int $pieceId,
+        #[OA\Property]
+        public ?string $piece,
+        #[OA\Property]
+        public ?int $learningId,
+        #[OA\Property]
+        public ?string $hand,
+        #[OA\Property]
+        public ?int $tempo,
+        #[OA\Property]
+        public ?string $mark,
+        #[OA\Property]
+        public ?int $tempoReached,
+        #[OA\Property]
+        public string $heardNote,
+        #[ListOf(BarsResource::class)]
+        public array $bars,
+        #[OA\Property]
+        public int $days,
+        #[ListOf(PracticeResource::class)]
+        public array $practices,
+    ) {}
+}
