@@ -51,8 +51,8 @@ final class KnowNotes
     /**
      * What the student knew on some days.
      *
-     * @param  list<CarbonImmutable>  $days
-     * @return array<string, list<NoteStatus>> one for each day, by clef:pitch
+     * @param  non-empty-list<CarbonImmutable>  $days
+     * @return array<string, non-empty-list<NoteStatus>> one for each day, by clef:pitch
      */
     public function history(Student $student, array $days): array
     {
@@ -63,12 +63,9 @@ final class KnowNotes
         $this->slips($student);
         $knowledge = new NoteKnowledge();
         $known = [];
+        $dates = array_map(self::dayOf(...), $days);
         foreach ($this->evidence as $name => $evidence) {
-            foreach ($days as $day) {
-                $now = self::dayOf($day);
-                $until = array_values(array_filter($evidence, static fn (Evidence $one): bool => $one->day <= $now));
-                $known[$name][] = $knowledge->status($until, $now);
-            }
+            $known[$name] = $knowledge->history($evidence, $dates);
         }
 
         return $known;
@@ -122,8 +119,9 @@ final class KnowNotes
 
     private function add(string $names, EvidenceKind $kind, int $day): void
     {
+        $one = new Evidence($kind, $day);
         foreach ($names === '' ? [] : explode(',', $names) as $name) {
-            $this->evidence[$name][] = new Evidence($kind, $day);
+            $this->evidence[$name][] = $one;
         }
     }
 

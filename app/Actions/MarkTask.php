@@ -17,6 +17,7 @@ final class MarkTask
     public function __invoke(Task $task, ?string $mark, CarbonImmutable $heldOn): void
     {
         DB::transaction(function () use ($task, $mark, $heldOn): void {
+            CountWeeks::lock($task->week_id);
             $before = $task->mark;
             $task->update(['mark' => $mark]);
             if ($task->stage !== null) {
@@ -35,6 +36,7 @@ final class MarkTask
                 }
                 $this->settle($task->learning, $heldOn);
             }
+            CountWeeks::of([$task->week_id]);
         });
     }
 

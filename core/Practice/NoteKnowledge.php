@@ -33,30 +33,69 @@ final readonly class NoteKnowledge
      */
     public function status(array $evidence, int $today): NoteStatus
     {
-        if ($evidence === []) {
-            return NoteStatus::Fresh;
-        }
-        // Of one day, what went wrong at the lesson has the last word.
-        usort($evidence, static fn (Evidence $a, Evidence $b): int => [$a->day, $a->kind === EvidenceKind::Slip] <=> [$b->day, $b->kind === EvidenceKind::Slip]);
-        if ($today - $evidence[count($evidence) - 1]->day >= $this->idle) {
-            return NoteStatus::Shaky;
-        }
-        $answers = [];
-        $named = false;
-        foreach ($evidence as $one) {
-            if ($one->kind === EvidenceKind::RightAnswer || $one->kind === EvidenceKind::WrongAnswer) {
-                $answers[] = $one;
-                $named = $named && ! $this->isForgotten($answers);
-            } elseif ($one->kind === EvidenceKind::Slip) {
-                // What was answered before a slip proves nothing any more.
-                $answers = [];
-                $named = false;
-            } else {
-                $named = $named || $one->kind === EvidenceKind::Named;
+        return $this->history($evidence, [max([$today, ...array_map(static fn (Evidence $one): int => $one->day, $evidence)])])[0];
+    }
+
+    /**
+     * How well it was known on some days, each from what there was until then.
+     *
+     * @param  list<Evidence>  $evidence  in any order
+     * @param  non-empty-list<int>  $days  in any order
+     * @return non-empty-list<NoteStatus> one for each day
+     */
+    public function history(array $evidence, array $days): array
+    {
+        $order = self::inOrder($evidence);
+        $known = array_fill(0, count($days), NoteStatus::Fresh);
+        [$at, $last, $answers, $named] = [0, null, [], false];
+        asort($days);
+        foreach ($days as $place => $day) {
+            for (; isset($order[$at]) && $order[$at]->day <= $day; $at++) {
+                $last = $order[$at];
+                [$answers, $named] = $this->after($last, $answers, $named);
             }
+            $known[$place] = match (true) {
+                $last === null => NoteStatus::Fresh,
+                $day - $last->day >= $this->idle => NoteStatus::Shaky,
+                default => $named || $this->isAnswered($answers) ? NoteStatus::Secure : NoteStatus::Shaky,
+            };
         }
 
-        return $named || $this->isAnswered($answers) ? NoteStatus::Secure : NoteStatus::Shaky;
+        return array_values($known);
+    }
+
+    /**
+     * Of one day, what went wrong at the lesson has the last word.
+     *
+     * @param  list<Evidence>  $evidence
+     * @return list<Evidence>
+     */
+    private static function inOrder(array $evidence): array
+    {
+        $places = array_map(static fn (Evidence $one): int => 2 * $one->day + ($one->kind === EvidenceKind::Slip ? 1 : 0), $evidence);
+        asort($places);
+
+        return array_map(static fn (int $at): Evidence => $evidence[$at], array_keys($places));
+    }
+
+    /**
+     * @param  list<Evidence>  $answers
+     * @return array{list<Evidence>, bool} the answers that count, and whether it was named
+     */
+    private function after(Evidence $one, array $answers, bool $named): array
+    {
+        switch ($one->kind) {
+            case EvidenceKind::RightAnswer:
+            case EvidenceKind::WrongAnswer:
+                $answers[] = $one;
+
+                return [$answers, $named && ! $this->isForgotten($answers)];
+            case EvidenceKind::Slip:
+                // What was answered before a slip proves nothing any more.
+                return [[], false];
+            default:
+                return [$answers, $named || $one->kind === EvidenceKind::Named];
+        }
     }
 
     /** @param list<Evidence> $answers */

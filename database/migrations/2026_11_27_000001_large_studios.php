@@ -10,7 +10,10 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('weeks', fn (Blueprint $table) => $table->text('counted')->nullable()->comment('JSON: half minutes planned and practised by day, words from home, what found no room; null until it is counted'));
+        Schema::table('weeks', function (Blueprint $table): void {
+            $table->text('counted')->nullable()->comment('JSON: practice by day, words from home, what found no room, what was overruled; null until it is counted');
+            $table->text('tempi')->nullable()->comment('JSON: the fastest of each piece and day');
+        });
         Schema::table('learnings', fn (Blueprint $table) => $table->index(['studio_id', 'state', 'review_step', 'played_on']));
         Schema::table('pieces', fn (Blueprint $table) => $table->index(['page_id', 'label', 'title']));
         Schema::table('lessons', function (Blueprint $table): void {
@@ -26,7 +29,7 @@ return new class extends Migration {
 
     public function down(): void
     {
-        Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn('counted'));
+        Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn(['counted', 'tempi']));
         Schema::table('lessons', fn (Blueprint $table) => $table->dropColumn('remedies'));
         // The first column of each has a key of its own again before the wider one goes.
         Schema::table('tasks', function (Blueprint $table): void {

@@ -77,16 +77,16 @@ test('everything of one student goes out, nothing of another', function (): void
 
 test('a studio goes out whole and comes back the same, in another studio with other numbers', function (): void {
     CountWeeks::of([$this->own->week->id]);
-    $before = rows_of_studio($this->own->studio->id);
     $path = app(PackRows::class)->studio($this->own->studio);
+    // What is worked out is worked out anew where it comes back.
+    Week::query()->update(['counted' => null, 'tempi' => null]);
+    $before = rows_of_studio($this->own->studio->id);
     // The installation it comes back on has rows of its own, so that every number is another one.
     $elsewhere = new Fixtures('elsewhere');
     $this->own->studio->delete();
     $empty = Studio::query()->create(['name' => 'New']);
     $teacher = User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
     $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were put back into north.')->assertSuccessful();
-    expect(Week::query()->where('studio_id', $empty->id)->whereNotNull('counted')->exists())->toBeFalse();
-    CountWeeks::of(Week::query()->where('studio_id', $empty->id)->pluck('id')->all());
     expect(rows_of_studio($empty->id))->toEqual($before);
     $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
     $this->actingAs($teacher);

@@ -52,7 +52,7 @@ final class RestoreStudio
 
                 $rows = $this->tables($zip, $studio->id);
                 // What was worked out is not taken on trust.
-                DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null]);
+                DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null, 'tempi' => null]);
                 DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);
 
                 return $rows;

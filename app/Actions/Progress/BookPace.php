@@ -7,33 +7,35 @@ namespace App\Actions\Progress;
 use App\Http\Resources\PaceResource;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Pace;
 
 /** How many pages are signed off in a lesson week, and when each book that the student is in will end. */
 final class BookPace
 {
-    /** @return list<PaceResource> */
-    public static function of(Student $student, CarbonImmutable $today): array
+    /**
+     * @param  Collection<int, \stdClass>  $pages  of LearntPages
+     * @return list<PaceResource>
+     */
+    public static function of(Student $student, Collection $pages, CarbonImmutable $today): array
     {
         $weeks = DB::table('weeks')->where('student_id', $student->id)->where('ends_on', '<=', $today->toDateString())->orderByDesc('ends_on')->limit(Pace::WEEKS)->get(['starts_on', 'ends_on'])->reverse();
         if ($weeks->isEmpty()) {
             return [];
         }
-        $pages = DB::table('learnings')->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->join('pages', 'pages.id', '=', 'pieces.page_id')->join('books', 'books.id', '=', 'pages.book_id')
-            ->where('learnings.student_id', $student->id)->get(['pages.id', 'pages.book_id', 'books.title', 'learnings.finished_on']);
         $finished = $pages->whereNotNull('finished_on');
         $left = DB::table('pages')->whereIn('book_id', $pages->pluck('book_id')->unique())->whereIn('id', DB::table('pieces')->select('page_id'))
             ->whereNotIn('id', DB::table('skipped_pages')->where('student_id', $student->id)->select('page_id'))
-            ->whereNotIn('id', $finished->pluck('id'))->groupBy('book_id')->selectRaw('book_id, count(*) as pages')->pluck('pages', 'book_id');
+            ->whereNotIn('id', $finished->pluck('page_id'))->groupBy('book_id')->selectRaw('book_id, count(*) as pages')->pluck('pages', 'book_id');
         $found = [];
         foreach ($pages->groupBy('book_id') as $book => $of) {
             $signedOff = $of->whereNotNull('finished_on');
-            $perWeek = $weeks->map(static fn (\stdClass $week): int => $signedOff->filter(static fn (\stdClass $page): bool => $page->finished_on > $week->starts_on && $page->finished_on <= $week->ends_on)->unique('id')->count());
+            $perWeek = $weeks->map(static fn (\stdClass $week): int => $signedOff->filter(static fn (\stdClass $page): bool => $page->finished_on > $week->starts_on && $page->finished_on <= $week->ends_on)->unique('page_id')->count());
             $pace = Pace::of([...array_values($perWeek->all())] ?: [0]);
             [$soon, $late] = $pace->weeksFor((int) $left->get($book, 0));
             $found[] = new PaceResource(
-                $of[0]->title,
+                $of[0]->book,
                 (int) $left->get($book, 0),
                 (string) $pace->median,
                 $soon === null ? null : $today->addWeeks($soon)->toDateString(),

@@ -12,7 +12,7 @@ use App\Http\Resources\ProgressTemposResource;
 use App\Http\Resources\ProgressWeekResource;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Collection;
 use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Reading\StaffPlace;
@@ -26,12 +26,14 @@ final class ProgressOf
 
     public function __invoke(Student $student, CarbonImmutable $from, CarbonImmutable $to): ProgressResource
     {
-        $begun = Weeks::begun($student, $from, $to);
+        $touching = Weeks::touching($student, $from, $to);
+        $begun = $touching->where('starts_on', '>=', $from->toDateString())->values();
+        $pages = LearntPages::of($student);
         $days = [...$begun->map(static fn (\stdClass $week): CarbonImmutable => CarbonImmutable::parse(min($week->ends_on, $to->toDateString())))->all(), $from, $to];
         $known = $this->know->history($student, array_values($days));
         $weeks = Weeks::of($begun, $known);
         [$slips, $places] = Slips::of($student, $from, $to);
-        $tempi = Tempi::of($student, $from, $to);
+        $tempi = Tempi::of($touching, $pages->pluck('title', 'piece_id')->all(), $from, $to);
         $notes = $this->notes($known);
 
         return new ProgressResource(
@@ -39,13 +41,13 @@ final class ProgressOf
             "{$student->first_name} {$student->initial}.",
             $from->toDateString(),
             $to->toDateString(),
-            $this->words($student, $from, $to, $weeks, $known, $notes, $tempi, $slips),
+            $this->words($student, $pages->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()]), $pages->where('state', 'current'), $weeks, $known, $notes, $tempi, $slips),
             $notes,
             $weeks,
             $tempi,
             $slips,
             $places,
-            BookPace::of($student, $student->today()),
+            BookPace::of($student, $pages, $student->today()),
         );
     }
 
@@ -74,6 +76,8 @@ final class ProgressOf
     }
 
     /**
+     * @param  Collection<int, \stdClass>  $finished  in this time
+     * @param  Collection<int, \stdClass>  $current
      * @param  list<ProgressWeekResource>  $weeks
      * @param  array<string, list<NoteStatus>>  $known
      * @param  list<ProgressNoteResource>  $notes
@@ -81,12 +85,11 @@ final class ProgressOf
      * @param  list<ProgressSlipResource>  $slips
      * @return list<string>
      */
-    private function words(Student $student, CarbonImmutable $from, CarbonImmutable $to, array $weeks, array $known, array $notes, array $tempi, array $slips): array
+    private function words(Student $student, Collection $finished, Collection $current, array $weeks, array $known, array $notes, array $tempi, array $slips): array
     {
         $secureAtStart = count(array_filter($known, static fn (array $of): bool => $of[count($of) - 2] === NoteStatus::Secure));
         $secure = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Secure->value);
         $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky->value);
-        $pieces = DB::table('learnings')->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->where('student_id', $student->id)->orderBy('opened_on')->get(['title', 'state', 'finished_on']);
 
         return [
             ...TermWords::practice(
@@ -96,8 +99,8 @@ final class ProgressOf
                 (int) array_sum(array_column($weeks, 'practised')),
             ),
             ...TermWords::pieces(
-                array_values($pieces->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()])->pluck('title')->all()),
-                array_values($pieces->where('state', 'current')->pluck('title')->all()),
+                array_values($finished->pluck('title')->all()),
+                array_values($current->pluck('title')->all()),
             ),
             ...TermWords::tempi(array_map(static fn (ProgressTemposResource $of): array => ['piece' => $of->piece, 'from' => $of->points[0]->tempo ?? 0, 'to' => max([0, ...array_column($of->points, 'tempo')])], $tempi)),
             ...TermWords::notes($student->first_name, count($secure), $secureAtStart, array_values(array_unique(array_column($shaky, 'pitch')))),

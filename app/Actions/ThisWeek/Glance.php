@@ -74,13 +74,7 @@ final readonly class Glance
     public function weeks(): array
     {
         $weeks = $this->of('weeks')->where('ends_on', '>=', $this->date)->orderBy('starts_on');
-        $columns = ['id', 'student_id', 'starts_on', 'ends_on', 'sent_at', 'share', 'counted'];
-        $rows = $weeks->get($columns);
-        $unknown = $rows->whereNull('counted');
-        if ($unknown->isNotEmpty()) {
-            CountWeeks::of(array_values($unknown->pluck('id')->all()));
-            $rows = $weeks->get($columns);
-        }
+        $rows = CountWeeks::with($weeks, ['student_id', 'starts_on', 'ends_on', 'sent_at', 'share', 'counted']);
 
         /** @var list<WeekRow> */
         return $rows->all();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\ThisWeek;
 
+use App\Actions\CountWeeks;
 use App\Actions\WeekDays;
 use App\Http\Resources\LeafDayResource;
 use App\Http\Resources\ThisWeekResource;
@@ -19,7 +20,7 @@ use App\Models\Studio;
  * @phpstan-import-type WeekRow from Glance
  * @phpstan-import-type PageRow from Glance
  * @phpstan-import-type StuckRow from Glance
- * @phpstan-type Counted array{days: array<string, array{int, int}>, words: int, left: list<string>}
+ * @phpstan-import-type Counted from CountWeeks
  */
 final class ThisWeek
 {
@@ -128,7 +129,7 @@ final class ThisWeek
     private static function counted(?object $week): array
     {
         /** @var Counted */
-        return $week === null ? ['days' => [], 'words' => 0, 'left' => []] : json_decode($week->counted, true, flags: JSON_THROW_ON_ERROR);
+        return $week === null ? ['days' => [], 'words' => 0, 'left' => [], 'proposed' => 0, 'added' => 0, 'removed' => 0, 'kept' => 0] : json_decode($week->counted, true, flags: JSON_THROW_ON_ERROR);
     }
 
     /**

@@ -12,7 +12,6 @@ use App\Http\Resources\PracticeResource;
 use App\Models\Learning;
 use App\Models\Practice;
 use App\Models\Task;
-use App\Models\Week;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -32,7 +31,7 @@ final class PracticeController
         }
         $practice = DB::transaction(static function () use ($request, $task, $day): Practice {
             // Ticks of one week come one after the other, so that each is counted.
-            Week::query()->whereKey($task->week_id)->lockForUpdate()->first(['id']);
+            CountWeeks::lock($task->week_id);
             $practice = self::tick($request, $task, $day);
             CountWeeks::of([$task->week_id]);
 
@@ -66,7 +65,7 @@ final class PracticeController
     public function destroy(Task $task, string $date): Response
     {
         DB::transaction(static function () use ($task, $date): void {
-            Week::query()->whereKey($task->week_id)->lockForUpdate()->first(['id']);
+            CountWeeks::lock($task->week_id);
             Practice::query()->where('task_id', $task->id)->where('on_date', $date)->delete();
             CountWeeks::of([$task->week_id]);
         });
