@@ -158,3 +158,14 @@ function small_book(): BookArchive
         new BookPiece(4, 'B', '=Again', $music, null, $music),
     ]);
 }
+
+/** How many queries a request takes. */
+function queries_of(Closure $request): int
+{
+    DB::flushQueryLog();
+    DB::enableQueryLog();
+    $request();
+    DB::disableQueryLog();
+
+    return count(DB::getQueryLog());
+}

@@ -62,3 +62,16 @@ test('the thresholds are settings', function (): void {
         ->and($strict->status(right_on(1, 20, 2_000), 2))->toBe(NoteStatus::Shaky)
         ->and($strict->status(right_on(1, 20, 1_000), 8))->toBe(NoteStatus::Shaky);
 });
+
+test('what was known on each of some days is what there was until then, in any order', function (): void {
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937(11));
+    for ($note = 1; $note <= 40; $note++) {
+        $evidence = [];
+        for ($more = $chance->getInt(0, 30); $more > 0; $more--) {
+            $evidence[] = new Evidence(EvidenceKind::cases()[$chance->getInt(0, count(EvidenceKind::cases()) - 1)], $chance->getInt(1, 60), 1_000 * $chance->getInt(1, 4));
+        }
+        $days = array_map(fn (): int => $chance->getInt(0, 90), range(1, 12));
+        $each = array_map(fn (int $day): NoteStatus => (new NoteKnowledge(answers: 3))->status(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->day <= $day)), $day), $days);
+        expect((new NoteKnowledge(answers: 3))->history($evidence, $days))->toBe($each, "note {$note}");
+    }
+});

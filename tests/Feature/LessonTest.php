@@ -7,6 +7,7 @@ use App\Models\Book;
 use App\Models\Lesson;
 use App\Models\Stage;
 use App\Models\Task;
+use Illuminate\Support\Str;
 use Tests\Fixtures;
 
 beforeEach(function (): void {
@@ -160,4 +161,42 @@ test('a lesson has its length and two notes, one of them for the family', functi
     $task = $this->own->task('Look over')->id;
     $this->putJson("{$at}/marks/{$task}", ['mark' => 'again', 'tempoReached' => 66, 'note' => ' lovely ends '])->assertJson(['tempoReached' => 66, 'heardNote' => 'lovely ends']);
     $this->putJson("{$at}/marks/{$task}", ['mark' => 'pass'])->assertJson(['tempoReached' => 66, 'heardNote' => 'lovely ends']);
+});
+
+test('remedies are kept with the lesson, and found anew when what they follow from is another', function (): void {
+    $show = fn (): array => $this->getJson("/api/lessons/{$this->own->lesson->id}")->assertOk()->json('remedies');
+    $queries = fn (): int => queries_of($show);
+    $first = $show();
+    $kept = $queries();
+    expect($first)->toHaveCount(1)->and($first[0]['place'])->toBe('bars 2–3')->and($show())->toBe($first);
+    // Another slip, the same taken back.
+    $this->postJson("/api/lessons/{$this->own->lesson->id}/slips", ['taskId' => $this->own->task('Tap and count')->id, 'kind' => 'beat-lost', 'measure' => 2, 'hand' => 'R', 'clientKey' => $key = (string) Str::uuid()])->assertSuccessful();
+    expect($queries())->toBeGreaterThan($kept)->and($show())->toHaveCount(2)->and($queries())->toBe($kept);
+    $this->deleteJson("/api/lessons/{$this->own->lesson->id}/slips/{$key}")->assertNoContent();
+    expect($show())->toBe($first);
+    // The music is corrected, the tempo of the task is another, the piece rests.
+    $this->putJson("/api/pieces/{$this->own->piece->id}", ['shorthand' => str_replace('Blue Gate', 'Green Gate', Fixtures::TUNE), 'label' => ''])->assertOk();
+    expect($show()[0]['piece'])->toBe('Green Gate');
+    $this->own->task('Tap and count')->update(['tempo' => 44]);
+    expect($show()[0]['tempo'])->toBe(44);
+    $this->own->learning->update(['state' => 'resting']);
+    expect($show())->toBe([]);
+});
+
+test('a slip of a task that was removed since stays heard', function (): void {
+    $this->own->task('Tap and count')->delete();
+    $lesson = $this->getJson("/api/lessons/{$this->own->lesson->id}")->assertOk()->json();
+    expect($lesson['slips'])->toHaveCount(1)->and($lesson['remedies'])->toHaveCount(1);
+});
+
+test('a week takes four reviews at most, what rested longest first; the others stay due', function (): void {
+    foreach ([9, 40, 12, 30, 20, 60, 3] as $place => $days) {
+        $page = $this->own->book->pages()->create(['studio_id' => $this->own->studio->id, 'number' => 30 + $place]);
+        $piece = $this->own->piece->replicate()->fill(['page_id' => $page->id, 'title' => "Rested {$days}"]);
+        $piece->save();
+        $this->own->student->learnings()->create(['studio_id' => $this->own->studio->id, 'piece_id' => $piece->id, 'path' => 'beat', 'state' => 'finished', 'opened_on' => '2030-01-07', 'finished_on' => '2031-01-06', 'played_on' => now()->subDays($days)->toDateString()]);
+    }
+    $tasks = collect($this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json('tasks'))->where('kind', 'review');
+    expect($tasks->pluck('piece')->all())->toBe(['Rested 60', 'Rested 40', 'Rested 30', 'Rested 20'])
+        ->and($this->getJson('/api/this-week')->json('0.reviewsDue'))->toHaveCount(6);
 });

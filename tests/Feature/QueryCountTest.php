@@ -7,17 +7,6 @@ use App\Actions\ProposeWeek;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 
-/** How many queries a request takes. */
-function queries_of(Closure $request): int
-{
-    DB::flushQueryLog();
-    DB::enableQueryLog();
-    $request();
-    DB::disableQueryLog();
-
-    return count(DB::getQueryLog());
-}
-
 test('lists take as many queries for ten rows as for one', function (string $list): void {
     $own = new Fixtures();
     $ask = fn () => $this->actingAs($own->teacher)->getJson("/api/{$list}")->assertOk();

@@ -83,3 +83,19 @@ test('a session is written when it has changed or a minute has passed, and only 
     $begin();
     expect($writes(fn () => $session->save()))->toBeGreaterThan(0);
 });
+
+test('looking around writes no session', function (): void {
+    config(['session.driver' => 'database']);
+    new Fixtures();
+    $session = $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'secret-word'])->assertOk()->getCookie(config('session.cookie'));
+    $this->withCredentials()->withCookie(config('session.cookie'), $session->getValue());
+    foreach (['session', 'books', 'students', 'this-week'] as $place => $path) {
+        app('auth')->forgetGuards();
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->getJson("/api/{$path}")->assertOk();
+        $written = array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $query): bool => preg_match('/^(insert|update) .*sessions/', $query) === 1);
+        // The one after signing in has the marks of the new session to put by.
+        expect($place === 0 ? [] : $written)->toBe([], $path);
+    }
+});
