@@ -43,6 +43,7 @@ Route::prefix('api')->group(function (): void {
         Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
         Route::put('learnings/{learning}/path', [C\LearningController::class, 'path'])->can('own', 'learning');
         Route::post('stages/{stage}/relief', [C\StageController::class, 'relieve'])->can('own', 'stage');
+        Route::delete('stages/{stage}/relief', [C\StageController::class, 'takeBack'])->can('own', 'stage');
         Route::put('students/{student}/skipped/{page}', [C\SkippedPageController::class, 'update'])->can('own', 'student')->can('own', 'page');
         Route::delete('students/{student}/skipped/{page}', [C\SkippedPageController::class, 'destroy'])->can('own', 'student')->can('own', 'page');
         Route::patch('stages/{stage}', [C\StageController::class, 'update'])->can('own', 'stage');

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Piece;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\StageKind;
@@ -22,6 +23,7 @@ use Nasturtium\Core\Reading\NoteStatus;
  * heard (handbook 10). The desk asks this each time, so rows are read bare, with their days counted by the database.
  *
  * @phpstan-type LearningRow object{piece_id: int, path: string, path_id: int|null, note_names: string, opened: int, played: int|null, named: int|null}
+ * @phpstan-type SlipRow object{kind: string, note_names: string, held: int}
  */
 final class KnowNotes
 {
@@ -41,7 +43,9 @@ final class KnowNotes
         foreach ($learnings as $learning) {
             $this->page($learning, $learning->piece_id === $piece->id || ($opened !== null && $learning->opened >= $opened));
         }
-        $this->slips($student);
+        /** @var Collection<int, SlipRow> $slips */
+        $slips = self::heard($student)->whereIn('slips.kind', self::values(self::misreadings()))->get();
+        $this->slips($slips);
         $knowledge = new NoteKnowledge();
         $now = self::dayOf($today);
 
@@ -49,18 +53,20 @@ final class KnowNotes
     }
 
     /**
-     * What the student knew on some days.
+     * What a student knew on some days.
      *
+     * @param  iterable<LearningRow>  $learnings  all of the student, from learnt()
+     * @param  iterable<SlipRow>  $slips  all of the student, from heard()
      * @param  non-empty-list<CarbonImmutable>  $days
      * @return array<string, non-empty-list<NoteStatus>> one for each day, by clef:pitch
      */
-    public function history(Student $student, array $days): array
+    public function history(iterable $learnings, iterable $slips, array $days): array
     {
         $this->evidence = [];
-        foreach ($this->learnings($student) as $learning) {
+        foreach ($learnings as $learning) {
             $this->page($learning, false);
         }
-        $this->slips($student);
+        $this->slips($slips);
         $knowledge = new NoteKnowledge();
         $known = [];
         $dates = array_map(self::dayOf(...), $days);
@@ -76,27 +82,46 @@ final class KnowNotes
         return self::EPOCH + intdiv($day->getTimestamp(), self::DAY);
     }
 
-    private function slips(Student $student): void
+    /** @param iterable<SlipRow> $slips */
+    private function slips(iterable $slips): void
     {
-        $misread = array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading());
-        $slips = DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->where('lessons.student_id', $student->id)
-            ->whereIn('slips.kind', self::values($misread))->where('slips.note_names', '!=', '')
-            ->selectRaw('slips.note_names, to_days(lessons.held_on) as held')->get();
+        $misread = self::values(self::misreadings());
         foreach ($slips as $slip) {
-            $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
+            if (in_array($slip->kind, $misread, true)) {
+                $this->add($slip->note_names, EvidenceKind::Slip, $slip->held);
+            }
         }
     }
 
-    /** @return Collection<int, LearningRow> the student's, with what tells of notes and of paths; days are counted */
+    /** @return array<SlipKind> */
+    private static function misreadings(): array
+    {
+        return array_filter(SlipKind::cases(), static fn (SlipKind $kind): bool => $kind->isMisreading());
+    }
+
+    /** @return Builder rows of the slips heard of a student, with what tells of notes; days are counted */
+    public static function heard(Student $student): Builder
+    {
+        return DB::table('lessons')->join('slips', 'slips.lesson_id', '=', 'lessons.id')->where('lessons.student_id', $student->id)
+            ->selectRaw('slips.kind, slips.note_names, to_days(lessons.held_on) as held');
+    }
+
+    /** @return Collection<int, LearningRow> */
     public function learnings(Student $student): Collection
+    {
+        /** @var Collection<int, LearningRow> */
+        return self::learnt($student)->get();
+    }
+
+    /** @return Builder rows of what a student has opened, with what tells of notes and of paths; days are counted */
+    public static function learnt(Student $student): Builder
     {
         $naming = array_filter(StageKind::cases(), static fn (StageKind $kind): bool => $kind->namesEveryNote());
         $named = DB::table('stages')->selectRaw('to_days(max(passed_on))')->whereColumn('learning_id', 'learnings.id')->whereIn('kind', self::values($naming));
 
-        /** @var Collection<int, LearningRow> */
-        return DB::table('learnings')->where('student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')
+        return DB::table('learnings')->where('learnings.student_id', $student->id)->join('pieces', 'pieces.id', '=', 'learnings.piece_id')
             ->selectRaw('learnings.piece_id, learnings.path, learnings.path_id, pieces.note_names, to_days(opened_on) as opened, to_days(played_on) as played')
-            ->selectSub($named, 'named')->get();
+            ->selectSub($named, 'named');
     }
 
     /**

@@ -86,7 +86,8 @@ final class OpenPiece
         if ($before === null) {
             return Stage::query()->create(['studio_id' => $learning->studio_id, 'learning_id' => $learning->id, ...$columns]);
         }
-        $before->update([...$columns, 'passed_on' => $this->isSame($before, $stage) ? $before->passed_on : null]);
+        // Its bars are cut anew, so there is no relief to take back.
+        $before->update([...$columns, 'passed_on' => $this->isSame($before, $stage) ? $before->passed_on : null, 'before_relief' => null]);
 
         return $before;
     }

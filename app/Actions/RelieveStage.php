@@ -12,13 +12,21 @@ use Nasturtium\Core\Practice\Relief;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Score\Fraction;
 
-/** A stage that is stuck is done in smaller pieces, slower, or rests with its page; its misses up to now no longer count. */
+/**
+ * A stage that is stuck is done in smaller pieces, slower, or rests with its page; its misses up to now no longer count.
+ * What it was before is kept, so that each relief can be taken back, the last one first.
+ */
 final class RelieveStage
 {
+    private const COLUMNS = ['tempo', 'half_minutes', 'relieved_after'];
+
+    private const BARS = ['studio_id', 'position', 'kind', 'first', 'last', 'from_place', 'to_place'];
+
     public function __invoke(Stage $stage, Relief $relief): void
     {
-        $stage->load(['learning.piece', 'bars']);
         DB::transaction(function () use ($stage, $relief): void {
+            $this->read($stage);
+            $before = [...$stage->before_relief ?? [], $this->stateOf($stage)];
             match ($relief) {
                 Relief::Smaller => $this->smaller($stage),
                 Relief::Slower => $stage->update(['tempo' => Relief::slower($stage->tempo ?? $stage->learning->ladder(null)->from)]),
@@ -29,8 +37,41 @@ final class RelieveStage
                 $ranges = array_values($stage->load('bars')->bars->map(static fn (StageBars $of): array => [$of->first, $of->last])->all());
                 $stage->update(['half_minutes' => TaskTime::ofBars($stage->learning->piece->score(), $ranges, $stage->repetitions, $tempo)]);
             }
-            $stage->update(['relieved_after' => $stage->tasks()->max('id')]);
+            $stage->update(['relieved_after' => $stage->tasks()->max('id'), 'before_relief' => $before]);
         });
+    }
+
+    /** Nothing where no relief is left. */
+    public function takeBack(Stage $stage): void
+    {
+        DB::transaction(function () use ($stage): void {
+            $this->read($stage);
+            $before = $stage->before_relief ?? [];
+            $last = array_pop($before);
+            if ($last === null) {
+                return;
+            }
+            $stage->bars()->delete();
+            $stage->bars()->createMany($last['bars']);
+            $stage->learning->update(['state' => $last['state']]);
+            $stage->update([...$last['columns'], 'before_relief' => $before === [] ? null : $before]);
+        });
+    }
+
+    private function read(Stage $stage): void
+    {
+        Stage::query()->whereKey($stage->id)->lockForUpdate()->first(['id']);
+        $stage->refresh()->load(['learning.piece', 'learning.ladders', 'bars']);
+    }
+
+    /** @return array{columns: array<string, mixed>, state: string, bars: list<array<string, mixed>>} */
+    private function stateOf(Stage $stage): array
+    {
+        return [
+            'columns' => $stage->only(self::COLUMNS),
+            'state' => $stage->learning->state,
+            'bars' => array_values($stage->bars->map(static fn (StageBars $of): array => $of->only(self::BARS))->all()),
+        ];
     }
 
     private function smaller(Stage $stage): void

@@ -32,6 +32,7 @@ use Nasturtium\Core\Path\StageKind;
  * @property int $half_minutes
  * @property ?CarbonImmutable $passed_on
  * @property ?int $relieved_after the last task before it was made easier
+ * @property ?list<array{columns: array<string, mixed>, state: string, bars: list<array<string, mixed>>}> $before_relief what it was before each relief
  * @property-read Learning $learning
  * @property-read Collection<int, StageBars> $bars
  * @property-read Collection<int, Stage> $waitsFor
@@ -129,6 +130,6 @@ final class Stage extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['passed_on' => 'immutable_date:Y-m-d'];
+        return ['passed_on' => 'immutable_date:Y-m-d', 'before_relief' => 'array'];
     }
 }

@@ -6,10 +6,11 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What the rooms of a large studio look for is found without reading years. */
+/** What the rooms of a large studio look for is found without reading years; a relief can be taken back. */
 return new class extends Migration {
     public function up(): void
     {
+        Schema::table('stages', fn (Blueprint $table) => $table->text('before_relief')->nullable()->comment('JSON: what it was before each relief'));
         Schema::table('weeks', function (Blueprint $table): void {
             $table->text('counted')->nullable()->comment('JSON: practice by day, words from home, what found no room, what was overruled; null until it is counted');
             $table->text('tempi')->nullable()->comment('JSON: the fastest of each piece and day');
@@ -29,6 +30,7 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::table('stages', fn (Blueprint $table) => $table->dropColumn('before_relief'));
         Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn(['counted', 'tempi']));
         Schema::table('lessons', fn (Blueprint $table) => $table->dropColumn('remedies'));
         // The first column of each has a key of its own again before the wider one goes.

@@ -6,6 +6,8 @@ use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
 use Nasturtium\Core\Practice\NoteKnowledge;
 use Nasturtium\Core\Reading\NoteStatus;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /*
  * What a student knows of one note, from what tells of it (handbook 10). Days are counted from day 1.
@@ -64,7 +66,7 @@ test('the thresholds are settings', function (): void {
 });
 
 test('what was known on each of some days is what there was until then, in any order', function (): void {
-    $chance = new Random\Randomizer(new Random\Engine\Mt19937(11));
+    $chance = new Randomizer(new Mt19937(11));
     for ($note = 1; $note <= 40; $note++) {
         $evidence = [];
         for ($more = $chance->getInt(0, 30); $more > 0; $more--) {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\CountWeeks;
+use App\Demo\Chance;
 use App\Models\Practice;
 use App\Models\Task;
 use App\Models\TaskDay;
@@ -58,7 +59,7 @@ beforeEach(function (): void {
 
 test('a week is counted with every change, however they follow each other', function (): void {
     $this->actingAs($this->own->teacher);
-    $chance = new App\Demo\Chance(7);
+    $chance = new Chance(7);
     $week = Week::query()->findOrFail($this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json('id'));
     expect_counted($week, 'proposed');
     $this->travelTo('2031-05-07 10:00:00');

@@ -8,8 +8,10 @@ use App\Actions\CountWeeks;
 use App\Models\CalendarFeed;
 use App\Models\Lesson;
 use App\Models\Practice;
+use App\Models\Stage;
 use App\Models\Student;
 use App\Models\Studio;
+use App\Models\Task;
 use App\Models\User;
 use App\Models\Week;
 use Illuminate\Http\UploadedFile;
@@ -96,6 +98,22 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     app('auth')->forgetGuards();
     $this->actingAs($teacher, 'web')->postJson("/api/studios/{$empty->id}/restore", ['file' => new UploadedFile($path, 'b.zip', test: true)])->assertJsonPath('errors.file.0', fn (string $says): bool => str_contains($says, 'already'));
     expect(Studio::query()->whereKey($elsewhere->studio->id)->exists())->toBeTrue();
+});
+
+test('a relief goes on counting from the same lesson where a studio comes back', function (): void {
+    $stage = Stage::query()->where('learning_id', $this->own->learning->id)->firstOrFail();
+    $stage->update(['relieved_after' => $this->own->task('Tap and count')->id, 'before_relief' => []]);
+    $path = app(PackRows::class)->studio($this->own->studio);
+    $elsewhere = new Fixtures('elsewhere');
+    $this->own->studio->delete();
+    $empty = Studio::query()->create(['name' => 'New']);
+    User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
+    $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->assertSuccessful();
+    unlink($path);
+    $back = Stage::query()->where('studio_id', $empty->id)->whereNotNull('relieved_after')->sole();
+    $task = Task::query()->where('studio_id', $empty->id)->where('title', 'Tap and count')->sole();
+    expect($back->relieved_after)->toBe($task->id)->not->toBe($stage->relieved_after)->and($back->before_relief)->toBeNull()
+        ->and($elsewhere->student->exists())->toBeTrue();
 });
 
 test('what is no backup, or of a newer version, or here already, is refused and changes nothing', function (): void {

@@ -6,6 +6,7 @@ use App\Actions\StorePiece;
 use App\Models\Book;
 use App\Models\Lesson;
 use App\Models\Stage;
+use App\Models\StageBars;
 use App\Models\Task;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
@@ -129,7 +130,9 @@ test('a stage that is stuck has three ways out, and the teacher chooses', functi
     expect($stuck)->toHaveCount(1)->and($stuck[0])->toMatchArray(['stageId' => $stage->id, 'piece' => 'Blue Gate', 'stage' => 'right hand', 'lessons' => 3])
         ->and(array_column($stuck[0]['reliefs'], 'words'))->toBe(['smaller pieces', 'a slower tempo', 'a rest from the page']);
     $relief = fn (string $relief) => $this->postJson("/api/stages/{$stage->id}/relief", ['relief' => $relief])->assertOk();
-    $before = $stage->bars->count();
+    [$before, $minutes] = [$stage->bars->count(), $stage->half_minutes];
+    $barsOf = fn (): array => $stage->bars()->orderBy('position')->get()->map(fn (StageBars $of): array => [$of->position, $of->kind, $of->first, $of->last, $of->from_place, $of->to_place])->all();
+    $bars = $barsOf();
     $relief('smaller')->assertJsonCount(0);
     expect($stage->bars()->count())->toBeGreaterThan($before)->and($stage->bars()->max('last'))->toBe(3);
     $relief('slower');
@@ -137,6 +140,14 @@ test('a stage that is stuck has three ways out, and the teacher chooses', functi
     $relief('rest');
     expect($this->own->learning->refresh()->state)->toBe('resting');
     $this->postJson("/api/stages/{$stage->id}/relief", ['relief' => 'sweets'])->assertJsonValidationErrors('relief');
+    // Each is taken back, the last one first; then it is what it was, and as stuck.
+    $back = fn (): array => $this->deleteJson("/api/stages/{$stage->id}/relief")->assertOk()->json();
+    expect($back())->toBe([])->and($this->own->learning->refresh()->state)->toBe('current')->and($stage->refresh()->tempo)->toBe(56);
+    expect($back())->toBe([])->and($stage->refresh()->tempo)->toBe(60)->and($stage->bars()->count())->toBeGreaterThan($before);
+    expect($back())->toBe($stuck)
+        ->and($barsOf())->toBe($bars)
+        ->and($stage->refresh()->half_minutes)->toBe($minutes)
+        ->and($back())->toBe($stuck);
 });
 
 test('the next page of each book is at hand, pages can be left out, other books come after', function (): void {

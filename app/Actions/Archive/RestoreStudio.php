@@ -111,6 +111,9 @@ final class RestoreStudio
             }
             DB::table($table)->insert($rows);
         }
+        // A mark in the order of tasks, which no key of the database holds; what was before goes by it.
+        DB::table('stages')->where('studio_id', $studio)->update(['before_relief' => null]);
+        DB::table('stages')->where('studio_id', $studio)->whereNotNull('relieved_after')->increment('relieved_after', $step['tasks'] ?? 0);
 
         return $count;
     }

@@ -14,13 +14,17 @@ use Nasturtium\Core\Practice\Pace;
 /** How many pages are signed off in a lesson week, and when each book that the student is in will end. */
 final class BookPace
 {
+    /** Time enough for the lesson weeks that are looked at, holidays and all. */
+    public const WEEKS_BACK = 26;
+
     /**
+     * @param  Collection<int, \stdClass>  $lived  weeks in order, the last ones among them
      * @param  Collection<int, \stdClass>  $pages  of LearntPages
      * @return list<PaceResource>
      */
-    public static function of(Student $student, Collection $pages, CarbonImmutable $today): array
+    public static function of(Student $student, Collection $lived, Collection $pages, CarbonImmutable $today): array
     {
-        $weeks = DB::table('weeks')->where('student_id', $student->id)->where('ends_on', '<=', $today->toDateString())->orderByDesc('ends_on')->limit(Pace::WEEKS)->get(['starts_on', 'ends_on'])->reverse();
+        $weeks = $lived->where('ends_on', '<=', $today->toDateString())->take(-Pace::WEEKS);
         if ($weeks->isEmpty()) {
             return [];
         }

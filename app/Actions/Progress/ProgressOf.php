@@ -26,13 +26,16 @@ final class ProgressOf
 
     public function __invoke(Student $student, CarbonImmutable $from, CarbonImmutable $to): ProgressResource
     {
-        $touching = Weeks::touching($student, $from, $to);
+        $today = $student->today();
+        $lived = Weeks::touching($student, $from->min($today->subWeeks(BookPace::WEEKS_BACK)), $to->max($today));
+        $touching = $lived->where('starts_on', '<=', $to->toDateString())->where('ends_on', '>=', $from->toDateString());
         $begun = $touching->where('starts_on', '>=', $from->toDateString())->values();
         $pages = LearntPages::of($student);
+        $heard = Slips::heard($student);
         $days = [...$begun->map(static fn (\stdClass $week): CarbonImmutable => CarbonImmutable::parse(min($week->ends_on, $to->toDateString())))->all(), $from, $to];
-        $known = $this->know->history($student, array_values($days));
+        $known = $this->know->history($pages, $heard, array_values($days));
         $weeks = Weeks::of($begun, $known);
-        [$slips, $places] = Slips::of($student, $from, $to);
+        [$slips, $places] = Slips::of($heard, $from, $to);
         $tempi = Tempi::of($touching, $pages->pluck('title', 'piece_id')->all(), $from, $to);
         $notes = $this->notes($known);
 
@@ -47,7 +50,7 @@ final class ProgressOf
             $tempi,
             $slips,
             $places,
-            BookPace::of($student, $pages, $student->today()),
+            BookPace::of($student, $lived, $pages, $today),
         );
     }
 

@@ -4,26 +4,39 @@ declare(strict_types=1);
 
 namespace App\Actions\Progress;
 
+use App\Actions\KnowNotes;
 use App\Http\Resources\ProgressPlaceResource;
 use App\Http\Resources\ProgressSlipResource;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Slip;
 
-/** What went wrong: by kind with the trend from the first half of the time to the second, and by place. */
+/**
+ * What went wrong: by kind with the trend from the first half of the time to the second, and by place.
+ *
+ * @phpstan-import-type SlipRow from KnowNotes
+ */
 final class Slips
 {
     private const PLACES = 8;
 
-    /** @return array{list<ProgressSlipResource>, list<ProgressPlaceResource>} most often first */
-    public static function of(Student $student, CarbonImmutable $from, CarbonImmutable $to): array
+    /** @return Collection<int, SlipRow&\stdClass> all that were heard of a student */
+    public static function heard(Student $student): Collection
     {
-        $slips = DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->join('tasks', 'tasks.id', '=', 'slips.task_id')
+        /** @var Collection<int, SlipRow&\stdClass> */
+        return KnowNotes::heard($student)->join('tasks', 'tasks.id', '=', 'slips.task_id')
             ->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')
-            ->where('lessons.student_id', $student->id)->whereBetween('lessons.held_on', [$from->toDateString(), $to->toDateString()])
-            ->get(['slips.kind', 'slips.place', 'lessons.held_on', 'pieces.title']);
+            ->addSelect(['slips.place', 'lessons.held_on', 'pieces.title'])->orderBy('slips.id')->get();
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $heard
+     * @return array{list<ProgressSlipResource>, list<ProgressPlaceResource>} most often first
+     */
+    public static function of(Collection $heard, CarbonImmutable $from, CarbonImmutable $to): array
+    {
+        $slips = $heard->whereBetween('held_on', [$from->toDateString(), $to->toDateString()]);
         $middle = $from->addDays(intdiv((int) $from->diffInDays($to), 2))->toDateString();
         $kinds = $slips->groupBy('kind')->map(static fn (Collection $of, string $kind): ProgressSlipResource => new ProgressSlipResource(
             $kind,

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\MarkTask;
 use App\Actions\RelieveStage;
+use App\Api\Delete;
 use App\Api\Patch;
 use App\Api\Post;
 use App\Http\CurrentStudio;
@@ -33,6 +34,15 @@ final class StageController
     public function relieve(ReliefRequest $request, Stage $stage, RelieveStage $relieve): JsonResponse
     {
         $relieve($stage, Relief::from($request->string('relief')->toString()));
+
+        return new JsonResponse(StuckResource::of($stage->learning->student_id));
+    }
+
+    /** Takes the last relief back: the stage is what it was, and as stuck. */
+    #[Delete('/stages/{stage}/relief', StuckResource::class, many: true)]
+    public function takeBack(Stage $stage, RelieveStage $relieve): JsonResponse
+    {
+        $relieve->takeBack($stage);
 
         return new JsonResponse(StuckResource::of($stage->learning->student_id));
     }

@@ -9,15 +9,33 @@ import type { LessonData } from './useLesson';
 
 type NextPage = Api['NextPageResource'];
 
+interface Relieved {
+    stuck: Api['StuckResource'];
+    relief: Api['ReliefResource'];
+}
+
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
 export function NextWeek({ data }: { data: LessonData }) {
     const client = useQueryClient();
     const fresh = () => client.invalidateQueries({ queryKey: ['lesson', data.id] });
+    /** The reliefs chosen here, in order: each can be taken back, the last one first. */
+    const [relieved, setRelieved] = useState<Relieved[]>([]);
     const relieve = useMutation({
-        mutationFn: ({ stage, relief }: { stage: number; relief: string }) =>
-            ask('POST', `/stages/${stage}/relief`, { relief }),
-        onSuccess: fresh,
+        mutationFn: ({ stuck, relief }: Relieved) =>
+            ask('POST', `/stages/${stuck.stageId}/relief`, { relief: relief.relief }),
+        onSuccess: (_, chosen) => {
+            setRelieved((all) => [...all, chosen]);
+            fresh();
+        },
     });
+    const takeBack = useMutation({
+        mutationFn: ({ stuck }: Relieved) => ask('DELETE', `/stages/${stuck.stageId}/relief`),
+        onSuccess: () => {
+            setRelieved((all) => all.slice(0, -1));
+            fresh();
+        },
+    });
+    const lastRelief = relieved.at(-1);
     const open = useNextPage(data);
     const [leftOut, setLeftOut] = useState<NextPage | null>(null);
     const skip = useMutation({
@@ -60,19 +78,34 @@ export function NextWeek({ data }: { data: LessonData }) {
                         {stuck.piece}, {stuck.stage}: {stuck.lessons} lessons without a pass. Shall it be
                     </Text>
                     <Group gap={6} mt={4}>
-                        {stuck.reliefs.map(({ relief, words }) => (
+                        {stuck.reliefs.map((relief) => (
                             <Button
-                                key={relief}
+                                key={relief.relief}
                                 size="compact-sm"
                                 variant="default"
-                                onClick={() => relieve.mutate({ stage: stuck.stageId, relief })}
+                                onClick={() => relieve.mutate({ stuck, relief })}
                             >
-                                {words}
+                                {relief.words}
                             </Button>
                         ))}
                     </Group>
                 </div>
             ))}
+            {lastRelief && (
+                <Group gap="xs" mt={8} role="status">
+                    <Text size="sm">
+                        {lastRelief.stuck.piece}, {lastRelief.stuck.stage}: {lastRelief.relief.words}.
+                    </Text>
+                    <Button
+                        size="compact-xs"
+                        variant="subtle"
+                        c="var(--ink)"
+                        onClick={() => takeBack.mutate(lastRelief)}
+                    >
+                        take it back
+                    </Button>
+                </Group>
+            )}
             <Stack gap={4} mt={10}>
                 {data.nextPages.map((next, i) => (
                     <Group key={next.pieceId} gap="xs">
@@ -114,7 +147,7 @@ export function NextWeek({ data }: { data: LessonData }) {
                     </Group>
                 )}
             </Stack>
-            <Trouble error={relieve.error ?? open.error ?? skip.error} />
+            <Trouble error={relieve.error ?? takeBack.error ?? open.error ?? skip.error} />
         </section>
     );
 }

@@ -237,6 +237,34 @@ describe('a lesson', () => {
         );
     });
 
+    it('takes reliefs back, the last one first', async () => {
+        const stuck = (stageId: number, stage: string) => ({
+            stageId,
+            piece: 'Blue Gate',
+            stage,
+            lessons: 3,
+            reliefs: [{ relief: 'rest', words: 'a rest from the page' }],
+        });
+        const taken = { 'POST /stages/8/relief': () => [], 'POST /stages/9/relief': () => [] };
+        const back = { 'DELETE /stages/8/relief': () => [], 'DELETE /stages/9/relief': () => [] };
+        const asked = open({ ...taken, ...back }, { stuck: [stuck(8, 'left hand'), stuck(9, 'right hand')] });
+        const next = within(await screen.findByRole('region', { name: 'Next week' }));
+        for (const button of next.getAllByRole('button', { name: 'a rest from the page' }))
+            await userEvent.click(button);
+        expect(await next.findByText('Blue Gate, right hand: a rest from the page.')).toBeTruthy();
+        await userEvent.click(next.getByRole('button', { name: 'take it back' }));
+        await userEvent.click(
+            await next
+                .findByText('Blue Gate, left hand: a rest from the page.')
+                .then(() => next.getByRole('button', { name: 'take it back' })),
+        );
+        await waitFor(() => expect(next.queryByRole('button', { name: 'take it back' })).toBeNull());
+        expect(asked.filter((one) => one.method === 'DELETE').map((one) => one.path)).toEqual([
+            '/stages/9/relief',
+            '/stages/8/relief',
+        ]);
+    });
+
     it('leaves a page out, and puts it back', async () => {
         const next = { pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', otherBook: false };
         const asked = open(
