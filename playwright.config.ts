@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: '.run/browser',
-    timeout: 120_000,
-    expect: { timeout: 15_000 },
+    timeout: 180_000,
+    expect: { timeout: 20_000 },
     workers: 1,
     retries: 0,
     reporter: [['list'], ['json', { outputFile: '.run/browser.json' }]],

@@ -10,7 +10,10 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('stages', fn (Blueprint $table) => $table->text('before_relief')->nullable()->comment('JSON: what it was before each relief'));
+        Schema::table('stages', function (Blueprint $table): void {
+            $table->text('before_relief')->nullable()->comment('JSON: what it was before each relief');
+            $table->index(['learning_id', 'passed_on', 'position', 'relieved_after']);
+        });
         Schema::table('weeks', function (Blueprint $table): void {
             $table->text('counted')->nullable()->comment('JSON: practice by day, words from home, what found no room, what was overruled; null until it is counted');
             $table->text('tempi')->nullable()->comment('JSON: the fastest of each piece and day');
@@ -30,7 +33,10 @@ return new class extends Migration {
 
     public function down(): void
     {
-        Schema::table('stages', fn (Blueprint $table) => $table->dropColumn('before_relief'));
+        Schema::table('stages', function (Blueprint $table): void {
+            $table->dropIndex(['learning_id', 'passed_on', 'position', 'relieved_after']);
+            $table->dropColumn('before_relief');
+        });
         Schema::table('weeks', fn (Blueprint $table) => $table->dropColumn(['counted', 'tempi']));
         Schema::table('lessons', fn (Blueprint $table) => $table->dropColumn('remedies'));
         // The first column of each has a key of its own again before the wider one goes.

@@ -20,7 +20,7 @@ final class LearntPages
     {
         /** @var Collection<int, LearningRow&\stdClass> */
         return KnowNotes::learnt($student)->join('pages', 'pages.id', '=', 'pieces.page_id')->join('books', 'books.id', '=', 'pages.book_id')
-            ->addSelect(['pieces.title', 'learnings.state', 'learnings.finished_on', 'pieces.page_id', 'pages.book_id', 'books.title as book'])
+            ->addSelect(['learnings.id', 'pieces.title', 'learnings.state', 'learnings.finished_on', 'pieces.page_id', 'pages.book_id', 'books.title as book'])
             ->orderBy('learnings.opened_on')->orderBy('learnings.id')->get();
     }
 }

@@ -26,15 +26,15 @@ final class Slips
     {
         /** @var Collection<int, SlipRow&\stdClass> */
         return KnowNotes::heard($student)->join('tasks', 'tasks.id', '=', 'slips.task_id')
-            ->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')
-            ->addSelect(['slips.place', 'lessons.held_on', 'pieces.title'])->orderBy('slips.id')->get();
+            ->addSelect(['slips.place', 'lessons.held_on', 'tasks.learning_id'])->orderBy('slips.id')->get();
     }
 
     /**
      * @param  Collection<int, \stdClass>  $heard
+     * @param  array<int, string>  $titles  of pieces, by learning
      * @return array{list<ProgressSlipResource>, list<ProgressPlaceResource>} most often first
      */
-    public static function of(Collection $heard, CarbonImmutable $from, CarbonImmutable $to): array
+    public static function of(Collection $heard, array $titles, CarbonImmutable $from, CarbonImmutable $to): array
     {
         $slips = $heard->whereBetween('held_on', [$from->toDateString(), $to->toDateString()]);
         $middle = $from->addDays(intdiv((int) $from->diffInDays($to), 2))->toDateString();
@@ -44,8 +44,8 @@ final class Slips
             $of->where('held_on', '>', $middle)->count(),
             $of->where('held_on', '<=', $middle)->count(),
         ))->sortByDesc(static fn (ProgressSlipResource $of): int => $of->recent + $of->before);
-        $places = $slips->groupBy(static fn (\stdClass $slip): string => "{$slip->title} {$slip->place} {$slip->kind}")->filter(static fn (Collection $of): bool => $of->count() > 1)
-            ->map(static fn (Collection $of): ProgressPlaceResource => new ProgressPlaceResource((string) $of[0]->title, $of[0]->place, Slip::from($of[0]->kind)->words(), $of->count()))
+        $places = $slips->groupBy(static fn (\stdClass $slip): string => "{$slip->learning_id} {$slip->place} {$slip->kind}")->filter(static fn (Collection $of): bool => $of->count() > 1)
+            ->map(static fn (Collection $of): ProgressPlaceResource => new ProgressPlaceResource($titles[$of[0]->learning_id] ?? '', $of[0]->place, Slip::from($of[0]->kind)->words(), $of->count()))
             ->sortByDesc('times')->take(self::PLACES);
 
         return [array_values($kinds->all()), array_values($places->all())];
