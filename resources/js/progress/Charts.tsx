@@ -1,5 +1,6 @@
 import '@mantine/charts/styles.css';
 import { BarChart, LineChart } from '@mantine/charts';
+import { Text } from '@mantine/core';
 import type { Api } from '../shared/api';
 import { shortDate } from '../shared/words';
 import { Behind } from './Behind';
@@ -88,15 +89,28 @@ export function KnowledgeChart({ weeks }: { weeks: Progress['weeks'] }) {
     );
 }
 
-/** The tempo of each piece over time. */
+/** The lines that can be told apart by colour and by dashes. */
+const LINES = [
+    { color: 'var(--leaf)', strokeDasharray: '0' },
+    { color: 'var(--ink)', strokeDasharray: '6 3' },
+    { color: 'var(--thorn)', strokeDasharray: '2 3' },
+    { color: 'var(--faint)', strokeDasharray: '8 3 2 3' },
+];
+
+/** Those of which a picture tells most: worked on longest, in the order they were begun. */
+export function drawn(tempi: Progress['tempi']): Progress['tempi'] {
+    const longest = tempi.toSorted((a, b) => b.points.length - a.points.length).slice(0, LINES.length);
+    return tempi.filter((piece) => longest.includes(piece));
+}
+
+/** The tempo of pieces over time; in numbers, of all. */
 export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
-    const days = [...new Set(tempi.flatMap((piece) => piece.points.map((point) => point.date)))].sort();
-    const colours = ['var(--leaf)', 'var(--ink)', 'var(--thorn)', 'var(--faint)'];
-    const dashes = ['0', '6 3', '2 3', '8 3 2 3'];
+    const lines = drawn(tempi);
+    const days = [...new Set(lines.flatMap((piece) => piece.points.map((point) => point.date)))].sort();
     const data = days.map((date) => ({
         date: shortDate(date),
         ...Object.fromEntries(
-            tempi.map((piece) => [piece.piece, piece.points.findLast((point) => point.date === date)?.tempo ?? null]),
+            lines.map((piece) => [piece.piece, piece.points.findLast((point) => point.date === date)?.tempo ?? null]),
         ),
     }));
     return (
@@ -106,11 +120,7 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
                     h={HEIGHT}
                     data={data}
                     dataKey="date"
-                    series={tempi.map((piece, i) => ({
-                        name: piece.piece,
-                        color: colours[i % 4] ?? 'var(--ink)',
-                        strokeDasharray: dashes[i % 4] ?? '0',
-                    }))}
+                    series={lines.map((piece, i) => ({ name: piece.piece, color: 'var(--ink)', ...LINES[i] }))}
                     connectNulls
                     withLegend
                     curveType="linear"
@@ -118,6 +128,11 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
                     yAxisProps={{ domain: ['auto', 'auto'] }}
                 />
             </div>
+            {lines.length < tempi.length && (
+                <Text size="sm" className="faint">
+                    The {lines.length} pieces played on most days; all {tempi.length} are in numbers.
+                </Text>
+            )}
             <Behind
                 what="Tempo of each piece"
                 head={['piece', 'day', 'beats a minute', 'where']}

@@ -126,5 +126,7 @@ function share(row: Row, today: string | undefined): number {
 
 function daysWords(row: Row, today: string | undefined): string {
     const { planned, practised } = daysOf(row, today);
-    return planned === 0 ? 'the week has just begun' : `${practised} of ${planned} days so far`;
+    return planned === 0
+        ? 'the week has just begun'
+        : `${practised} of ${planned} ${planned === 1 ? 'day' : 'days'} so far`;
 }

@@ -3,6 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
+import { drawn } from './Charts';
 import { ledgersOf, NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';
 import { StudentProgress } from './StudentProgress';
@@ -44,6 +45,18 @@ const PROGRESS = {
 };
 
 const ASKED = { 'GET /students/1/progress?from=2031-02-10&to=2031-05-05': () => PROGRESS };
+
+describe('the lines of the tempo', () => {
+    it('are those of the pieces played on most days, in the order they were begun', () => {
+        const played = (piece: string, days: number) => ({
+            piece,
+            points: [...Array(days)].map((_, day) => ({ date: `2031-05-1${day}`, tempo: 60, atLesson: false })),
+        });
+        const tempi = [played('a', 2), played('b', 1), played('c', 5), played('d', 3), played('e', 4)];
+        expect(drawn(tempi).map((one) => one.piece)).toEqual(['a', 'c', 'd', 'e']);
+        expect(drawn(tempi.slice(0, 2))).toEqual(tempi.slice(0, 2));
+    });
+});
 
 describe('how a student gets on', () => {
     it('is told in sentences, with a table behind each picture', async () => {

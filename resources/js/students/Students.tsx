@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { ask, type Student } from '../shared/api';
 import { Dialog } from '../shared/Dialog';
+import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { dayName, minutes } from '../shared/words';
@@ -25,6 +26,7 @@ export function Students() {
         },
     });
     useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(true) }]);
+    const [found, find] = useFind(students.data ?? [], (student) => student.name);
     if (students.isPending) return <Waiting what="Fetching the students…" />;
     if (students.error) return <Trouble error={students.error} again={() => students.refetch()} />;
     return (
@@ -35,9 +37,10 @@ export function Students() {
                 </Title>
                 <Button onClick={() => setAdding(true)}>Add a student (a)</Button>
             </Group>
+            {find}
             {students.data.length === 0 && <Empty title="No students yet" />}
             <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
-                {students.data.map((student) => (
+                {found.map((student) => (
                     <li key={student.id} className="sheet" style={{ padding: '0.6rem 1rem' }}>
                         <Group justify="space-between">
                             <div>

@@ -2,6 +2,7 @@ import { Anchor, Badge, Button, Group, Stack, Text, Title } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { type Api, ask } from '../shared/api';
+import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
@@ -32,6 +33,7 @@ export function ThisWeek() {
             run: () => next?.weekId && navigate(`/weeks/${next.weekId}`),
         },
     ]);
+    const [found, find] = useFind(week.data ?? [], (row) => row.student);
     if (week.isPending) return <Waiting what="Looking at the week…" />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     if (week.data.length === 0) {
@@ -53,14 +55,15 @@ export function ThisWeek() {
                 </Title>
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
+            {find}
             <Trouble error={lesson.error ?? propose.error} />
             <ol className="plain-list" style={{ display: 'grid', gap: '0.6rem' }}>
-                {week.data.map((row, i) => (
+                {found.map((row) => (
                     <StudentRow
                         key={row.studentId}
                         row={row}
                         today={today}
-                        next={i === 0}
+                        next={row === next}
                         teach={() => lesson.mutate(row)}
                         propose={() => propose.mutate(row)}
                     />

@@ -47,6 +47,22 @@ describe('this week', () => {
         expect(within(second as HTMLElement).getByText('nothing waits')).toBeTruthy();
     });
 
+    it('finds a student by the beginning of a name, where there are many', async () => {
+        open([...Array(13)].map((_, i) => row(i + 1, { student: i === 4 ? 'Zoë Ann K.' : `Student ${i + 1}` })));
+        await screen.findByRole('heading', { name: 'This week' });
+        await userEvent.keyboard('/');
+        await userEvent.keyboard('zoe k');
+        const shown = () => screen.getAllByRole('listitem').filter((item) => item.className === 'sheet');
+        expect(shown().map((item) => within(item).getByRole('link', { name: /^Zoë/ }).textContent)).toEqual([
+            'Zoë Ann K.',
+        ]);
+        expect(screen.getByText('1 of 13')).toBeTruthy();
+        await userEvent.keyboard('x');
+        expect(screen.getByText('nobody of 13')).toBeTruthy();
+        await userEvent.keyboard('{Escape}');
+        expect(shown()).toHaveLength(13);
+    });
+
     it('opens the next lesson by one key', async () => {
         const asked = open([row(1)], { 'POST /students/1/lessons': () => ({ id: 4 }) });
         await screen.findByRole('heading', { name: 'This week' });
