@@ -59,7 +59,8 @@ foreach (answered($client->get("{$first}/api/this-week")) as $one) {
     $row ??= $one['student'] === 'Theo B.' ? $one : null;
 }
 $lesson = answered($client->post("{$first}/api/students/{$row['studentId']}/lessons", ['headers' => proof($jar), 'json' => ['heldOn' => $row['lessonOn']]]));
-$task = array_values(array_filter($lesson['week']['tasks'], static fn (array $of): bool => $of['bars'] !== []))[0];
+$week = answered($client->get("{$first}/api/weeks/{$lesson['week']['id']}"));
+$task = array_values(array_filter($week['tasks'], static fn (array $of): bool => $of['bars'] !== []))[0];
 $link = answered($client->post("{$second}/api/students/{$row['studentId']}/links", ['headers' => proof($jar), 'json' => ['label' => 'Faults', 'expiresOn' => null]]));
 $home = ['Authorization' => 'Bearer '.basename($link['url'])];
 
@@ -67,17 +68,16 @@ $slip = static fn (string $key): array => ['taskId' => $task['id'], 'kind' => 'c
 $tick = static fn (string $key, string $date): array => ['clientKey' => $key, 'date' => $date, 'repetitions' => 1, 'feeling' => 'fine', 'note' => ''];
 
 // The same tick from two phones at two applications at the same moment.
-$twice = $lesson['week']['tasks'][0];
+$twice = $week['tasks'][0];
 $promises = [];
 for ($phone = 0; $phone < 6; $phone++) {
-    $promises[] = $client->putAsync(($phone % 2 === 0 ? $first : $second)."/api/home/tasks/{$twice['id']}/practice", ['headers' => $home, 'json' => $tick(uuid(), $lesson['week']['startsOn'])]);
+    $promises[] = $client->putAsync(($phone % 2 === 0 ? $first : $second)."/api/home/tasks/{$twice['id']}/practice", ['headers' => $home, 'json' => $tick(uuid(), $week['startsOn'])]);
 }
 $answers = Utils::unwrap($promises);
 $ids = array_unique(array_map(static fn (ResponseInterface $of): int => (int) (answered($of)['id'] ?? 0), $answers));
 holds('a tick of six phones at two applications counts once', count($ids) === 1 && $ids[0] > 0);
 
 // Two hands on one week at the same moment: the last word stands whole.
-$week = $lesson['week'];
 $tasks = static fn (bool $starred): array => array_map(static fn (array $of): array => [...array_intersect_key($of, array_flip(['id', 'kind', 'title', 'instruction', 'learningId', 'hand', 'repetitions', 'tempo', 'minutes', 'mostDays', 'dates', 'locked', 'off'])), 'starred' => $starred], $week['tasks']);
 $saved = Utils::unwrap(array_map(static fn (int $nth) => $client->putAsync(($nth % 2 === 0 ? $first : $second)."/api/weeks/{$week['id']}", ['headers' => proof($jar), 'timeout' => 20, 'json' => ['tasks' => $tasks($nth % 2 === 0), 'justSo' => true]]), range(0, 5)));
 $stars = array_unique(array_column(answered($client->get("{$first}/api/weeks/{$week['id']}"))['tasks'], 'starred'));
@@ -116,8 +116,11 @@ $kept = array_count_values($database?->query('select client_key from slips where
 holds('the database and the application went away meanwhile', $broken > 0);
 holds(count($acknowledged).' slips were acknowledged, and each of them is there', array_diff($acknowledged, array_keys($kept)) === []);
 holds('none of them is there twice', $kept !== [] && max($kept) === 1);
-$ticks = (int) $database?->query('select count(*) from practices where task_id = '.(int) $twice['id']." and on_date = '{$lesson['week']['startsOn']}'")->fetchColumn();
+$ticks = (int) $database?->query('select count(*) from practices where task_id = '.(int) $twice['id']." and on_date = '{$week['startsOn']}'")->fetchColumn();
 holds('the tick is still there, once', $ticks === 1);
+$counted = json_decode((string) $database?->query("select counted from weeks where id = {$week['id']}")->fetchColumn(), true);
+$practised = (int) $database?->query("select sum(tasks.half_minutes) from practices join tasks on tasks.id = practices.task_id where tasks.week_id = {$week['id']}")->fetchColumn();
+holds('what is counted of the week is what was practised', $practised > 0 && array_sum(array_column($counted['days'] ?? [], 1)) === $practised);
 
 $failed = count(array_filter($passed, static fn (bool $of): bool => ! $of));
 file_put_contents($report, json_encode(['numPassedTests' => count($passed) - $failed, 'numFailedTests' => $failed]));
