@@ -40,6 +40,7 @@ Route::prefix('api')->group(function (): void {
         Route::put('links/{link}/siblings', [C\FamilyLinkController::class, 'siblings'])->can('own', 'link');
         Route::delete('links/{link}', [C\FamilyLinkController::class, 'destroy'])->can('own', 'link');
         Route::post('students/{student}/learnings', [C\LearningController::class, 'store'])->can('own', 'student');
+        Route::get('learnings/{learning}', [C\LearningController::class, 'show'])->can('own', 'learning');
         Route::patch('learnings/{learning}', [C\LearningController::class, 'update'])->can('own', 'learning');
         Route::put('learnings/{learning}/path', [C\LearningController::class, 'path'])->can('own', 'learning');
         Route::post('stages/{stage}/relief', [C\StageController::class, 'relieve'])->can('own', 'stage');

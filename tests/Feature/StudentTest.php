@@ -44,8 +44,23 @@ test('a stage is ticked by hand; the last one signs the page off, and can be tak
         $this->patchJson("/api/stages/{$id}", ['passed' => true])->assertOk()->assertJsonPath('passedOn', Fixtures::MONDAY);
     }
     expect($own->learning->refresh()->state)->toBe('finished');
+    // The student's page has its flower; the stages come when they are wanted.
+    $shown = $this->getJson("/api/students/{$own->student->id}")->assertOk()->json('learnings.0');
+    $whole = $this->getJson("/api/learnings/{$own->learning->id}")->assertOk()->json();
+    expect($shown['stages'])->toBe([])->and($whole['stages'])->toHaveCount(11)
+        ->and([...$shown, 'stages' => $whole['stages']])->toBe($whole)
+        ->and(array_sum(array_column($shown['petals'], 'stages')))->toBeGreaterThan(5);
     $this->patchJson("/api/stages/{$id}", ['passed' => false])->assertJsonPath('passedOn', null);
     expect($own->learning->refresh()->state)->toBe('current')->and($own->learning->finished_on)->toBeNull();
+});
+
+test('a stage of the teacher’s own counts for the petal she gave it, on a page that is signed off too', function (): void {
+    $own = new Fixtures();
+    $own->learning->stages()->where('kind', 'right hand')->update(['kind' => 'own', 'name' => 'Hum it', 'petal' => 'notes']);
+    $own->learning->stages()->update(['passed_on' => Fixtures::MONDAY]);
+    $open = $this->actingAs($own->teacher)->getJson("/api/students/{$own->student->id}")->json('learnings.0.petals');
+    $own->learning->update(['state' => 'finished', 'finished_on' => Fixtures::MONDAY]);
+    expect($this->getJson("/api/students/{$own->student->id}")->json('learnings.0.petals'))->toBe($open);
 });
 
 test('opening a page twice opens it once', function (): void {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\MarkTask;
 use App\Actions\OpenPiece;
+use App\Api\Get;
 use App\Api\Patch;
 use App\Api\Post;
 use App\Api\Put;
@@ -28,6 +29,12 @@ final class LearningController
         $piece = Piece::query()->findOrFail($request->integer('pieceId'));
 
         return $this->answer($open($student, $piece, $studio->today()));
+    }
+
+    #[Get('/learnings/{learning}', LearningResource::class)]
+    public function show(Learning $learning): JsonResponse
+    {
+        return $this->answer($learning);
     }
 
     #[Patch('/learnings/{learning}', LearningResource::class)]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Petals;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
@@ -18,6 +19,7 @@ use App\Http\Resources\StudentDetailResource;
 use App\Http\Resources\StudentResource;
 use App\Models\FamilyLink;
 use App\Models\Holiday;
+use App\Models\Learning;
 use App\Models\Student;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
@@ -48,14 +50,18 @@ final class StudentController
             'practiceDays',
             'familyLinks.siblings',
             ...Student::TIMETABLE,
+            'learnings.piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']),
             'learnings.piece.page.book',
-            'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
         ]);
+        $student->learnings->where('state', '!=', 'finished')->load(['stages' => static fn ($stages) => $stages->with('bars')->withCount('misses')]);
+        $petals = Petals::ofFinished($student->id);
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<=', $studio->today()->toDateString())->orderByDesc('starts_on')->first();
 
         return new JsonResponse(new StudentDetailResource(
             StudentResource::of($student, $studio->today()),
-            array_values($student->learnings->sortByDesc('opened_on')->map(LearningResource::of(...))->all()),
+            array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === 'finished'
+                ? LearningResource::withoutStages($learning, $petals[$learning->id] ?? [])
+                : LearningResource::of($learning))->all()),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
             $week?->id,
             LessonDayResource::ahead($student, $student->today(), $student->today()->addWeeks(LessonDayResource::WEEKS)),

@@ -15,7 +15,7 @@ final readonly class LearningResource
 {
     /**
      * @param  list<PetalResource>  $petals
-     * @param  list<StageResource>  $stages
+     * @param  list<StageResource>  $stages  on the student's page none of a page that is signed off
      */
     public function __construct(
         #[OA\Property]
@@ -45,6 +45,27 @@ final readonly class LearningResource
     public static function of(Learning $learning): self
     {
         $stages = array_values($learning->stages->sortBy('position')->map(StageResource::of(...))->all());
+        $petals = array_map(static function (Petal $petal) use ($stages): PetalResource {
+            $of = array_filter($stages, static fn (StageResource $stage): bool => $stage->petal === $petal->value);
+
+            return new PetalResource($petal->value, count(array_filter($of, static fn (StageResource $stage): bool => $stage->passedOn !== null)), count($of));
+        }, Petal::cases());
+
+        return self::with($learning, $petals, $stages);
+    }
+
+    /** @param list<PetalResource> $petals of a page whose stages are not wanted */
+    public static function withoutStages(Learning $learning, array $petals): self
+    {
+        return self::with($learning, $petals, []);
+    }
+
+    /**
+     * @param  list<PetalResource>  $petals
+     * @param  list<StageResource>  $stages
+     */
+    private static function with(Learning $learning, array $petals, array $stages): self
+    {
         $page = $learning->piece->page;
 
         return new self(
@@ -57,11 +78,7 @@ final readonly class LearningResource
             $learning->path_id,
             $learning->opened_on->toDateString(),
             $learning->finished_on?->toDateString(),
-            array_map(static function (Petal $petal) use ($stages): PetalResource {
-                $of = array_filter($stages, static fn (StageResource $stage): bool => $stage->petal === $petal->value);
-
-                return new PetalResource($petal->value, count(array_filter($of, static fn (StageResource $stage): bool => $stage->passedOn !== null)), count($of));
-            }, Petal::cases()),
+            $petals,
             $stages,
         );
     }

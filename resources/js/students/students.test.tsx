@@ -113,6 +113,25 @@ describe('a page of a student', () => {
         await waitFor(() => expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ passed: true }));
     });
 
+    it('shows the stages of one that is signed off when they are wanted', async () => {
+        const asked = serve({
+            'GET /paths': () => PATHS,
+            'GET /learnings/5': () => ({ ...LEARNING, state: 'finished' }),
+            'PATCH /stages/1': () => ({}),
+        });
+        const finished = { ...LEARNING, state: 'finished', finishedOn: '2031-06-02', stages: [] } as typeof LEARNING;
+        draw(<LearningCard learning={finished} studentId={1} />);
+        const card = within(screen.getByRole('region', { name: 'Blue Gate' }));
+        expect(card.getByText('signed off 2 Jun')).toBeTruthy();
+        expect(card.queryByRole('checkbox')).toBeNull();
+        expect(asked).toEqual([]);
+        await userEvent.click(card.getByRole('button', { name: 'Stages of Blue Gate' }));
+        await userEvent.click(await card.findByRole('checkbox', { name: 'look over' }));
+        await waitFor(() => expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ passed: false }));
+        await userEvent.click(card.getByRole('button', { name: 'Stages of Blue Gate' }));
+        expect(card.queryByRole('checkbox')).toBeNull();
+    });
+
     it('rests, and goes over to another path', async () => {
         const asked = serve({
             'GET /paths': () => PATHS,

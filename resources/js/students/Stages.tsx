@@ -1,0 +1,78 @@
+import { Badge, Checkbox, Group, Text } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Api, ask } from '../shared/api';
+import { HandMark } from '../shared/HandMark';
+import { Trouble, Waiting } from '../shared/Notes';
+import { type PathChoice, PathSelect } from '../shared/PathSelect';
+
+type Learning = Api['LearningResource'];
+
+/** After a page was changed it is fetched anew, and so is the student's room. */
+export function useFresh(learning: Learning, studentId: number) {
+    const client = useQueryClient();
+    return () => {
+        client.invalidateQueries({ queryKey: ['learning', learning.id] });
+        client.invalidateQueries({ queryKey: ['student', studentId] });
+    };
+}
+
+/** The stages of a page that is signed off, fetched when they are wanted. */
+export function FinishedStages({ learning, studentId }: { learning: Learning; studentId: number }) {
+    const whole = useQuery({
+        queryKey: ['learning', learning.id],
+        queryFn: () => ask<Learning>('GET', `/learnings/${learning.id}`),
+    });
+    if (whole.isPending) return <Waiting what="Fetching the stages…" />;
+    if (whole.error) return <Trouble error={whole.error} again={() => whole.refetch()} />;
+    return <Stages learning={whole.data} studentId={studentId} />;
+}
+
+/** The path of a page and its stages, which can be ticked by hand. */
+export function Stages({ learning, studentId }: { learning: Learning; studentId: number }) {
+    const fresh = useFresh(learning, studentId);
+    const tick = useMutation({
+        mutationFn: ({ id, passed }: { id: number; passed: boolean }) => ask('PATCH', `/stages/${id}`, { passed }),
+        onSuccess: fresh,
+    });
+    const follow = useMutation({
+        mutationFn: (choice: PathChoice) => ask('PUT', `/learnings/${learning.id}/path`, choice),
+        onSuccess: fresh,
+    });
+    return (
+        <>
+            <PathSelect
+                size="xs"
+                mt={6}
+                aria-label={`Path of ${learning.title}`}
+                value={{ path: learning.path, pathId: learning.pathId ?? null }}
+                onChange={(choice) => follow.mutate(choice)}
+            />
+            <Trouble error={tick.error ?? follow.error} />
+            <ol className="plain-list" style={{ marginTop: '0.6rem' }}>
+                {learning.stages.map((stage) => (
+                    <li key={stage.id} style={{ padding: '2px 0' }}>
+                        <Group gap="xs" wrap="nowrap">
+                            <Checkbox
+                                size="sm"
+                                label={stage.name}
+                                checked={stage.passedOn !== null}
+                                onChange={(event) => tick.mutate({ id: stage.id, passed: event.currentTarget.checked })}
+                            />
+                            {stage.hand !== null && <HandMark hand={stage.hand} />}
+                            {stage.tempo !== null && (
+                                <Text size="xs" className="faint">
+                                    at {stage.tempo}
+                                </Text>
+                            )}
+                            {stage.misses > 0 && stage.passedOn === null && (
+                                <Badge size="sm" variant="light" color="flower" tt="none" c="var(--ink)">
+                                    {stage.misses === 1 ? 'again once' : `again ${stage.misses} times`}
+                                </Badge>
+                            )}
+                        </Group>
+                    </li>
+                ))}
+            </ol>
+        </>
+    );
+}
