@@ -13,6 +13,7 @@ return new class extends Migration {
         Schema::table('stages', function (Blueprint $table): void {
             $table->text('before_relief')->nullable()->comment('JSON: what it was before each relief');
             $table->index(['learning_id', 'passed_on', 'position', 'relieved_after']);
+            $table->index(['learning_id', 'kind', 'passed_on']);
         });
         Schema::table('weeks', function (Blueprint $table): void {
             $table->text('counted')->nullable()->comment('JSON: practice by day, words from home, what found no room, what was overruled; null until it is counted');
@@ -34,6 +35,7 @@ return new class extends Migration {
     public function down(): void
     {
         Schema::table('stages', function (Blueprint $table): void {
+            $table->dropIndex(['learning_id', 'kind', 'passed_on']);
             $table->dropIndex(['learning_id', 'passed_on', 'position', 'relieved_after']);
             $table->dropColumn('before_relief');
         });

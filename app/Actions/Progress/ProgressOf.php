@@ -31,7 +31,7 @@ final class ProgressOf
         $touching = $lived->where('starts_on', '<=', $to->toDateString())->where('ends_on', '>=', $from->toDateString());
         $begun = $touching->where('starts_on', '>=', $from->toDateString())->values();
         $pages = LearntPages::of($student);
-        $heard = Slips::heard($student);
+        $heard = Slips::heard($student, $from);
         $days = [...$begun->map(static fn (\stdClass $week): CarbonImmutable => CarbonImmutable::parse(min($week->ends_on, $to->toDateString())))->all(), $from, $to];
         $known = $this->know->history($pages, $heard, array_values($days));
         $weeks = Weeks::of($begun, $known);

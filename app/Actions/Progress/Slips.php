@@ -21,11 +21,11 @@ final class Slips
 {
     private const PLACES = 8;
 
-    /** @return Collection<int, SlipRow&\stdClass> all that were heard of a student */
-    public static function heard(Student $student): Collection
+    /** @return Collection<int, SlipRow&\stdClass> all that were heard of a student; those of the time with their piece */
+    public static function heard(Student $student, CarbonImmutable $from): Collection
     {
         /** @var Collection<int, SlipRow&\stdClass> */
-        return KnowNotes::heard($student)->join('tasks', 'tasks.id', '=', 'slips.task_id')
+        return KnowNotes::heard($student)->leftJoin('tasks', static fn ($task) => $task->on('tasks.id', '=', 'slips.task_id')->where('lessons.held_on', '>=', $from->toDateString()))
             ->addSelect(['slips.place', 'lessons.held_on', 'tasks.learning_id'])->orderBy('slips.id')->get();
     }
 

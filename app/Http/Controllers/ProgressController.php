@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Progress\ProgressOf;
 use App\Api\Get;
+use App\Http\CurrentStudio;
 use App\Http\Requests\ProgressRequest;
 use App\Http\Resources\ProgressResource;
 use App\Models\Student;
@@ -15,9 +16,9 @@ use Illuminate\Http\JsonResponse;
 final class ProgressController
 {
     #[Get('/students/{student}/progress', ProgressResource::class)]
-    public function show(ProgressRequest $request, Student $student, ProgressOf $progress): JsonResponse
+    public function show(ProgressRequest $request, Student $student, ProgressOf $progress, CurrentStudio $studio): JsonResponse
     {
-        $student->load('studio');
+        $student->setRelation('studio', $studio->get());
 
         return new JsonResponse($progress($student, ...$request->time($student->today())));
     }
