@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\Lessons\NextPages;
+use App\Demo\Chance;
+use App\Http\Resources\NextPageResource;
+use App\Models\Book;
+use App\Models\Lesson;
+use App\Models\Piece;
+use App\Models\Week;
+use Tests\Fixtures;
+
+/*
+ * The first screen and the next pages are found by the database; here they are held against what one would find by hand.
+ */
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->actingAs($this->own->teacher);
+    $this->travelTo('2031-05-07 10:00:00');
+    Week::query()->delete();
+    $this->lesson = fn (): array => array_values(array_intersect_key($this->getJson('/api/this-week')->assertOk()->json('0'), array_flip(['lessonOn', 'lessonTime'])));
+    $this->change = fn (array $more) => Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, ...$more]);
+    $this->holiday = fn (string $from, string $to, array $more = []) => $this->postJson('/api/holidays', ['label' => 'Away', 'studentId' => null, 'from' => $from, 'to' => $to, 'lessons' => false, 'practice' => false, ...$more])->assertSuccessful();
+});
+
+test('the next lesson is that of the timetable', function (): void {
+    expect(($this->lesson)())->toBe(['2031-05-12', '15:00']);
+    $this->own->student->update(['second_weekday' => 4, 'second_time' => '17:30']);
+    expect(($this->lesson)())->toBe(['2031-05-08', '17:30']);
+    $this->travelTo('2031-05-12 09:00:00');
+    expect(($this->lesson)())->toBe(['2031-05-12', '15:00']);
+});
+
+test('the next lesson gives way to what was agreed', function (array $change, array $is): void {
+    ($this->change)($change);
+    expect(($this->lesson)())->toBe($is);
+})->with([
+    'moved to an earlier day, at another time' => [['state' => 'moved', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-09', 'at' => '18:15:00'], ['2031-05-09', '18:15']],
+    'moved to a later day' => [['state' => 'moved', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-14'], ['2031-05-14', '15:00']],
+    'one that is over, moved to a day ahead' => [['state' => 'moved', 'slot_on' => '2031-05-05', 'held_on' => '2031-05-08'], ['2031-05-08', '15:00']],
+    'cancelled' => [['state' => 'cancelled', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-12'], ['2031-05-19', '15:00']],
+    'made up for' => [['state' => 'make-up', 'held_on' => '2031-05-10', 'at' => '11:00:00'], ['2031-05-10', '11:00']],
+    'of long ago' => [['state' => 'moved', 'slot_on' => '2031-03-03', 'held_on' => '2031-03-04'], ['2031-05-12', '15:00']],
+]);
+
+test('holidays of all and of one student move the lesson and empty the leaf', function (): void {
+    ($this->holiday)('2031-05-10', '2031-05-13');
+    expect(($this->lesson)())->toBe(['2031-05-19', '15:00']);
+    ($this->holiday)('2031-05-19', '2031-05-19', ['studentId' => $this->own->student->id]);
+    expect(($this->lesson)())->toBe(['2031-05-26', '15:00']);
+    $other = $this->own->student('Uwe', 8);
+    $rows = array_column($this->getJson('/api/this-week')->json(), 'lessonOn', 'studentId');
+    expect($rows[$other->id])->toBe('2031-05-19')->and($rows[$this->own->student->id])->toBe('2031-05-26');
+    $week = $this->postJson("/api/students/{$other->id}/weeks", [])->assertOk()->json();
+    $leaf = collect($this->getJson('/api/this-week')->json())->firstWhere('studentId', $other->id)['leaf'];
+    $days = array_map(fn (array $day): array => array_diff_key($day, ['taskIds' => 0]), $week['days']);
+    expect($leaf)->toBe($days)->and(array_column($leaf, 'minutes', 'date')['2031-05-12'])->toBe(0);
+});
+
+test('the next pages are what one finds by turning the pages', function (): void {
+    $chance = new Chance(3);
+    foreach ([1, 2, 3, 4] as $nth) {
+        $book = Book::query()->create(['studio_id' => $this->own->studio->id, 'title' => "Book {$nth}", 'level' => '']);
+        for ($number = 1; $number <= 8; $number++) {
+            $page = $book->pages()->create(['studio_id' => $this->own->studio->id, 'number' => $number]);
+            foreach ($chance->oneIn(3) ? ['A', 'B'] : [''] as $label) {
+                $this->own->piece->replicate()->fill(['page_id' => $page->id, 'label' => $label, 'title' => "{$nth}, {$number}{$label}"])->save();
+            }
+        }
+    }
+    for ($round = 1; $round <= 25; $round++) {
+        $this->own->student->learnings()->delete();
+        DB::table('skipped_pages')->delete();
+        $found = [];
+        foreach (Book::query()->with('pages')->orderBy('id')->get() as $book) {
+            [$next, $isIn] = [null, false];
+            foreach ($book->pages->sortBy('number') as $page) {
+                $skipped = $chance->oneIn(4);
+                DB::table('skipped_pages')->insert($skipped ? [['studio_id' => $book->studio_id, 'student_id' => $this->own->student->id, 'page_id' => $page->id]] : []);
+                foreach (Piece::query()->where('page_id', $page->id)->orderBy('label')->get() as $piece) {
+                    if ($book->id % 2 === $round % 2 && $chance->oneIn(6)) {
+                        $this->own->student->learnings()->create(['studio_id' => $book->studio_id, 'piece_id' => $piece->id, 'path' => 'beat', 'state' => 'finished', 'opened_on' => '2031-01-01']);
+                        [$next, $isIn] = [null, true];
+                    } elseif (! $skipped) {
+                        $next ??= $piece->title;
+                    }
+                }
+            }
+            $found[] = [$next, ! $isIn];
+        }
+        $found = array_filter($found, fn (array $one): bool => $one[0] !== null);
+        usort($found, fn (array $a, array $b): int => $a[1] <=> $b[1]);
+        expect(array_map(fn (NextPageResource $one): array => [$one->title, $one->otherBook], NextPages::of($this->own->studio->id, $this->own->student->id)))->toBe($found, "round {$round}");
+    }
+});
