@@ -40,6 +40,7 @@ test('the next lesson gives way to what was agreed', function (array $change, ar
     'moved to an earlier day, at another time' => [['state' => 'moved', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-09', 'at' => '18:15:00'], ['2031-05-09', '18:15']],
     'moved to a later day' => [['state' => 'moved', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-14'], ['2031-05-14', '15:00']],
     'one that is over, moved to a day ahead' => [['state' => 'moved', 'slot_on' => '2031-05-05', 'held_on' => '2031-05-08'], ['2031-05-08', '15:00']],
+    'held already, before its day' => [['state' => 'moved', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-06'], ['2031-05-19', '15:00']],
     'cancelled' => [['state' => 'cancelled', 'slot_on' => '2031-05-12', 'held_on' => '2031-05-12'], ['2031-05-19', '15:00']],
     'made up for' => [['state' => 'make-up', 'held_on' => '2031-05-10', 'at' => '11:00:00'], ['2031-05-10', '11:00']],
     'of long ago' => [['state' => 'moved', 'slot_on' => '2031-03-03', 'held_on' => '2031-03-04'], ['2031-05-12', '15:00']],
