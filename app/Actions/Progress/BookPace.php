@@ -32,9 +32,10 @@ final class BookPace
         $left = DB::table('pages')->whereIn('book_id', $pages->pluck('book_id')->unique())->whereIn('id', DB::table('pieces')->select('page_id'))
             ->whereNotIn('id', DB::table('skipped_pages')->where('student_id', $student->id)->select('page_id'))
             ->whereNotIn('id', $finished->pluck('page_id'))->groupBy('book_id')->selectRaw('book_id, count(*) as pages')->pluck('pages', 'book_id');
+        $lately = $finished->where('finished_on', '>', $weeks->first()->starts_on ?? '')->groupBy('book_id');
         $found = [];
         foreach ($pages->groupBy('book_id') as $book => $of) {
-            $signedOff = $of->whereNotNull('finished_on');
+            $signedOff = $lately->get($book, new Collection());
             $perWeek = $weeks->map(static fn (\stdClass $week): int => $signedOff->filter(static fn (\stdClass $page): bool => $page->finished_on > $week->starts_on && $page->finished_on <= $week->ends_on)->unique('page_id')->count());
             $pace = Pace::of([...array_values($perWeek->all())] ?: [0]);
             [$soon, $late] = $pace->weeksFor((int) $left->get($book, 0));

@@ -36,18 +36,25 @@ final class Slips
      */
     public static function of(Collection $heard, array $titles, CarbonImmutable $from, CarbonImmutable $to): array
     {
-        $slips = $heard->whereBetween('held_on', [$from->toDateString(), $to->toDateString()]);
-        $middle = $from->addDays(intdiv((int) $from->diffInDays($to), 2))->toDateString();
-        $kinds = $slips->groupBy('kind')->map(static fn (Collection $of, string $kind): ProgressSlipResource => new ProgressSlipResource(
-            $kind,
-            Slip::from($kind)->words(),
-            $of->where('held_on', '>', $middle)->count(),
-            $of->where('held_on', '<=', $middle)->count(),
-        ))->sortByDesc(static fn (ProgressSlipResource $of): int => $of->recent + $of->before);
-        $places = $slips->groupBy(static fn (\stdClass $slip): string => "{$slip->learning_id} {$slip->place} {$slip->kind}")->filter(static fn (Collection $of): bool => $of->count() > 1)
-            ->map(static fn (Collection $of): ProgressPlaceResource => new ProgressPlaceResource($titles[$of[0]->learning_id] ?? '', $of[0]->place, Slip::from($of[0]->kind)->words(), $of->count()))
-            ->sortByDesc('times')->take(self::PLACES);
+        [$first, $last, $middle] = [$from->toDateString(), $to->toDateString(), $from->addDays(intdiv((int) $from->diffInDays($to), 2))->toDateString()];
+        $kinds = [];
+        $places = [];
+        foreach ($heard as $slip) {
+            if ($slip->held_on >= $first && $slip->held_on <= $last) {
+                $kinds[$slip->kind] ??= [0, 0];
+                $kinds[$slip->kind][$slip->held_on > $middle ? 0 : 1]++;
+                $place = [$titles[$slip->learning_id] ?? '', $slip->place, Slip::from($slip->kind)->words()];
+                $places[implode("\n", [$slip->learning_id, ...$place])] ??= [...$place, 0];
+                $places[implode("\n", [$slip->learning_id, ...$place])][3]++;
+            }
+        }
+        uasort($kinds, static fn (array $a, array $b): int => array_sum($b) <=> array_sum($a));
+        $places = array_filter($places, static fn (array $of): bool => $of[3] > 1);
+        usort($places, static fn (array $a, array $b): int => $b[3] <=> $a[3]);
 
-        return [array_values($kinds->all()), array_values($places->all())];
+        return [
+            array_map(static fn (string $kind, array $of): ProgressSlipResource => new ProgressSlipResource($kind, Slip::from($kind)->words(), ...$of), array_keys($kinds), $kinds),
+            array_map(static fn (array $of): ProgressPlaceResource => new ProgressPlaceResource(...$of), array_slice($places, 0, self::PLACES)),
+        ];
     }
 }
