@@ -99,7 +99,12 @@ test('the end of the book is a range, without the pages that are skipped', funct
     // One page in the one lesson week there was; two are left.
     expect(($this->ask)()->json('pace'))->toBe([['book' => 'Made-up Book', 'left' => 2, 'perWeek' => '1', 'from' => '2031-05-19', 'to' => '2031-05-19']]);
     Week::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'starts_on' => '2031-04-21', 'ends_on' => '2031-04-28']);
-    expect(($this->ask)()->json('pace.0'))->toMatchArray(['perWeek' => '1/2', 'from' => '2031-05-26', 'to' => '2031-06-30']);
+    $pace = ($this->ask)()->json('pace.0');
+    expect($pace)->toMatchArray(['perWeek' => '1/2', 'from' => '2031-05-26', 'to' => '2031-06-30']);
+    // The pace is that of the last lesson weeks, whatever time is looked at, and however long ago they were.
+    expect(($this->ask)('from=2030-01-01&to=2030-02-01')->json('pace.0'))->toBe($pace);
+    $this->travelTo('2032-05-05 10:00:00');
+    expect(($this->ask)('from=2032-04-01&to=2032-05-05')->json('pace.0.perWeek'))->toBe('1/2');
 });
 
 test('progress takes as many queries for many weeks as for one, and says when the time is turned round', function (): void {

@@ -14,9 +14,6 @@ use Nasturtium\Core\Practice\Pace;
 /** How many pages are signed off in a lesson week, and when each book that the student is in will end. */
 final class BookPace
 {
-    /** Time enough for the lesson weeks that are looked at, holidays and all. */
-    public const WEEKS_BACK = 26;
-
     /**
      * @param  Collection<int, \stdClass>  $lived  weeks in order, the last ones among them
      * @param  Collection<int, \stdClass>  $pages  of LearntPages

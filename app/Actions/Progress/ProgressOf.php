@@ -27,7 +27,7 @@ final class ProgressOf
     public function __invoke(Student $student, CarbonImmutable $from, CarbonImmutable $to): ProgressResource
     {
         $today = $student->today();
-        $lived = Weeks::touching($student, $from->min($today->subWeeks(BookPace::WEEKS_BACK)), $to->max($today));
+        $lived = Weeks::lived($student, $from, $to, $today);
         $touching = $lived->where('starts_on', '<=', $to->toDateString())->where('ends_on', '>=', $from->toDateString());
         $begun = $touching->where('starts_on', '>=', $from->toDateString())->values();
         $pages = LearntPages::of($student);

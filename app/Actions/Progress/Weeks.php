@@ -8,8 +8,10 @@ use App\Actions\CountWeeks;
 use App\Http\Resources\ProgressWeekResource;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\Pace;
 use Nasturtium\Core\Reading\NoteStatus;
 
 /**
@@ -19,10 +21,13 @@ use Nasturtium\Core\Reading\NoteStatus;
  */
 final class Weeks
 {
-    /** @return Collection<int, \stdClass> the weeks that began in the time or ended in it, in order */
-    public static function touching(Student $student, CarbonImmutable $from, CarbonImmutable $to): Collection
+    /** @return Collection<int, \stdClass> the weeks that touch the time, and the last ones that are over, however long ago, in order */
+    public static function lived(Student $student, CarbonImmutable $from, CarbonImmutable $to, CarbonImmutable $today): Collection
     {
-        $weeks = DB::table('weeks')->where('student_id', $student->id)->where('starts_on', '<=', $to->toDateString())->where('ends_on', '>=', $from->toDateString())->orderBy('starts_on');
+        $last = DB::table('weeks')->where('student_id', $student->id)->where('ends_on', '<=', $today->toDateString())->orderByDesc('ends_on')->limit(Pace::WEEKS)->select('id');
+        $weeks = DB::table('weeks')->where('student_id', $student->id)->orderBy('starts_on')->where(static fn (Builder $either) => $either
+            ->where(static fn (Builder $week) => $week->where('starts_on', '<=', $to->toDateString())->where('ends_on', '>=', $from->toDateString()))
+            ->orWhereIn('id', DB::query()->fromSub($last, 'last')->select('id')));
 
         return CountWeeks::with($weeks, ['starts_on', 'ends_on', 'counted', 'tempi']);
     }
