@@ -25,19 +25,14 @@ final class StickingPoints
     /** @var array<int, array<string, Reason>> by index of the bar, then by difficulty */
     private array $found = [];
 
-    /** @var array<int, int> index by measure number */
-    private array $indices = [];
+    /** @var array<string, array{int, Event}>|null the index of its measure and each event, by hand and place */
+    private ?array $events = null;
 
     /**
      * @param  array{R: HandWork, L: HandWork}  $work
      * @param  list<HandsTogether>  $hands  by measure
      */
-    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly array $hands, private readonly ?KnownNotes $known)
-    {
-        foreach ($piece->measures as $i => $measure) {
-            $this->indices[$measure->number] ??= $i;
-        }
-    }
+    private function __construct(private readonly Piece $piece, private readonly array $work, private readonly array $hands, private readonly ?KnownNotes $known) {}
 
     /**
      * @param  array{R: HandWork, L: HandWork}  $work  by hand
@@ -208,7 +203,7 @@ final class StickingPoints
             $this->move($leap->at, $leap->hand, Difficulty::Leap, "the {$leap->hand->word()} makes a ".Move::of($leap->steps));
         }
         foreach ($work->weakRuns() as $run) {
-            for ($i = $this->indices[$run->from->measure]; $i <= $this->indices[$run->to->measure]; $i++) {
+            for ($i = $this->event($run->hand, $run->from)[0]; $i <= $this->event($run->hand, $run->to)[0]; $i++) {
                 $this->add($i, Difficulty::WeakRun, "fingers 4 and 5 in a row, in the {$run->hand->word()}", 1, $run->events);
             }
         }
@@ -216,23 +211,26 @@ final class StickingPoints
 
     private function move(Place $at, Hand $hand, Difficulty $difficulty, string $text): void
     {
-        $i = $this->indices[$at->measure];
+        [$i, $event] = $this->event($hand, $at);
         $measure = $this->piece->measures[$i];
-        $event = $this->event($measure, $hand, $at);
         $first = $measure->firstSounding();
         $isDownbeat = $i > 0 && $first !== null && $measure->place($first->onset)->beats->floor() === $at->beats->floor();
-        $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, $event === null ? [] : [$event->id]);
+        $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, [$event->id]);
     }
 
-    private function event(Measure $measure, Hand $hand, Place $at): ?Event
+    /** @return array{int, Event} what a hand plays at a place, after the index of its measure */
+    private function event(Hand $hand, Place $at): array
     {
-        foreach ($measure->of($hand) as $event) {
-            if ($measure->place($event->onset)->beats->equals($at->beats)) {
-                return $event;
+        if ($this->events === null) {
+            $this->events = [];
+            foreach ($this->piece->measures as $i => $measure) {
+                foreach ([...$measure->right, ...$measure->left] as $event) {
+                    $this->events["{$event->hand->value} {$measure->place($event->onset)}"] ??= [$i, $event];
+                }
             }
         }
 
-        return null;
+        return $this->events["{$hand->value} {$at}"] ?? throw new \LogicException("the {$hand->word()} plays nothing at {$at}");
     }
 
     /** @param list<string> $events */

@@ -38,8 +38,14 @@ final readonly class Landmarks
     {
         $best = null;
         $bestRank = [PHP_INT_MAX, 1, PHP_INT_MAX];
+        // A clef of another octave has the landmarks of its like, as they sound there; a C clef names middle C itself.
+        $like = ['G' => Clef::Treble, 'F' => Clef::Bass, 'C' => null][$clef->sign()];
         foreach ($this->all() as $name => $own) {
+            if ($clef->octaves() !== 0 && $own !== $like) {
+                continue;
+            }
             $landmark = Pitch::parse($name);
+            $landmark = Pitch::ofDiatonic($landmark->diatonic() + 7 * $clef->octaves());
             $foreign = $own === null || $own === $clef ? 0 : 1;
             $rank = [abs($pitch->diatonic() - $landmark->diatonic()), $foreign, $landmark->diatonic()];
             if ($rank < $bestRank) {

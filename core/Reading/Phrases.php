@@ -81,7 +81,9 @@ final readonly class Phrases
     {
         $kind = $place % 2 === 0 ? 'line' : 'space';
 
-        return implode(' ', array_slice($this->words["{$clef->value} {$kind}"] ?? [], 0, intdiv($place, 2) + 1));
+        $staff = $clef->sign() === 'F' ? Clef::Bass : Clef::Treble;
+
+        return implode(' ', array_slice($this->words["{$staff->value} {$kind}"] ?? [], 0, intdiv($place, 2) + 1));
     }
 
     /** @return array<string, string> by place */

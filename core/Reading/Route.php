@@ -39,8 +39,9 @@ final readonly class Route
 
     private static function alphabet(Pitch $pitch, Clef $clef): string
     {
-        $base = $clef === Clef::Bass ? Pitch::parse('A2') : Pitch::parse('E4');
-        $start = $clef === Clef::Bass ? 'bass space 1 is A' : 'treble line 1 is E';
+        // The first space of the bass staff is where the alphabet starts; of the others the bottom line is said.
+        $base = Pitch::ofDiatonic($clef->bottomLine() + ($clef->sign() === 'F' ? 1 : 0));
+        $start = "{$clef->words()} ".($clef->sign() === 'F' ? 'space' : 'line')." 1 is {$base->letter()}";
         $steps = $pitch->diatonic() - $base->diatonic();
         if ($steps === 0) {
             return $start;
@@ -58,6 +59,10 @@ final readonly class Route
             return "{$edge->letter()} is the ".($place < 0 ? 'bottom' : 'top').' line; go on '.($place < 0 ? 'down' : 'up').': '.self::letters($edge, $pitch);
         }
         $kind = $place % 2 === 0 ? 'line' : 'space';
+        if ($clef->sign() === 'C') {
+            // The sentences are of the treble and the bass staff.
+            return self::alphabet($pitch, $clef);
+        }
 
         return "{$kind} ".(intdiv($place, 2) + 1).': '.$phrases->upTo($clef, $place);
     }

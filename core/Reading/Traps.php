@@ -48,8 +48,8 @@ final class Traps
         $first = $this->piece->measures[0];
         $clef = $first->clefs['R'];
         if ($clef === $first->clefs['L'] && $this->piece->plays(Hand::Right) && $this->piece->plays(Hand::Left)) {
-            $other = $clef === Clef::Treble ? Hand::Left : Hand::Right;
-            $this->add('one_clef', $first->place(Fraction::zero()), $other, "Both hands read the {$clef->value} clef. Say so before a note is played.", []);
+            $other = $clef->isLow() ? Hand::Right : Hand::Left;
+            $this->add('one_clef', $first->place(Fraction::zero()), $other, "Both hands read the {$clef->words()} clef. Say so before a note is played.", []);
         }
     }
 
@@ -74,7 +74,7 @@ final class Traps
     {
         $place = $measure->place($onset);
         $after = array_filter($measure->events(), static fn (Event $event): bool => $event->staff() === $staff && ! $event->isRest() && $event->onset->compare($onset) >= 0);
-        $this->add('clef_change', $place, $staff, "From bar {$measure->number} on".($onset->isZero() ? '' : ', beat '.($place->beats->floor() + 1).',')." the {$staff->word()} reads the {$clef->value} clef.", self::ids($after));
+        $this->add('clef_change', $place, $staff, "From bar {$measure->number} on".($onset->isZero() ? '' : ', beat '.($place->beats->floor() + 1).',')." the {$staff->word()} reads the {$clef->words()} clef.", self::ids($after));
     }
 
     private function crossed(): void

@@ -34,6 +34,8 @@ final readonly class HandSwap
             array_map(static fn (Sign $sign): Sign => $sign->on($sign->staff->other()), $measure->signs),
             $measure->navigation,
             $measure->barStyle,
+            $measure->after,
+            $measure->sameAsBefore,
         );
     }
 

@@ -43,7 +43,7 @@ final class LineChecks
                     }
                     // Into a later ending a tie comes from the bar before the first one.
                     if ($note->tieStop && ! $meets && ! ($event->onset->isZero() && $measure->endings !== [])) {
-                        $this->add('tie_broken', $event, "The tie into {$name} does not come from the same note.");
+                        $this->tieArrives($open, $event, $name, $at);
                     }
                     if ($note->tieStart) {
                         $open[$name] = [$event, $start->plus($event->end)];
@@ -55,6 +55,25 @@ final class LineChecks
         foreach ($open as $name => [$event]) {
             $this->tieEnds($event, $name, false);
         }
+    }
+
+    /**
+     * A tie that ends on another pitch than it began with is one mistake, said where it begins.
+     *
+     * @param  array<string, array{Event, Fraction}>  $open
+     */
+    private function tieArrives(array &$open, Event $event, string $name, Fraction $at): void
+    {
+        $here = array_map(static fn (Note $note): string => $note->pitch->name(), $event->notes);
+        foreach ($open as $other => [$from, $end]) {
+            if ($end->equals($at) && $from->voice === $event->voice && ! in_array($other, $here, true)) {
+                $this->tieEnds($from, $other, false);
+                unset($open[$other]);
+
+                return;
+            }
+        }
+        $this->add('tie_broken', $event, "The tie into {$name} does not come from the same note.");
     }
 
     private function tieEnds(Event $from, string $name, bool $held): void
@@ -71,7 +90,7 @@ final class LineChecks
         $open = [];
         foreach ($this->piece->measures as $measure) {
             foreach ($measure->inTime() as $event) {
-                foreach ($event->ink->slurs as $end) {
+                foreach (self::slurEnds($event) as $end) {
                     if ($end->starts) {
                         $open[] = [$event, $end];
 
@@ -89,6 +108,12 @@ final class LineChecks
         foreach ($open as [$event]) {
             $this->add('slur_open', $event, 'The slur that begins here is not closed.');
         }
+    }
+
+    /** @return list<SlurEnd> of its grace notes, which come first, and its own */
+    private static function slurEnds(Event $event): array
+    {
+        return [...array_merge(...array_map(static fn (Grace $grace): array => $grace->slurs, $event->ink->graces)), ...$event->ink->slurs];
     }
 
     /** @param list<array{Event, SlurEnd}> $open */

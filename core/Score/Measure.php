@@ -11,7 +11,7 @@ final readonly class Measure
     public Fraction $offset;
 
     /**
-     * @param  int  $number  as printed; a pickup is 0
+     * @param  int  $number  as printed; a pickup is 0, and the two parts of a divided bar have the same
      * @param  Fraction  $length  what is written, in whole notes
      * @param  list<Event>  $right  the main voice, without a gap
      * @param  list<Event>  $left
@@ -24,6 +24,8 @@ final readonly class Measure
      * @param  list<Sign>  $signs  in time
      * @param  list<Navigation>  $navigation
      * @param  string  $barStyle  of its right bar line, as MusicXML names it, when it is neither plain nor a repeat
+     * @param  Fraction|null  $after  what of the bar stands before it, when a repeat sign or a double bar divides the bar and this is the second part
+     * @param  bool  $sameAsBefore  it is printed as the sign that says so
      */
     public function __construct(
         public int $index,
@@ -45,8 +47,10 @@ final readonly class Measure
         public array $signs = [],
         public array $navigation = [],
         public string $barStyle = '',
+        public ?Fraction $after = null,
+        public bool $sameAsBefore = false,
     ) {
-        $this->offset = $pickup ? $meter->measure()->minus($length) : Fraction::zero();
+        $this->offset = $pickup ? $meter->measure()->minus($length) : ($after ?? Fraction::zero());
     }
 
     /**
@@ -77,6 +81,8 @@ final readonly class Measure
             $this->signs,
             $this->navigation,
             $this->barStyle,
+            $this->after,
+            $this->sameAsBefore,
         );
     }
 

@@ -31,22 +31,48 @@ final class MeasureDraft
     /** As MusicXML names it; empty for a plain one. */
     public string $barStyle = '';
 
+    /** It is printed as the sign that says so. */
+    public bool $sameAsBefore = false;
+
+    /** @var array{R: Fraction, L: Fraction} how far a hand's own voice is filled without a rest being written */
+    public array $filled;
+
     /** @var list<int> */
     public array $endings = [];
 
+    /**
+     * @param  int|null  $number  as printed, where the source says it
+     * @param  bool  $implicit  no number is printed, and the count of bars goes on without it
+     */
     public function __construct(
-        public readonly Meter $meter,
+        public Meter $meter,
         public readonly Key $key,
         public readonly ?int $number,
         public readonly bool $implicit,
         public readonly bool $newLine,
-    ) {}
+    ) {
+        $this->filled = ['R' => Fraction::zero(), 'L' => Fraction::zero()];
+    }
 
     public function navigate(Navigation $sign): void
     {
         if (! in_array($sign, $this->navigation, true)) {
             $this->navigation[] = $sign;
         }
+    }
+
+    /** @return list<string> what is struck when, by which hand, for how long */
+    public function struck(): array
+    {
+        $said = [];
+        foreach ($this->events as $event) {
+            foreach ($event->notes as $note) {
+                $said[] = "{$event->hand->value} {$event->onset} {$event->duration->whole} {$note->pitch->name()}";
+            }
+        }
+        sort($said);
+
+        return $said;
     }
 
     /** What is written in the fullest voice; an empty measure has its full length. */
@@ -87,7 +113,10 @@ final class MeasureDraft
             }
         }
         if ($lanes !== []) {
-            $lanes[0] = self::filled($lanes[0]);
+            $lanes[0] = self::filled($lanes[0], $this->filled[$hand->value]);
+        }
+        if (count($lanes) > Limits::VOICES) {
+            throw InvalidScore::tooMany('a bar', count($lanes), "voices of the {$hand->word()}", Limits::VOICES);
         }
 
         return array_values($lanes);
@@ -106,6 +135,9 @@ final class MeasureDraft
             $at = 0;
             while (isset($ends[$at]) && $ends[$at]->compare($event->onset) > 0) {
                 $at++;
+            }
+            if ($at >= Limits::VOICES) {
+                throw new InvalidScore('a bar has more than '.Limits::VOICES.' notes over one another in one voice');
             }
             $lanes[$at][] = $event;
             $ends[$at] = $event->end();
@@ -128,9 +160,10 @@ final class MeasureDraft
 
     /**
      * @param  non-empty-list<DraftEvent>  $lane
+     * @param  Fraction  $to  the voice is silent up to here, when it ends before
      * @return non-empty-list<DraftEvent>
      */
-    private static function filled(array $lane): array
+    private static function filled(array $lane, Fraction $to): array
     {
         $filled = [];
         $cursor = Fraction::zero();
@@ -140,6 +173,9 @@ final class MeasureDraft
             }
             $filled[] = $event;
             $cursor = $event->end();
+        }
+        if ($cursor->compare($to) < 0) {
+            $filled[] = DraftEvent::rest($lane[0]->hand, $lane[0]->voice, $cursor, $to);
         }
 
         return $filled;

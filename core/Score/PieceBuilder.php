@@ -52,12 +52,14 @@ final class PieceBuilder
         return count($this->drafts);
     }
 
-    /** @throws InvalidScore when there is no measure */
+    /** @throws InvalidScore when there is no measure, or more of anything than Limits allows */
     public function piece(): Piece
     {
+        $this->hold();
         $lengths = array_map(static fn (MeasureDraft $draft): Fraction => $draft->length(), $this->drafts);
         $pickup = $this->startsWithPickup($lengths);
-        $numbers = $this->numbers($pickup);
+        [$numbers, $after] = MeasureNumbers::of($this->drafts, $lengths, $pickup);
+        $labels = self::labels($numbers);
         $measures = [];
         $this->settleSigns($lengths);
         $this->settleTempoWords();
@@ -68,7 +70,7 @@ final class PieceBuilder
         }
         foreach ($this->drafts as $index => $draft) {
             $this->restWherePlaying($draft, $lengths[$index]);
-            $measures[] = $this->built($draft, $index, $numbers[$index], $lengths[$index], $pickup && $index === 0);
+            $measures[] = $this->built($draft, $index, $numbers[$index], $labels[$index], $lengths[$index], $pickup && $index === 0, $after[$index]);
         }
 
         return new Piece($this->title, $measures, $this->composer, $this->tempoWords, $this->metronome, $this->notation, $this->credits);
@@ -143,7 +145,8 @@ final class PieceBuilder
         return array_values($found);
     }
 
-    private function built(MeasureDraft $draft, int $index, int $number, Fraction $length, bool $pickup): Measure
+    /** @param string $label of its number, the only one of its kind in the piece */
+    private function built(MeasureDraft $draft, int $index, int $number, string $label, Fraction $length, bool $pickup, ?Fraction $after): Measure
     {
         $changes = $this->changes($draft, $index, $length);
         $clefs = $this->clefs;
@@ -154,7 +157,7 @@ final class PieceBuilder
                 $voice = $lane + 1;
                 foreach ($events as $i => $event) {
                     $staff = ($event->crossed ? $hand->other() : $hand)->value;
-                    $id = $hand->value.$number.($lane === 0 ? '' : "v{$voice}").'-'.($i + 1);
+                    $id = $hand->value.$label.($lane === 0 ? '' : "v{$voice}").'-'.($i + 1);
                     if ($event->token !== null) {
                         $this->tokens[$id] = $event->token;
                     }
@@ -202,7 +205,60 @@ final class PieceBuilder
             $signs,
             $draft->navigation,
             $draft->barStyle,
+            $after,
+            $draft->sameAsBefore,
         );
+    }
+
+    /** @throws InvalidScore */
+    private function hold(): void
+    {
+        if (count($this->drafts) > Limits::MEASURES) {
+            throw InvalidScore::tooMany('the piece', count($this->drafts), 'bars', Limits::MEASURES);
+        }
+        $events = 0;
+        $divisions = 1;
+        $beats = Fraction::zero();
+        foreach ($this->drafts as $i => $draft) {
+            Limits::holdMeasure($draft, (string) ($draft->number ?? $i + 1));
+            $events += count($draft->events);
+            foreach ($draft->events as $event) {
+                $divisions = Limits::divided(Limits::divided($divisions, $event->onset), $event->duration->whole);
+            }
+            foreach ([...$draft->signs, ...array_map(static fn (array $one): Change => new Change($one[0], null, $one[1]), $draft->keys)] as $standing) {
+                $divisions = Limits::divided($divisions, $standing->onset);
+            }
+            foreach ($draft->clefs as [$onset]) {
+                $divisions = Limits::divided($divisions, $onset);
+            }
+            $beats = $beats->plus($draft->meter->beats($draft->length()));
+        }
+        if ($events > Limits::EVENTS) {
+            throw InvalidScore::tooMany('the piece', $events, 'notes and rests', Limits::EVENTS);
+        }
+        if ($beats->compare(Fraction::of(Limits::BEATS)) > 0) {
+            throw InvalidScore::tooMany('the piece', $beats->floor(), 'beats', Limits::BEATS);
+        }
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     * @return list<string> `4`, and `4b` for a second measure of that number
+     */
+    private static function labels(array $numbers): array
+    {
+        $seen = [];
+        $labels = [];
+        foreach ($numbers as $number) {
+            $times = $seen[$number] = ($seen[$number] ?? 0) + 1;
+            $labels[] = $number.match ($times) {
+                1 => '',
+                2 => 'b',
+                default => "b{$times}",
+            };
+        }
+
+        return $labels;
     }
 
     /**
@@ -309,20 +365,5 @@ final class PieceBuilder
         $together = $lengths[0]->plus($lengths[count($lengths) - 1]);
 
         return $first->implicit || $first->number === 0 || $together->equals($full);
-    }
-
-    /** @return list<int> */
-    private function numbers(bool $pickup): array
-    {
-        $printed = array_map(static fn (MeasureDraft $draft): ?int => $draft->number, $this->drafts);
-        $rising = true;
-        foreach ($printed as $i => $number) {
-            $rising = $rising && $number !== null && ($i === 0 || $number > $printed[$i - 1]);
-        }
-        if ($rising && ($printed[0] === 0) === $pickup) {
-            return array_map(intval(...), $printed);
-        }
-
-        return range($pickup ? 0 : 1, count($this->drafts) - ($pickup ? 1 : 0));
     }
 }

@@ -16,6 +16,7 @@ enum SignKind: string
     case OttavaAbove = 'ottava above';
     case OttavaBelow = 'ottava below';
     case OttavaEnd = 'ottava end';
+    case Chord = 'chord symbol';
     case Pedal = 'pedal';
     case PedalEnd = 'pedal end';
 
@@ -38,7 +39,7 @@ enum SignKind: string
     /** Where it stands unless the page says otherwise: words and tempo above the upper staff, dynamics below. */
     public function standsAbove(Hand $staff): bool
     {
-        return $this === self::OttavaAbove || $this === self::Tempo || ($this === self::Words && $staff === Hand::Right);
+        return $this === self::OttavaAbove || $this === self::Tempo || $this === self::Chord || ($this === self::Words && $staff === Hand::Right);
     }
 
     /** It says how loud. */

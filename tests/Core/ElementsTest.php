@@ -215,7 +215,7 @@ test('numbers that are none are refused with their element', function (string $a
 })->with([
     ['<key><fifths>9</fifths></key>', "fifths is '9'"],
     ['<key><fifths>NaN</fifths></key>', "fifths is 'NaN'"],
-    ['<staves>3</staves>', "staves is '3'"],
+    ['<staves>0</staves>', "staves is '0'"],
     ['<divisions>-4</divisions>', "divisions is '-4'"],
     ['<divisions>99999999</divisions>', 'divisions'],
     ['<time><beats>four</beats><beat-type>4</beat-type></time>', "'four' is not a number of beats"],

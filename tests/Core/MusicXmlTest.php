@@ -128,5 +128,5 @@ test('bad input is refused with its place and what to do', function (Closure $by
     'a negative duration' => [fn () => musicxml('<measure number="1">'.GRAND.xml_note('C4', -2).'</measure>'), "the duration '-2'"],
     'no divisions' => [fn () => musicxml('<measure number="1"><attributes><divisions>0</divisions></attributes></measure>'), 'divisions'],
     'a time signature that is none' => [fn () => musicxml('<measure number="3"><attributes><time><beats>4</beats><beat-type>5</beat-type></time></attributes></measure>'), 'Bar 3'],
-    'an alto clef' => [fn () => musicxml('<measure number="1"><attributes><clef><sign>C</sign><line>3</line></clef></attributes></measure>'), 'the clef C on line 3'],
+    'a clef of drums' => [fn () => musicxml('<measure number="1"><attributes><clef><sign>percussion</sign></clef></attributes></measure>'), 'the clef percussion cannot be read'],
 ]);

@@ -82,7 +82,7 @@ test('an error points at its token and says what would be right', function (stri
     ["tempa: 80\nR: @c4 w1\n", 1, 1, 5, "no heading 'tempa'"],
     ["key: H\nR: @c4 w1\n", 1, 6, 1, 'not a key'],
     ["tempo: 900 wild\nR: @c4 w1\n", 1, 8, 8, 'not on the metronome'],
-    ["clefs: alto bass\nR: @c4 w1\n", 1, 8, 9, 'treble bass'],
+    ["clefs: drums bass\nR: @c4 w1\n", 1, 8, 10, 'treble bass'],
     ["R: @c4 w1\nsome words\n", 2, 1, 10, 'begins with R or L'],
     ["R: @c4 w1~ | 2\n", 1, 14, 1, 'A tie ~ holds the same note'],
     ["R: @c4 q1 / \n", 1, 11, 1, 'this bar has begun'],

@@ -9,14 +9,13 @@ use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Notation;
 
 /** Reads clefs, keys, time signatures and divisions. */
 final readonly class AttributesReading
 {
-    private const MAX_DIVISIONS = 20_160;
-
     public function __construct(private FileState $state) {}
 
     /**
@@ -30,10 +29,14 @@ final readonly class AttributesReading
         foreach (Xml::children($element) as $child) {
             switch ($child->localName) {
                 case 'divisions':
-                    $state->divisions = $state->whole($child, 'divisions', 1, self::MAX_DIVISIONS);
+                    $state->divisions = $state->number($child, 'divisions', 1, Limits::DIVISIONS);
                     break;
                 case 'staves':
-                    $state->staves = max($state->staves, $state->whole($child, 'staves', 1, 2));
+                    $staves = $state->number($child, 'staves', 1, 99);
+                    if ($staves > 2) {
+                        $state->notRead($staves === 3 ? 'the third staff' : "staff 3 to {$staves}");
+                    }
+                    $state->staves = max($state->staves, min(2, $staves));
                     break;
                 case 'key':
                     $key = $this->key($child);
@@ -51,8 +54,11 @@ final readonly class AttributesReading
                     break;
                 case 'clef':
                     $staff = max(1, (int) $child->getAttribute('number'));
+                    if ($staff > 2) {
+                        break;
+                    }
                     $clef = $this->clef($child);
-                    $state->onlyHand ??= $clef === Clef::Bass ? Hand::Left : Hand::Right;
+                    $state->onlyHand ??= $clef->isLow() ? Hand::Left : Hand::Right;
                     $clefs[] = [$onset, $state->hand($staff), $clef];
                     break;
                 case 'staff-details':
@@ -61,9 +67,7 @@ final readonly class AttributesReading
                     }
                     break;
                 case 'measure-style':
-                    if (Xml::one($child, 'multiple-rest') === null) {
-                        $state->notRead(Xml::word($child));
-                    }
+                    $this->style($child);
                     break;
                 case 'part-symbol':
                 case 'instruments':
@@ -87,7 +91,7 @@ final readonly class AttributesReading
             $this->state->notRead("mode '{$mode}'");
         }
 
-        return new Key($this->state->whole($fifths, 'fifths', -7, 7), $mode === 'minor');
+        return new Key($this->state->number($fifths, 'fifths', -7, 7), $mode === 'minor');
     }
 
     private function time(\DOMElement $element): void
@@ -99,32 +103,50 @@ final readonly class AttributesReading
 
             return;
         }
-        $unit = $this->state->whole($units[0], 'beat-type', 1, 32);
+        $unit = $this->state->number($units[0], 'beat-type', 1, 32);
         $groups = [];
         foreach ($beats as $i => $given) {
             $text = trim($given->textContent);
             if (preg_match('/^\d{1,2}(\s*\+\s*\d{1,2})*$/', $text) !== 1) {
                 throw new BadInput($this->state->at($element)."'{$text}' is not a number of beats.");
             }
-            if (isset($units[$i]) && $this->state->whole($units[$i], 'beat-type', 1, 32) !== $unit) {
+            if (isset($units[$i]) && $this->state->number($units[$i], 'beat-type', 1, 32) !== $unit) {
                 throw new BadInput($this->state->at($element).'a time signature of two different note values cannot be read.');
             }
             array_push($groups, ...array_map(intval(...), explode('+', $text)));
         }
         $symbol = $element->getAttribute('symbol');
+        $this->state->timed = true;
         $this->state->meter = new Meter(array_sum($groups), $unit, in_array($symbol, ['common', 'cut'], true) ? $symbol : '', count($groups) > 1 ? $groups : []);
+    }
+
+    /** Whole measures that are printed as a sign which says that they are the one before again. */
+    private function style(\DOMElement $element): void
+    {
+        $repeat = Xml::one($element, 'measure-repeat');
+        if ($repeat === null) {
+            if (Xml::one($element, 'multiple-rest') === null) {
+                $this->state->notRead(Xml::word($element));
+            }
+
+            return;
+        }
+        if ($repeat->getAttribute('type') === 'stop') {
+            $this->state->repeating = 0;
+
+            return;
+        }
+        $bars = trim($repeat->textContent) === '' ? 1 : $this->state->number($repeat, 'measure-repeat', 1, 16);
+        $this->state->repeating = $bars;
     }
 
     private function clef(\DOMElement $element): Clef
     {
-        $sign = Xml::text($element, 'sign') ?? '';
-        $line = Xml::text($element, 'line') ?? ['G' => '2', 'F' => '4'][$sign] ?? '';
-        $octave = (int) Xml::text($element, 'clef-octave-change');
+        $sign = mb_substr(Xml::text($element, 'sign') ?? '', 0, 20);
+        $line = Xml::text($element, 'line') ?? ['G' => '2', 'F' => '4', 'C' => '3'][$sign] ?? '';
+        $octave = Xml::text($element, 'clef-octave-change') ?? '0';
+        $clef = preg_match('/^[1-5]$/', $line) === 1 && preg_match('/^[+-]?[012]$/', $octave) === 1 ? Clef::printed($sign, (int) $line, (int) $octave) : null;
 
-        return match (true) {
-            $sign === 'G' && $line === '2' && $octave === 0 => Clef::Treble,
-            $sign === 'F' && $line === '4' && $octave === 0 => Clef::Bass,
-            default => throw new BadInput($this->state->at($element)."the clef {$sign} on line {$line} cannot be read; a student's page has treble and bass clefs."),
-        };
+        return $clef ?? throw new BadInput($this->state->at($element)."the clef {$sign}".($line === '' ? '' : ' on line '.mb_substr($line, 0, 20)).' cannot be read; treble, bass and the C clefs can.');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
@@ -18,6 +19,18 @@ final class FileState
     public Key $key;
 
     public int $divisions = 1;
+
+    /** Whether any time signature was given so far. */
+    public bool $timed = false;
+
+    /** How many measures the sign stands for that says to play those before again; 0 where none is in force. */
+    public int $repeating = 0;
+
+    /** The next measure begins a repeat, as the bar line before it says. */
+    public bool $repeatStarts = false;
+
+    /** Staves beyond the second, of which something was left out. */
+    public bool $thirdStaff = false;
 
     public int $staves = 1;
 
@@ -62,13 +75,30 @@ final class FileState
     }
 
     /** @throws BadInput when the text is no whole number from the least to the most */
-    public function whole(\DOMElement $element, string $what, int $least, int $most): int
+    public function number(\DOMElement $element, string $what, int $least, int $most): int
     {
         $text = trim($element->textContent);
-        if (preg_match('/^-?\d{1,7}$/', $text) !== 1 || (int) $text < $least || (int) $text > $most) {
+        if (preg_match('/^[+-]?\d{1,7}(\.0*)?$/', $text) !== 1 || (int) $text < $least || (int) $text > $most) {
             throw new BadInput($this->at($element)."{$what} is '".mb_substr($text, 0, 20)."', not a whole number from {$least} to {$most}.");
         }
 
         return (int) $text;
+    }
+
+    /**
+     * A length as a file counts it, in divisions of a quarter note; some write them with decimals.
+     *
+     * @return Fraction|null in whole notes; null when it is no number of at most nine digits and six decimals
+     */
+    public function length(string $text): ?Fraction
+    {
+        if (preg_match('/^(-?)(\d{1,9})(?:\.(\d{0,6})\d*)?$/', $text, $found) !== 1) {
+            return null;
+        }
+        $decimals = rtrim($found[3] ?? '', '0');
+        $scale = 10 ** strlen($decimals);
+        $count = (int) $found[2] * $scale + (int) $decimals;
+
+        return Fraction::of($found[1] === '-' ? -$count : $count, $scale)->dividedBy(Fraction::of(4 * $this->divisions));
     }
 }

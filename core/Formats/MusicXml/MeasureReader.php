@@ -9,6 +9,9 @@ use Nasturtium\Core\Score\DraftEvent;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Grace;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\MeasureDraft;
 use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\PrintedAccidentals;
@@ -18,6 +21,9 @@ use Nasturtium\Core\Score\TupletGroups;
 /** Reads one measure of a MusicXML part. */
 final class MeasureReader
 {
+    /** Bar lines that are kept as they are printed. */
+    private const STYLES = ['light-light' => true, 'light-heavy' => true, 'heavy' => true, 'heavy-light' => true, 'heavy-heavy' => true, 'dotted' => true, 'dashed' => true, 'tick' => true, 'short' => true, 'none' => true];
+
     private Fraction $cursor;
 
     /** @var \Closure(string): void */
@@ -27,6 +33,9 @@ final class MeasureReader
     private array $notes = [];
 
     private ?ReadNote $last = null;
+
+    /** Whose note was read last. */
+    private ?Hand $speaking = null;
 
     /** @var array<string, list<Grace>> waiting for their note, by voice */
     private array $graces = [];
@@ -65,8 +74,11 @@ final class MeasureReader
         }
         $printed = $measure->getAttribute('number');
         $number = preg_match('/^\d{1,6}$/', $printed) === 1 ? (int) $printed : null;
-        $draft = $state->builder->measure($state->meter, $state->key, $number, $measure->getAttribute('implicit') === 'yes', $newLine);
+        $isUnnumbered = $measure->getAttribute('implicit') === 'yes' || ($number === null && $printed !== '' && $state->builder->count() > 0);
+        $draft = $state->builder->measure($state->meter, $state->key, $number, $isUnnumbered, $newLine);
         $draft->clefs = $clefs;
+        $draft->repeatStart = $state->repeatStarts;
+        $state->repeatStarts = false;
         $reader = new self($state, $homes, $draft, new SignReading($state->builder, $draft, $state->notRead(...)));
         $reader->music($content, $attributes);
         $reader->finish();
@@ -101,6 +113,10 @@ final class MeasureReader
                     $this->barline($child);
                     break;
                 case 'print':
+                case 'listening':
+                    break;
+                case 'harmony':
+                    $this->signs->harmony($child, $this->state->hand($this->staffOf($child)), $this->cursor);
                     break;
                 default:
                     $this->state->notRead(Xml::word($child));
@@ -111,27 +127,65 @@ final class MeasureReader
     private function move(\DOMElement $element): void
     {
         $by = $this->counted(Xml::text($element, 'duration') ?? '', $element)->whole;
-        $this->cursor = $element->localName === 'forward'
-            ? $this->cursor->plus($by)
-            : $this->cursor->minus($by)->max(Fraction::zero());
+        if ($element->localName === 'forward') {
+            $this->cursor = $this->cursor->plus($by);
+            $this->silent();
+        } else {
+            $this->cursor = $this->cursor->minus($by)->max(Fraction::zero());
+        }
         $this->last = null;
+        $this->hold();
+    }
+
+    /** Where a voice goes on without a note it rests, though no rest is written; a file of our own writes its rests. */
+    private function silent(): void
+    {
+        if ($this->speaking !== null && ! $this->homes->isOwn()) {
+            $filled = &$this->measure->filled[$this->speaking->value];
+            $filled = $filled->max($this->cursor);
+        }
+    }
+
+    /** @throws InvalidScore when the measure is longer than any */
+    private function hold(): void
+    {
+        if ($this->measure->meter->beats($this->cursor)->compare(Fraction::of(Limits::BEATS_IN_MEASURE)) > 0) {
+            throw new InvalidScore('it is over '.Limits::BEATS_IN_MEASURE.' beats long, and a bar is not');
+        }
+        if (count($this->notes) > Limits::EVENTS_IN_MEASURE) {
+            throw InvalidScore::tooMany('it', count($this->notes), 'notes and rests', Limits::EVENTS_IN_MEASURE);
+        }
+    }
+
+    private function staffOf(\DOMElement $element): int
+    {
+        return max(1, (int) (Xml::text($element, 'staff') ?? 1));
     }
 
     private function direction(\DOMElement $element): void
     {
-        $staff = max(1, (int) (Xml::text($element, 'staff') ?? 1));
-        $offset = Xml::text($element, 'offset') ?? '0';
-        $onset = preg_match('/^-?\d{1,7}$/', $offset) === 1
-            ? $this->cursor->plus(Fraction::of((int) $offset, 4 * $this->state->divisions))->max(Fraction::zero())
-            : $this->cursor;
+        $staff = $this->staffOf($element);
+        if ($staff > 2) {
+            $this->thirdStaff();
+
+            return;
+        }
+        $onset = $this->cursor->plus($this->state->length(Xml::text($element, 'offset') ?? '0') ?? Fraction::zero())->max(Fraction::zero());
         $this->signs->direction($element, $this->state->hand($staff), $onset);
     }
 
     private function note(\DOMElement $element): void
     {
         $reading = new NoteReading($element, $this->notRead, fn (): string => $this->state->at($element));
-        $staff = max(1, min(2, (int) ($reading->text('staff') ?? 1)));
-        $voice = $reading->text('voice') ?? "staff {$staff}";
+        $staff = max(1, (int) ($reading->text('staff') ?? 1));
+        $voice = mb_substr($reading->text('voice') ?? "staff {$staff}", 0, 40);
+        if ($staff > 2) {
+            $this->thirdStaff();
+            $this->cursor = $reading->has('grace') || $reading->has('chord') ? $this->cursor : $this->cursor->plus($this->noteLength($element, $reading, $reading->tuplet())->whole);
+            $this->last = null;
+
+            return;
+        }
         if ($reading->has('grace')) {
             $grace = $reading->grace();
             if ($grace !== null) {
@@ -151,6 +205,9 @@ final class MeasureReader
             if ($note !== null) {
                 $this->last->notes[] = $note;
             }
+            if (count($this->last->notes) > Limits::NOTES_IN_CHORD) {
+                throw InvalidScore::tooMany('a chord', count($this->last->notes), 'notes', Limits::NOTES_IN_CHORD);
+            }
             $this->last->join($reading);
 
             return;
@@ -159,12 +216,16 @@ final class MeasureReader
         $length = $this->noteLength($element, $reading, $tuplet);
         $onset = $this->cursor;
         $this->cursor = $onset->plus($length->whole);
+        $this->speaking = $this->state->hand($this->state->staves < 2 ? 1 : $this->homes->home($voice, $staff));
+        $this->hold();
         if ($reading->has('cue')) {
             $this->state->notRead('cue note');
 
             return;
         }
         if ($note === null && $element->getAttribute('print-object') === 'no') {
+            $this->silent();
+
             return;
         }
         $read = new ReadNote($voice, $staff, $onset, $length);
@@ -205,11 +266,12 @@ final class MeasureReader
     /** @param string $text of a duration element */
     private function counted(string $text, \DOMElement $element): Duration
     {
-        if (preg_match('/^\d{1,9}(\.0*)?$/', $text) !== 1) {
+        $length = $this->state->length($text);
+        if ($length === null || $length->numerator < 0) {
             throw new BadInput($this->state->at($element)."the duration '".mb_substr($text, 0, 20)."' of a {$element->localName} is not a number above zero.");
         }
 
-        return Duration::of((int) $text, 4 * $this->state->divisions);
+        return Duration::ofWhole($length);
     }
 
     private function barline(\DOMElement $element): void
@@ -219,13 +281,7 @@ final class MeasureReader
         foreach (Xml::children($element) as $child) {
             switch ($child->localName) {
                 case 'repeat':
-                    if ($child->getAttribute('direction') === 'forward') {
-                        $this->measure->repeatStart = true;
-                    } else {
-                        $this->measure->repeatEnd = true;
-                        $times = $child->getAttribute('times');
-                        $this->measure->times = preg_match('/^[2-9]$/', $times) === 1 ? (int) $times : 2;
-                    }
+                    $this->repeat($child, $location);
                     break;
                 case 'ending':
                     $this->ending($child);
@@ -242,10 +298,47 @@ final class MeasureReader
                     $this->state->notRead(Xml::word($child).' on a bar line');
             }
         }
+        $before = $location === 'left' ? $this->before() : $this->measure;
         if ($location === 'middle') {
             $this->state->notRead('bar line inside a bar');
-        } elseif ($location !== 'left' && Xml::one($element, 'repeat') === null && ! in_array($style, ['', 'regular'], true)) {
-            $this->measure->barStyle = $style;
+        } elseif ($before !== null && Xml::one($element, 'repeat') === null && isset(self::STYLES[$style])) {
+            $before->barStyle = $location === 'left' && $before->barStyle !== '' ? $before->barStyle : $style;
+        }
+    }
+
+    /** A sign belongs to the bar that it ends or begins, on whichever bar line a file has put it. */
+    private function repeat(\DOMElement $element, string $location): void
+    {
+        if ($element->getAttribute('direction') === 'forward') {
+            if ($location === 'left') {
+                $this->measure->repeatStart = true;
+            } else {
+                $this->state->repeatStarts = true;
+            }
+
+            return;
+        }
+        $ends = $location === 'left' ? $this->before() : $this->measure;
+        if ($ends !== null) {
+            $ends->repeatEnd = true;
+            $ends->barStyle = '';
+            $times = $element->getAttribute('times');
+            $ends->times = preg_match('/^[2-9]$/', $times) === 1 ? (int) $times : 2;
+        }
+    }
+
+    private function before(): ?MeasureDraft
+    {
+        $drafts = $this->state->builder->drafts();
+
+        return $drafts[count($drafts) - 2] ?? null;
+    }
+
+    private function thirdStaff(): void
+    {
+        if (! $this->state->thirdStaff) {
+            $this->state->notRead('what stands on a third staff');
+            $this->state->thirdStaff = true;
         }
     }
 
@@ -261,8 +354,28 @@ final class MeasureReader
         }
     }
 
+    /** The measures before once more, where the page has only the sign for it. */
+    private function again(): void
+    {
+        $drafts = $this->state->builder->drafts();
+        $of = $drafts[count($drafts) - 1 - $this->state->repeating] ?? null;
+        if ($of === null) {
+            $this->state->notRead('the sign to repeat a bar, with no bar before it,');
+
+            return;
+        }
+        if (array_filter($this->notes, static fn (ReadNote $note): bool => $note->notes !== []) === []) {
+            $this->notes = [];
+            $this->measure->events = $of->events;
+            $this->measure->sameAsBefore = $this->state->repeating === 1;
+        }
+    }
+
     private function finish(): void
     {
+        if ($this->state->repeating > 0) {
+            $this->again();
+        }
         if ($this->measure->endings === []) {
             $this->measure->endings = $this->state->ending;
         }
@@ -270,6 +383,9 @@ final class MeasureReader
             $this->state->notRead('grace note after the last note');
         }
         $byVoice = [];
+        if (count(array_unique(array_map(static fn (ReadNote $note): string => $note->voice, $this->notes))) > 2 * Limits::VOICES) {
+            throw new InvalidScore('it has more than '.(2 * Limits::VOICES).' voices');
+        }
         foreach ($this->notes as $note) {
             $byVoice["{$note->voice} {$this->homes->home($note->voice, $note->staff)}"][] = $note;
         }
@@ -293,5 +409,10 @@ final class MeasureReader
             );
         }
         PrintedAccidentals::settle($this->measure);
+        $drafts = $this->state->builder->drafts();
+        $before = $drafts[count($drafts) - 2] ?? null;
+        if ($this->state->repeating === 1 && $before !== null && $this->measure->struck() === $before->struck()) {
+            $this->measure->sameAsBefore = true;
+        }
     }
 }

@@ -10,6 +10,8 @@ use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Limits;
+use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Notation;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
@@ -21,8 +23,6 @@ use Nasturtium\Core\Score\Place;
  */
 final class MusicXmlReader
 {
-    private const MAX_MEASURES = 10_000;
-
     /** Where the file written by MusicXmlWriter says how a page without a staff shows its notes. */
     public const NOTATION_FIELD = 'notation';
 
@@ -67,8 +67,8 @@ final class MusicXmlReader
         $state->staves = $homes->both ? 2 : 1;
         try {
             foreach ($parts->measures($id) as [$measure, $content]) {
-                if ($state->builder->count() >= self::MAX_MEASURES) {
-                    throw new BadInput('The file has more than '.self::MAX_MEASURES.' bars. Export the page you need alone.');
+                if ($state->builder->count() >= Limits::MEASURES) {
+                    throw new BadInput('The file has more than '.Limits::MEASURES.' bars. Export the page you need alone.');
                 }
                 $printed = $measure->getAttribute('number');
                 $state->bar = $printed === '' ? (string) ($state->builder->count() + 1) : mb_substr($printed, 0, 12);
@@ -89,6 +89,7 @@ final class MusicXmlReader
             $beside = $state->builder->drafts()[$i] ?? $state->builder->measure($measure->meter, $measure->key, $measure->number, $measure->implicit, $measure->newLine);
             array_push($beside->events, ...$measure->events);
             array_push($beside->clefs, ...$measure->clefs);
+            $beside->filled['L'] = $measure->filled['L'];
             array_push($beside->signs, ...$measure->signs);
         }
         array_push($state->noted, ...$left->noted);
@@ -101,11 +102,43 @@ final class MusicXmlReader
             throw new BadInput('The part has no bars in it, so there is nothing to play.');
         }
         NavigationWords::settle($state->builder->drafts());
+        if (! $state->timed) {
+            self::timeFromBars($state);
+        }
         try {
             return $state->builder->piece();
         } catch (InvalidScore $reason) {
             throw new BadInput(ucfirst("{$reason->getMessage()}."), previous: $reason);
         }
+    }
+
+    /** A page without a time signature has the one that most of its bars are as long as. */
+    private static function timeFromBars(FileState $state): void
+    {
+        $lengths = [];
+        foreach ($state->builder->drafts() as $draft) {
+            if ($draft->struck() !== []) {
+                $lengths[] = (string) $draft->length();
+            }
+        }
+        $often = array_count_values($lengths);
+        arsort($often);
+        $usual = array_key_first($often);
+        [$count, $unit] = $usual === null ? [1, 1] : array_map(intval(...), [...explode('/', (string) $usual), '1']);
+        while ($unit < 4) {
+            [$count, $unit] = [2 * $count, 2 * $unit];
+        }
+        if ($count > 32 || ! in_array($unit, [4, 8, 16, 32], true)) {
+            return;
+        }
+        $meter = new Meter($count, $unit);
+        foreach ($state->builder->drafts() as $draft) {
+            $draft->meter = $meter;
+        }
+        if ($meter->equals(new Meter(4, 4))) {
+            return;
+        }
+        $state->noted[] = [0, "Bar 1: the file has no time signature; {$meter} is taken from the length of its bars."];
     }
 
     private static function duet(\DOMElement $root, ScoreParts $parts, string $id): Piece

@@ -27,6 +27,9 @@ final class MusicXmlWriter
 
     private readonly int $divisions;
 
+    /** Voices of the left hand are numbered on from here: 4, or more where the right hand has more. */
+    private readonly int $leftFrom;
+
     private ?Measure $before = null;
 
     /**
@@ -38,6 +41,19 @@ final class MusicXmlWriter
         $this->xml = new XmlPen();
         $this->signs = new SignWriting($this->xml);
         $this->divisions = self::divisionsFor($measures);
+        $this->leftFrom = self::leftFrom($piece);
+    }
+
+    private static function leftFrom(Piece $piece): int
+    {
+        $most = 4;
+        foreach ($piece->measures as $measure) {
+            foreach ($measure->inner as $event) {
+                $most = $event->hand === Hand::Right ? max($most, $event->voice) : $most;
+            }
+        }
+
+        return $most;
     }
 
     public static function write(Piece $piece): string
@@ -131,7 +147,10 @@ final class MusicXmlWriter
 
     private function measure(Measure $measure): void
     {
-        $this->xml->open('measure', ['number' => (string) $measure->number] + ($measure->pickup ? ['implicit' => 'yes'] : []));
+        // A measure that adds no number to the count of the page has none here either.
+        $before = $this->piece->measures[$measure->index - 1] ?? null;
+        $isUnnumbered = $before !== null && $before->number === $measure->number;
+        $this->xml->open('measure', ['number' => ($isUnnumbered ? "X{$measure->index}" : (string) $measure->number)] + ($measure->pickup || $isUnnumbered ? ['implicit' => 'yes'] : []));
         // A line by itself begins with its break, so that an engraver has no others to look for.
         if ($this->before !== null ? $measure->newLine : $this->alone) {
             $this->xml->leaf('print', '', ['new-system' => 'yes']);
@@ -167,7 +186,8 @@ final class MusicXmlWriter
                 $clefs[$staff->value] = $measure->clefs[$staff->value];
             }
         }
-        if ($before !== null && ! $key && ! $time && $clefs === []) {
+        $again = $measure->sameAsBefore !== ($before !== null && $before->sameAsBefore);
+        if ($before !== null && ! $key && ! $time && $clefs === [] && ! $again) {
             return;
         }
         $this->xml->open('attributes');
@@ -195,6 +215,11 @@ final class MusicXmlWriter
                 $this->xml->close();
             }
         }
+        if ($again) {
+            $this->xml->open('measure-style');
+            $this->xml->leaf('measure-repeat', $measure->sameAsBefore ? '1' : '', ['type' => $measure->sameAsBefore ? 'start' : 'stop']);
+            $this->xml->close();
+        }
         $this->xml->close();
     }
 
@@ -217,8 +242,11 @@ final class MusicXmlWriter
     private function clef(Hand $staff, Clef $clef): void
     {
         $this->xml->open('clef', ['number' => $staff === Hand::Right ? '1' : '2']);
-        $this->xml->leaf('sign', $clef === Clef::Treble ? 'G' : 'F');
-        $this->xml->leaf('line', $clef === Clef::Treble ? '2' : '4');
+        $this->xml->leaf('sign', $clef->sign());
+        $this->xml->leaf('line', (string) $clef->line());
+        if ($clef->octaves() !== 0) {
+            $this->xml->leaf('clef-octave-change', (string) $clef->octaves());
+        }
         $this->xml->close();
     }
 
@@ -263,7 +291,7 @@ final class MusicXmlWriter
                     continue;
                 }
                 $this->moveTo($cursor, Fraction::zero());
-                $notes = new NoteWriting($this->xml, $this->divisions, $measure, $accidentals, Beams::of($measure, $voice));
+                $notes = new NoteWriting($this->xml, $this->divisions, $measure, $accidentals, Beams::of($measure, $voice), $this->leftFrom);
                 foreach (self::inTime($voice, $signs) as $item) {
                     $this->moveTo($cursor, $item->onset);
                     if ($item instanceof Event) {

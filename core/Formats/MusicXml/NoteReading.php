@@ -118,6 +118,7 @@ final class NoteReading
             ($this->parts['grace'] ?? null)?->getAttribute('slash') === 'yes',
             $this->finger,
             $this->has('chord'),
+            $this->slurs,
         );
     }
 
@@ -173,7 +174,7 @@ final class NoteReading
         $step = array_search(Xml::text($pitch, 'step'), Pitch::LETTERS, true);
         $octave = Xml::text($pitch, 'octave') ?? '';
         $alter = Xml::text($pitch, 'alter') ?? '0';
-        if ($step === false || preg_match('/^-?\d$/', $octave) !== 1 || preg_match('/^-?[012](\.0*)?$/', $alter) !== 1) {
+        if ($step === false || preg_match('/^\d$/', $octave) !== 1 || preg_match('/^[+-]?[012](\.0*)?$/', $alter) !== 1) {
             throw new BadInput(($this->at)().'a note has no pitch that can be read (step, octave, alter).');
         }
 
@@ -210,7 +211,7 @@ final class NoteReading
                 break;
             case 'dynamics':
                 foreach (Xml::children($element) as $child) {
-                    $this->dynamics[] = $child->localName === 'other-dynamics' ? trim($child->textContent) : (string) $child->localName;
+                    $this->dynamics[] = $child->localName === 'other-dynamics' ? mb_substr(Xml::line($child), 0, 40) : (string) $child->localName;
                 }
                 break;
             default:
@@ -256,7 +257,7 @@ final class NoteReading
     private function lyric(\DOMElement $element): void
     {
         $text = implode('', array_map(
-            static fn (\DOMElement $part): string => $part->localName === 'elision' ? ' ' : trim($part->textContent),
+            static fn (\DOMElement $part): string => $part->localName === 'elision' ? ' ' : Xml::line($part),
             array_filter(iterator_to_array(Xml::children($element), false), static fn (\DOMElement $part): bool => in_array($part->localName, ['text', 'elision'], true)),
         ));
         if ($text === '') {

@@ -14,18 +14,17 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\PrintedAccidentals;
+use Nasturtium\Core\Score\SlurEnd;
 use Nasturtium\Core\Score\Tuplet;
 
 /** Writes the notes of one measure as MusicXML. */
 final readonly class NoteWriting
 {
-    /** Voices of the left hand are numbered on from here. */
-    private const LEFT_VOICES = 4;
-
     /**
      * @param  int  $divisions  of a quarter note
      * @param  array<string, string>  $accidentals  as PrintedAccidentals gives them
      * @param  array<string, list<string>>  $beams  by event id
+     * @param  int  $leftFrom  voices of the left hand are numbered on from here
      */
     public function __construct(
         private XmlPen $xml,
@@ -33,6 +32,7 @@ final readonly class NoteWriting
         private Measure $measure,
         private array $accidentals,
         private array $beams,
+        private int $leftFrom,
     ) {}
 
     public static function ticks(Fraction $whole, int $divisions): string
@@ -58,12 +58,15 @@ final readonly class NoteWriting
             $this->xml->leaf('chord');
         }
         $this->pitch($grace->pitch);
-        $this->xml->leaf('voice', self::voice($event));
+        $this->xml->leaf('voice', $this->voice($event));
         $this->xml->leaf('type', $grace->value);
         $this->xml->leaf('staff', self::staff($event));
-        if ($grace->finger !== null) {
+        if ($grace->finger !== null || $grace->slurs !== []) {
             $this->xml->open('notations');
-            $this->finger($grace->finger);
+            $this->slurs($grace->slurs);
+            if ($grace->finger !== null) {
+                $this->finger($grace->finger);
+            }
             $this->xml->close();
         }
         $this->xml->close();
@@ -83,7 +86,7 @@ final readonly class NoteWriting
         }
         $this->xml->leaf('duration', self::ticks($event->duration->whole, $this->divisions));
         $this->ties('tie', $note);
-        $this->xml->leaf('voice', self::voice($event));
+        $this->xml->leaf('voice', $this->voice($event));
         $this->value($event);
         $accidental = $this->accidentals["{$event->id}.{$inChord}"] ?? null;
         if ($accidental !== null) {
@@ -150,9 +153,7 @@ final readonly class NoteWriting
         $this->xml->open('notations');
         $this->ties('tied', $note);
         if ($inChord === 0) {
-            foreach ($ink->slurs as $slur) {
-                $this->xml->leaf('slur', '', ['type' => $slur->starts ? 'start' : 'stop', 'number' => (string) $slur->number]);
-            }
+            $this->slurs($ink->slurs);
             $this->tuplet($ink->tuplet);
             $this->marks('ornaments', array_filter($ink->marks, static fn (Mark $mark): bool => $mark->isOrnament()));
         }
@@ -169,6 +170,14 @@ final readonly class NoteWriting
             $this->xml->leaf('arpeggiate');
         }
         $this->xml->close();
+    }
+
+    /** @param list<SlurEnd> $slurs */
+    private function slurs(array $slurs): void
+    {
+        foreach ($slurs as $slur) {
+            $this->xml->leaf('slur', '', ['type' => $slur->starts ? 'start' : 'stop', 'number' => (string) $slur->number]);
+        }
     }
 
     private function tuplet(?Tuplet $tuplet): void
@@ -217,9 +226,9 @@ final readonly class NoteWriting
         $this->xml->close();
     }
 
-    private static function voice(Event $event): string
+    private function voice(Event $event): string
     {
-        return (string) ($event->voice + ($event->hand === Hand::Left ? self::LEFT_VOICES : 0));
+        return (string) ($event->voice + ($event->hand === Hand::Left ? $this->leftFrom : 0));
     }
 
     private static function staff(Event $event): string

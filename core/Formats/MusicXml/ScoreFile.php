@@ -14,8 +14,12 @@ final readonly class ScoreFile
 
     public const MAX_UNPACKED = 50 * 1024 * 1024;
 
-    /** A document tree takes some ten times its text in memory. */
-    private const MAX_XML = 12 * 1024 * 1024;
+    private const MAX_XML = 8 * 1024 * 1024;
+
+    /** A document tree takes some three hundred bytes for each of its elements and attributes, outside PHP's own limit. */
+    private const MAX_NODES = 200_000;
+
+    private const MAX_DEPTH = 32;
 
     private const MAX_ENTRIES = 500;
 
@@ -43,17 +47,19 @@ final readonly class ScoreFile
         if (strlen($xml) > self::MAX_XML) {
             throw new BadInput('The score is too long to be one piece. Export the page you need alone.');
         }
+        $xml = self::inUtf8($xml);
+        self::refuseEntities($xml);
         $before = libxml_use_internal_errors(true);
         try {
+            self::count($xml);
             $document = new \DOMDocument();
             $document->recover = false;
-            $whole = $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT);
+            $whole = $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOBLANKS);
             $error = libxml_get_errors()[0] ?? null;
         } finally {
             libxml_clear_errors();
             libxml_use_internal_errors($before);
         }
-        self::refuseEntities($document, $xml);
         if (! $whole || $document->documentElement === null) {
             self::refuseBroken($xml, $error);
         }
@@ -65,12 +71,52 @@ final readonly class ScoreFile
         return $root;
     }
 
-    private static function refuseEntities(\DOMDocument $document, string $xml): void
+    /** Some programs say one encoding and write another: what the bytes are is believed. */
+    private static function inUtf8(string $xml): string
     {
-        $declared = str_contains((string) $document->doctype?->internalSubset, '<!ENTITY') || ($document->doctype?->entities->length ?? 0) > 0;
+        $utf16 = match (true) {
+            str_starts_with($xml, "\xFF\xFE"), str_starts_with($xml, "<\0") => 'UTF-16LE',
+            str_starts_with($xml, "\xFE\xFF"), str_starts_with($xml, "\0<") => 'UTF-16BE',
+            default => null,
+        };
+        if ($utf16 !== null) {
+            $xml = (string) preg_replace('/^\x{FEFF}/u', '', mb_convert_encoding($xml, 'UTF-8', $utf16));
+        }
+        $isMislabelled = $utf16 !== null || preg_match('/^(?:\xEF\xBB\xBF)?\s*<\?xml[^>]{0,200}\bencoding\s*=\s*["\']UTF-16/i', substr($xml, 0, 300)) === 1;
+
+        return $isMislabelled ? (string) preg_replace('/\bencoding\s*=\s*(["\'])[^"\']{1,40}\1/', 'encoding="UTF-8"', $xml, 1) : $xml;
+    }
+
+    /**
+     * Counts what the tree would hold, before it is built.
+     *
+     * @throws BadInput
+     */
+    private static function count(string $xml): void
+    {
+        $reader = new \XMLReader();
+        $reader->XML($xml, null, LIBXML_NONET | LIBXML_COMPACT);
+        $nodes = 0;
+        while (@$reader->read()) {
+            if ($reader->nodeType !== \XMLReader::ELEMENT) {
+                continue;
+            }
+            $nodes += 1 + $reader->attributeCount;
+            if ($nodes > self::MAX_NODES) {
+                throw new BadInput('The file has more than '.number_format(self::MAX_NODES).' elements and attributes. A page of music has far fewer; export this one piece alone.');
+            }
+            if ($reader->depth > self::MAX_DEPTH) {
+                throw new BadInput('The file has elements inside one another more than '.self::MAX_DEPTH.' deep, which a score never needs. Export it again.');
+            }
+        }
+        $reader->close();
+    }
+
+    private static function refuseEntities(string $xml): void
+    {
         $at = stripos($xml, '<!ENTITY');
-        if ($declared || $at !== false) {
-            $line = $at === false ? 1 : substr_count($xml, "\n", 0, $at) + 1;
+        if ($at !== false) {
+            $line = substr_count($xml, "\n", 0, $at) + 1;
             throw new BadInput("Line {$line}: the file declares entities of its own, which a score never needs. Export it again without them.");
         }
     }

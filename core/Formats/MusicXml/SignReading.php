@@ -44,6 +44,18 @@ final readonly class SignReading
         NavigationWords::sound($element, $this->measure);
     }
 
+    /** A chord symbol, such as `Am7` or `D/F#`. */
+    public function harmony(\DOMElement $element, Hand $staff, Fraction $onset): void
+    {
+        $symbol = ChordSymbol::read($element);
+        if ($symbol === null) {
+            ($this->notRead)('chord symbol');
+
+            return;
+        }
+        $this->add(SignKind::Chord, $staff, $onset, $symbol);
+    }
+
     public function dynamic(string $dynamic, Hand $staff, Fraction $onset, ?bool $above = null): void
     {
         $this->add(SignKind::Dynamic, $staff, $onset, $dynamic, $above);
@@ -55,12 +67,12 @@ final readonly class SignReading
         switch ($element->localName) {
             case 'dynamics':
                 foreach (Xml::children($element) as $dynamic) {
-                    $this->dynamic($dynamic->localName === 'other-dynamics' ? trim($dynamic->textContent) : (string) $dynamic->localName, $staff, $onset, $above);
+                    $this->dynamic($dynamic->localName === 'other-dynamics' ? mb_substr(Xml::line($dynamic), 0, 40) : (string) $dynamic->localName, $staff, $onset, $above);
                 }
                 break;
             case 'words':
             case 'rehearsal':
-                $this->words(trim($element->textContent), $staff, $onset, $above);
+                $this->words(Xml::line($element), $staff, $onset, $above);
                 break;
             case 'metronome':
                 $this->metronome($element, $staff, $onset);

@@ -39,6 +39,11 @@ final readonly class SignWriting
 
     public function sign(Sign $sign): void
     {
+        if ($sign->kind === SignKind::Chord) {
+            ChordSymbol::write($this->xml, $sign);
+
+            return;
+        }
         $this->xml->open('direction', ['placement' => $sign->above ? 'above' : 'below']);
         if ($sign->metronome !== null) {
             $this->metronome($sign->metronome);
@@ -80,7 +85,7 @@ final readonly class SignWriting
         $size = $sign->text === '15' ? '15' : '8';
         match ($sign->kind) {
             SignKind::Dynamic => $this->dynamic($sign->text),
-            SignKind::Words, SignKind::Tempo => $this->xml->leaf('words', $sign->text),
+            SignKind::Words, SignKind::Tempo, SignKind::Chord => $this->xml->leaf('words', $sign->text),
             SignKind::Crescendo => $this->xml->leaf('wedge', '', ['type' => 'crescendo', 'number' => $number]),
             SignKind::Diminuendo => $this->xml->leaf('wedge', '', ['type' => 'diminuendo', 'number' => $number]),
             SignKind::HairpinEnd => $this->xml->leaf('wedge', '', ['type' => 'stop', 'number' => $number]),

@@ -67,6 +67,12 @@ final readonly class Xml
         return $text === '' ? null : $text;
     }
 
+    /** The text of an element on one line: breaks and runs of spaces are one space. */
+    public static function line(\DOMElement $of): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', mb_scrub($of->textContent)));
+    }
+
     /** An element's name as words: `octave-shift` is 'octave shift', and `harmony` what a page calls it. */
     public static function word(\DOMElement $of): string
     {

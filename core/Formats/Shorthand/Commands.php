@@ -28,12 +28,13 @@ final readonly class Commands
             $lower === 'time' => self::time($value, $voice),
             $lower === 'key' => $voice->frame->setKey(...[...$voice->here(), Key::parse($value)]),
             $lower === 'tempo' => self::tempo($value, $voice),
+            $lower === 'chord' => self::chord($value, $voice),
             $lower === 'cross' => $voice->crossed = true,
             $lower === 'back' => $voice->crossed = false,
             $clef !== null => $voice->clef($clef),
             $line !== null => self::line($line[0], $line[1], $voice),
             $navigation !== null => $voice->navigate($navigation),
-            default => throw new InvalidScore("[{$command}] means nothing here. There are time, key, tempo, treble, bass, 8va, 8vb, loco, cross, back, pedal, lift, Segno, Coda, To Coda, Fine, D.C. and D.S."),
+            default => throw new InvalidScore("[{$command}] means nothing here. There are time, key, tempo, chord, treble, bass, 8va, 8vb, loco, cross, back, pedal, lift, Segno, Coda, To Coda, Fine, D.C. and D.S."),
         };
     }
 
@@ -76,6 +77,20 @@ final readonly class Commands
         if ($mark !== null) {
             $voice->sign(SignKind::Tempo, '', true, $mark);
         }
+    }
+
+    /** A chord symbol above the staff. */
+    private static function chord(string $value, Voice $voice): void
+    {
+        if (! self::isChord($value)) {
+            throw new InvalidScore('A chord symbol begins with its letter, such as [chord Am7] or [chord D/F#].');
+        }
+        $voice->sign(SignKind::Chord, $value, true);
+    }
+
+    public static function isChord(string $symbol): bool
+    {
+        return preg_match('~^(?:[A-G][#b]?[A-Za-z0-9()+°-]{0,12}(?:/[A-G][#b]?)?|N\.C\.)$~u', $symbol) === 1;
     }
 
     private static function line(SignKind $kind, string $size, Voice $voice): void

@@ -29,9 +29,13 @@ final class Frame
 
     public function meterAt(int $bar): Meter
     {
-        for ($i = count($this->meters) - 1; $i > 0 && $this->meters[$i][0] > $bar; $i--);
+        [$low, $high] = [0, count($this->meters) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            [$low, $high] = $this->meters[$middle][0] <= $bar ? [$middle, $high] : [$low, $middle - 1];
+        }
 
-        return $this->meters[$i][1];
+        return $this->meters[$low][1];
     }
 
     /** @throws InvalidScore in a line that only follows */
@@ -46,14 +50,15 @@ final class Frame
 
     public function keyAt(int $bar, Fraction $onset): Key
     {
-        for ($i = count($this->keys) - 1; $i > 0; $i--) {
-            [$from, $moment] = $this->keys[$i];
-            if ($from < $bar || ($from === $bar && $moment->compare($onset) <= 0)) {
-                break;
-            }
+        [$low, $high] = [0, count($this->keys) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            [$from, $moment] = $this->keys[$middle];
+            $isBefore = $from < $bar || ($from === $bar && $moment->compare($onset) <= 0);
+            [$low, $high] = $isBefore ? [$middle, $high] : [$low, $middle - 1];
         }
 
-        return $this->keys[$i][2];
+        return $this->keys[$low][2];
     }
 
     /** @throws InvalidScore in a line that only follows */

@@ -91,6 +91,18 @@ final readonly class Names
         return [$mark, trim($found[4])];
     }
 
+    /** Whether a mark can be typed and is read as the same. */
+    public static function isTempo(Metronome $mark): bool
+    {
+        try {
+            [$read, $words] = self::tempo(self::ofTempo($mark));
+        } catch (InvalidScore) {
+            return false;
+        }
+
+        return $words === '' && $read !== null && $read->goal === $mark->goal && $read->from === $mark->from && $read->unit->equals($mark->unit);
+    }
+
     public static function ofTempo(Metronome $mark): string
     {
         $unit = self::ofLength($mark->unit) ?? 'q';

@@ -16,7 +16,13 @@ use Nasturtium\Core\Score\SignKind;
  */
 final class ShorthandReader
 {
-    private const MAX_CHARACTERS = 60_000;
+    public const MAX_CHARACTERS = 60_000;
+
+    /** Of one line: a printed line of a page is far shorter. */
+    private const MAX_LINE = 6_000;
+
+    /** More are not told at once. */
+    private const MOST_ERRORS = 100;
 
     private readonly PieceBuilder $builder;
 
@@ -71,15 +77,26 @@ final class ShorthandReader
         $frame = new Frame($this->headings->meter, $this->headings->key);
         $voices = $this->music($frame);
         $build = new TypedPage($this->builder, $this->headings, $frame, $voices);
-        $build->measures();
+        try {
+            $build->measures();
+            $piece = $this->builder->count() > 0 ? $this->builder->piece() : null;
+        } catch (InvalidScore $reason) {
+            $piece = null;
+            array_unshift($this->errors, new ShorthandError(1, 1, 1, ucfirst($reason->getMessage()).'.'));
+        }
         usort($this->errors, static fn (ShorthandError $a, ShorthandError $b): int => [$a->line, $a->column] <=> [$b->line, $b->column]);
 
-        return new ReadShorthand($this->builder->count() > 0 ? $this->builder->piece() : null, $this->errors, $build->spans());
+        return new ReadShorthand($piece, $this->errors, $piece === null ? [] : $build->spans());
     }
 
     private function sort(string $line, int $number): void
     {
         if (trim($line) === '' || str_starts_with(ltrim($line), ';')) {
+            return;
+        }
+        if (strlen($line) > self::MAX_LINE) {
+            $this->error($number, self::MAX_LINE, 1, 'This line is too long. Each printed line of the page is a line of its own here.');
+
             return;
         }
         $last = $this->lines[count($this->lines) - 1] ?? null;
@@ -199,7 +216,7 @@ final class ShorthandReader
             isset($token['position']) => $voice->tones->position($token['position'], (int) ($token['finger'] ?? 1)),
             isset($token['length']) => $voice->length($token['length']),
             isset($token['chord']) => $voice->chord($token['chord'], $token['chordmarks'] ?? '', $at),
-            isset($token['grace']) => $voice->grace($token['gracetone'] ?? '', $token['gracevalue'] ?? 'v', $token['grace'] === '`'),
+            isset($token['grace']) => $voice->grace($token['gracetone'] ?? '', $token['gracevalue'] ?? 'v', $token['grace'] === '`', strlen($token['graceslurs'] ?? '')),
             isset($token['tone']) => $voice->note($token['tone'], $token['marks'] ?? '', $at),
             isset($token['rest']) => $voice->rest($token['restmarks'] ?? '', $at),
             isset($token['skip']) => $voice->skip(),
@@ -210,7 +227,7 @@ final class ShorthandReader
             isset($token['hairpin']) => $voice->hairpin($token['hairpin'] === '<' ? SignKind::Crescendo : SignKind::Diminuendo),
             isset($token['level']) => $voice->level(),
             isset($token['words']) => Commands::quoted($token['words'], $voice),
-            default => throw new InvalidScore("'{$at->text}' means nothing here. Notes are fingers 1 to 5 or letters a to g, lengths w h q v x, a rest r, a bar |."),
+            default => throw new InvalidScore(Token::rightOne($token, $at->text) ?? "'{$at->text}' means nothing here. Notes are fingers 1 to 5 or letters a to g, lengths w h q v x, a rest r, a bar |."),
         };
     }
 
@@ -253,6 +270,8 @@ final class ShorthandReader
 
     private function error(int $line, int $column, int $length, string $text): void
     {
-        $this->errors[] = new ShorthandError($line, $column, max(1, $length), $text);
+        if (count($this->errors) < self::MOST_ERRORS) {
+            $this->errors[] = new ShorthandError($line, $column, max(1, $length), $text);
+        }
     }
 }

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
-use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Line;
 use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\MusicText;
 use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Piece;
 
 /** Prints a piece as it would be typed; what the shorthand cannot say is named. */
 final class ShorthandWriter
 {
+    /** Of a hand, as they can be typed. */
+    private const VOICES = 4;
+
     /** @var array<string, true> */
     private array $unsaid = [];
 
@@ -28,23 +31,30 @@ final class ShorthandWriter
     {
         $writer = new self($piece);
         $text = $writer->page();
-        if ($writer->unsaid === []) {
-            // Nothing is claimed that was not tried: what is read back must be the same page.
-            $again = ShorthandReader::read($text);
-            if ($again->errors !== [] || $again->piece === null) {
-                $writer->unsaid['A bar that is longer or shorter than its time signature, or a sign in an unusual place.'] = true;
-            } elseif (self::comparable($again->piece) !== self::comparable($piece)) {
-                $writer->unsaid['Some detail of the print that the shorthand has no word for.'] = true;
-            }
+        // Nothing is claimed that was not tried: what is read back must be the same page, or it is said which bars are not.
+        $again = ShorthandReader::read($text);
+        if ($again->piece !== null && $again->errors === []) {
+            $writer->differences($again->piece);
+        } else {
+            $writer->unsaid['The whole: '.lcfirst($again->errors[0]->text ?? 'there is nothing to type.')] = true;
         }
 
         return new WrittenShorthand($text, array_keys($writer->unsaid));
     }
 
-    /** Slurs are numbered anew; which number is no part of the page. */
-    private static function comparable(Piece $piece): string
+    private function differences(Piece $again): void
     {
-        return (string) preg_replace('/(<slur [^>]*?) number="\d+"/', '$1', MusicXmlWriter::write($piece));
+        $said = implode("\n", array_keys($this->unsaid));
+        foreach (MusicText::differences($this->piece, $again) as $index) {
+            $number = $this->piece->measures[$index]->number ?? null;
+            if ($index < 0) {
+                $this->unsaid['The head of the piece: a text that is longer, or divided otherwise, than it can be typed.'] = true;
+            } elseif ($number === null) {
+                $this->unsaid['The end: there are more bars when it is typed.'] = true;
+            } elseif (! str_contains($said, "Bar {$number}: ")) {
+                $this->unsaid["Bar {$number}: some detail of the print that the shorthand has no word for."] = true;
+            }
+        }
     }
 
     private function page(): string
@@ -52,7 +62,9 @@ final class ShorthandWriter
         foreach (Hand::cases() as $hand) {
             foreach ($this->piece->measures as $measure) {
                 foreach ($measure->voices($hand) as $number => $voice) {
-                    if ($voice !== []) {
+                    if ($number > self::VOICES) {
+                        $this->unsaid["Bar {$measure->number}: a voice more than four of the {$hand->word()}."] = true;
+                    } elseif ($voice !== []) {
                         $this->voices["{$hand->value}{$number}"] ??= new VoiceWriting($hand, $number, $this->piece, function (string $what): void {
                             $this->unsaid["Bar {$this->bar}: {$what}."] = true;
                         });
@@ -63,7 +75,12 @@ final class ShorthandWriter
         uksort($this->voices, static fn (string $a, string $b): int => [$b[0], $a[1]] <=> [$a[0], $b[1]]);
         $text = $this->headings();
         foreach ($this->piece->lines() as $line) {
-            $text .= $this->line($line);
+            $typed = $this->line($line);
+            if (mb_strlen($text.$typed) > ShorthandReader::MAX_CHARACTERS) {
+                $this->unsaid["Bar {$this->piece->measures[$line->from]->number}: from here on it is longer than what can be typed."] = true;
+                break;
+            }
+            $text .= $typed;
         }
 
         return $text;
@@ -73,7 +90,12 @@ final class ShorthandWriter
     {
         $piece = $this->piece;
         $first = $piece->measures[0];
-        $tempo = trim(($piece->metronome === null ? '' : Names::ofTempo($piece->metronome)).' '.$piece->tempoWords);
+        $mark = $piece->metronome;
+        if ($mark !== null && ! Names::isTempo($mark)) {
+            $this->unsaid['The head of the piece: its metronome mark.'] = true;
+            $mark = null;
+        }
+        $tempo = trim(($mark === null ? '' : Names::ofTempo($mark)).' '.(preg_match('/^\d/', $piece->tempoWords ?? '') === 1 ? '' : $piece->tempoWords));
         $clefs = "{$first->clefs['R']->value} {$first->clefs['L']->value}";
         $headings = array_filter([
             'title' => $piece->title,
@@ -84,7 +106,7 @@ final class ShorthandWriter
             'key' => $first->key->typed() === 'C' ? null : $first->key->typed(),
             'tempo' => $tempo === '' ? null : $tempo,
             'clefs' => $clefs === 'treble bass' ? null : $clefs,
-            'bar' => $first->pickup || $first->number === 1 ? null : (string) $first->number,
+            'bar' => $first->pickup || $first->number === 1 || $first->number > 9999 ? null : (string) $first->number,
         ], is_string(...));
         $text = '';
         foreach ($headings as $name => $value) {
@@ -143,7 +165,7 @@ final class ShorthandWriter
     private function begins(Measure $measure, ?Measure $before): array
     {
         $tokens = $measure->repeatStart ? ['|:'] : [];
-        if ($measure->endings !== [] && ($before === null || $before->endings !== $measure->endings || $before->repeatEnd)) {
+        if ($measure->endings !== [] && max($measure->endings) < 10 && min($measure->endings) > 0 && ($before === null || $before->endings !== $measure->endings || $before->repeatEnd)) {
             $tokens[] = '['.implode(',', $measure->endings);
         }
         if ($before !== null && ! $before->meter->looksLike($measure->meter)) {
@@ -181,6 +203,9 @@ final class ShorthandWriter
         $goesOn = $ending && $next?->endings === $measure->endings;
         if ($leads && $measure->barStyle !== '' && $measure->barStyle !== 'light-light') {
             $this->unsaid["Bar {$measure->number}: a {$measure->barStyle} bar line."] = true;
+        }
+        if ($leads && $measure->sameAsBefore) {
+            $this->unsaid["Bar {$measure->number}: the sign that says to play the bar before again; its notes are typed."] = true;
         }
 
         return match (true) {

@@ -37,12 +37,17 @@ final class ToneWriting
             ? $finger.$sign
             : strtolower($note->pitch->letter()).$sign.$this->octaves($note->pitch->step, $written).($finger === null ? '' : "^{$finger}");
         try {
-            $read = $this->tones->note($token, $key, $crossed, $tied);
+            // Tried first, so that what is not typed leaves no trace.
+            $read = (clone $this->tones)->note($token, $key, $crossed, $tied);
         } catch (InvalidScore) {
             return null;
         }
+        if (! $read->pitch->equals($note->pitch) || $read->finger !== $finger) {
+            return null;
+        }
+        $this->tones->note($token, $key, $crossed, $tied);
 
-        return $read->pitch->equals($note->pitch) && $read->finger === $finger && $read->courtesy === $note->courtesy ? $token : null;
+        return $token;
     }
 
     /** The letter count of the thumb's key when this finger lies on this note. */

@@ -38,6 +38,11 @@ final class Tones
 
     public function __construct(private readonly Hand $hand) {}
 
+    public function __clone()
+    {
+        $this->accidentals = array_map(static fn (PrintedAccidentals $of): PrintedAccidentals => clone $of, $this->accidentals);
+    }
+
     public function forget(): void
     {
         $this->accidentals = [];

@@ -11,6 +11,7 @@ use Nasturtium\Core\Score\Grace;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\Navigation;
@@ -48,6 +49,9 @@ final class Voice
     private array $tied = [];
 
     private bool $slurred = false;
+
+    /** How many there are so far. */
+    private int $events = 0;
 
     private ?SignKind $hairpin = null;
 
@@ -196,11 +200,15 @@ final class Voice
         $this->closeWhenFull();
     }
 
-    public function grace(string $token, string $value, bool $slashed): void
+    /** @param int $slurs signs of slurs after it */
+    public function grace(string $token, string $value, bool $slashed, int $slurs): void
     {
         $this->current();
+        if (count($this->graces) >= Limits::NOTES_IN_CHORD) {
+            throw new InvalidScore('There are more than '.Limits::NOTES_IN_CHORD.' grace notes before one note.');
+        }
         $note = $this->tones->note($token, $this->key(), $this->crossed, []);
-        $this->graces[] = new Grace($note->pitch, Names::LENGTHS[$value] ?? 'eighth', $slashed, $note->finger);
+        $this->graces[] = new Grace($note->pitch, Names::LENGTHS[$value] ?? 'eighth', $slashed, $note->finger, slurs: $this->slurEnds($slurs));
     }
 
     public function openTuplet(int $actual, int $normal): void
@@ -274,18 +282,47 @@ final class Voice
         if ($this->bar !== null && ! $this->bar->written->isZero()) {
             throw new InvalidScore('A bar is copied whole: finish the bar before it, or put | first.');
         }
-        $pickup = $this->bars !== [] && ! $this->bars[0]->hasWholeRest() && $this->bars[0]->written->compare($this->frame->meterAt(0)->measure()) < 0;
-        [$from, $to] = $first === null
-            ? [count($this->bars) - 1, count($this->bars) - 1]
-            : [$first - ($pickup ? 0 : 1), $last - ($pickup ? 0 : 1)];
-        for ($i = $from; $i <= $to; $i++) {
-            $bar = $this->bars[$i] ?? throw new InvalidScore($first === null ? '% repeats the bar before, and there is none.' : 'Bar '.($i + ($pickup ? 0 : 1)).' is not typed yet in this line.');
-            $this->copyBar($bar, $at);
+        if ($first === null) {
+            $this->copyBar($this->bars[count($this->bars) - 1] ?? throw new InvalidScore('% repeats the bar before, and there is none.'), $at);
+
+            return;
         }
+        $numbered = $this->numbered();
+        for ($number = $first; $number <= $last; $number++) {
+            foreach ($numbered[$number] ?? throw new InvalidScore("Bar {$number} is not typed yet in this line.") as $bar) {
+                $this->copyBar($bar, $at);
+            }
+        }
+    }
+
+    /** @return array<int, non-empty-list<TypedBar>> the bars so far by their number: a bar that a repeat sign or a double bar divides has one */
+    private function numbered(): array
+    {
+        $numbered = [];
+        $number = 0;
+        $before = null;
+        $together = Fraction::zero();
+        foreach ($this->bars as $i => $bar) {
+            $full = $this->frame->meterAt($i)->measure();
+            $isShort = ! $bar->hasWholeRest() && $bar->written->compare($full) < 0;
+            $together = $together->plus($bar->written);
+            $isDivided = $before !== null && ($before->repeatEnd || $before->barStyle !== '' || $bar->repeatStart);
+            if ($i === 0 && $isShort) {
+                $together = Fraction::zero();
+            } elseif (! ($isDivided && $isShort && $together->equals($full) && $number > 0)) {
+                $number++;
+                $together = $isShort ? $bar->written : Fraction::zero();
+            }
+            $numbered[$number][] = $bar;
+            $before = $bar;
+        }
+
+        return $numbered;
     }
 
     private function copyBar(TypedBar $from, Span $at): void
     {
+        $this->hold(count($from->events));
         $this->bar = $this->filled = null;
         $bar = $this->current();
         array_push($bar->signs, ...$from->signs);
@@ -360,12 +397,21 @@ final class Voice
         if ($event->notes === []) {
             throw new InvalidScore('A slur begins and ends at a note, not at a rest.');
         }
+        array_push($event->slurs, ...$this->slurEnds($signs));
+    }
+
+    /** @return list<SlurEnd> */
+    private function slurEnds(int $signs): array
+    {
         // Each voice has a number of its own, so that slurs side by side are not taken for one.
         $number = 2 * $this->number - ($this->hand === Hand::Right ? 1 : 0);
+        $ends = [];
         for ($i = 0; $i < $signs; $i++) {
             $this->slurred = ! $this->slurred;
-            $event->slurs[] = new SlurEnd($number, $this->slurred);
+            $ends[] = new SlurEnd($number, $this->slurred);
         }
+
+        return $ends;
     }
 
     private function put(TypedEvent $event): TypedEvent
@@ -375,6 +421,7 @@ final class Voice
             $event->length = Duration::ofWhole($event->length->whole->times($this->tuplet->ratio()));
             $this->inTuplet[] = $event;
         }
+        $this->hold(1);
         $event->crossed = $this->crossed;
         $event->onset = $bar->written;
         $bar->events[] = $event;
@@ -382,6 +429,15 @@ final class Voice
         $this->closeWhenFull();
 
         return $event;
+    }
+
+    /** @throws InvalidScore when this voice alone has more than a piece may */
+    private function hold(int $more): void
+    {
+        $this->events += $more;
+        if ($this->events > Limits::EVENTS) {
+            throw new InvalidScore('A piece has at most '.Limits::EVENTS.' notes and rests.');
+        }
     }
 
     private function moment(): Fraction
@@ -419,6 +475,9 @@ final class Voice
 
     private function begin(): TypedBar
     {
+        if (count($this->bars) >= Limits::MEASURES) {
+            throw new InvalidScore('A piece has at most '.Limits::MEASURES.' bars.');
+        }
         $bar = $this->next;
         $bar->startsLine = count($this->bars) === $this->lineStart;
         $this->next = new TypedBar(false);

@@ -21,7 +21,7 @@ final readonly class WordsWriting
         $notes = [];
         $verses = [];
         foreach ($measures as $measure) {
-            foreach ($measure->events() as $event) {
+            foreach (array_filter($measure->events(), static fn (Event $event): bool => VoiceWriting::hasRoom($measure, $event)) as $event) {
                 $sung = $event->hand === $hand && $event->voice === 1 && $event->isStruck();
                 if ($sung) {
                     $notes[] = $event;
@@ -36,6 +36,11 @@ final readonly class WordsWriting
         ksort($verses);
         $text = '';
         foreach (array_keys($verses) as $verse) {
+            if ($verse > 9) {
+                $unsaid("Bar {$measures[0]->number}: verse {$verse}.");
+
+                continue;
+            }
             $text .= 'W'.($hand === Hand::Left ? 'L' : '').($verse === 1 ? '' : $verse).': '.self::verse($notes, $verse)."\n";
         }
 
@@ -49,7 +54,7 @@ final readonly class WordsWriting
         $held = false;
         foreach ($notes as $note) {
             $lyric = self::of($note, $verse);
-            $syllables[] = $lyric === null ? ($held ? '_' : '.') : str_replace(' ', '~', $lyric->printed());
+            $syllables[] = $lyric === null ? ($held ? '_' : '.') : (string) preg_replace('/\s+/u', '~', $lyric->printed());
             $held = $lyric === null ? $held : $lyric->extended;
         }
         while ($syllables !== [] && $syllables[count($syllables) - 1] === '.') {
