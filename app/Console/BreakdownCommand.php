@@ -15,6 +15,7 @@ use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\PartChoice;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
@@ -28,6 +29,8 @@ final class BreakdownCommand extends Command
 {
     protected $signature = 'nasturtium:breakdown
         {file : a .musicxml, .xml or .mxl file}
+        {--part= : the id of the student\'s part, where the file has several; both hands, or the right hand beside --left}
+        {--left= : the id of the left hand\'s part, where each hand has one of its own}
         {--path=beat : beat, notes or sound}
         {--school=landmark : landmark, alphabet or phrase}
         {--landmarks=1 : the landmark level, 1 to 3}
@@ -45,7 +48,7 @@ final class BreakdownCommand extends Command
     public function handle(BreakDown $breakDown): int
     {
         try {
-            $score = MusicXmlReader::read($this->bytes());
+            $score = MusicXmlReader::read($this->bytes(), $this->parts());
             $document = $breakDown($score->piece, $this->settings(), $score->notRead);
         } catch (BadInput|InvalidScore $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
@@ -67,6 +70,17 @@ final class BreakdownCommand extends Command
         }
 
         return (string) file_get_contents($path);
+    }
+
+    /** @throws BadInput */
+    private function parts(): ?PartChoice
+    {
+        [$part, $left] = [$this->text('part'), $this->text('left')];
+        if ($part === '' && $left !== '') {
+            throw new BadInput('--left names the left hand\'s part alone; name the right hand\'s with --part.');
+        }
+
+        return $part === '' ? null : new PartChoice($part, $left === '' ? null : $left);
     }
 
     /** @throws BadInput|InvalidScore */

@@ -39,7 +39,7 @@ final class Piece extends Model
     /** The piece as the core knows it. */
     public function score(): Score
     {
-        return MusicXmlReader::read($this->music)->piece;
+        return MusicXmlReader::kept($this->music);
     }
 
     /** @return list<string> */

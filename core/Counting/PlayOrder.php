@@ -6,6 +6,7 @@ namespace Nasturtium\Core\Counting;
 
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Piece;
@@ -13,8 +14,6 @@ use Nasturtium\Core\Score\Piece;
 /** The measures as they are played: repeats, endings and jumps followed (handbook 2). */
 final class PlayOrder
 {
-    private const LONGEST = 100_000;
-
     /** @var list<int> */
     private array $order = [];
 
@@ -40,8 +39,8 @@ final class PlayOrder
     {
         $order = new self($piece);
         for ($at = 0; $at !== null; $at = $order->after($at)) {
-            if (count($order->order) > self::LONGEST) {
-                throw new InvalidScore('the repeats make the piece longer than '.self::LONGEST.' bars');
+            if (count($order->order) > Limits::PLAYED_MEASURES) {
+                throw new InvalidScore('the repeats make the piece longer than '.Limits::PLAYED_MEASURES.' bars');
             }
         }
 

@@ -12,7 +12,7 @@ use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 
 /** What a hand has to do through a piece: where it moves, crosses, leaps and stretches, and where it is weak (handbook 4). */
-final readonly class HandWork
+final class HandWork
 {
     /** A sixth: beyond it the arm moves. */
     private const LEAP = 5;
@@ -20,10 +20,22 @@ final readonly class HandWork
     /** Notes on fingers 4 and 5 in turn that make a run. */
     private const WEAK = 3;
 
-    public function __construct(private Piece $piece, private Hand $hand, private HandFingers $fingers) {}
+    /** @var list<Shift>|null once they were asked for */
+    private ?array $shifts = null;
+
+    /** @var list<Leap>|null likewise */
+    private ?array $leaps = null;
+
+    public function __construct(private readonly Piece $piece, private readonly Hand $hand, private readonly HandFingers $fingers) {}
 
     /** @return list<Shift> */
     public function shifts(): array
+    {
+        return $this->shifts ??= $this->findShifts();
+    }
+
+    /** @return list<Shift> */
+    private function findShifts(): array
     {
         $shifts = [];
         foreach ($this->fingers->placed as $i => $placed) {
@@ -61,6 +73,12 @@ final readonly class HandWork
 
     /** @return list<Leap> by the lowest note of a chord */
     public function leaps(): array
+    {
+        return $this->leaps ??= $this->findLeaps();
+    }
+
+    /** @return list<Leap> */
+    private function findLeaps(): array
     {
         $leaps = [];
         $last = null;
@@ -159,11 +177,17 @@ final readonly class HandWork
     private function silent(Event $before, Event $after): Fraction
     {
         $silent = Fraction::zero();
+        if ($before->measure === $after->measure && $before->end->equals($after->onset)) {
+            return $silent;
+        }
         for ($i = $before->measure; $i <= $after->measure; $i++) {
             foreach ($this->piece->measures[$i]->of($this->hand) as $event) {
+                if (! $event->isRest()) {
+                    continue;
+                }
                 $isAfter = $i > $before->measure || $event->onset->compare($before->onset) > 0;
                 $isBefore = $i < $after->measure || $event->onset->compare($after->onset) < 0;
-                if ($event->isRest() && $isAfter && $isBefore) {
+                if ($isAfter && $isBefore) {
                     $silent = $silent->plus($event->duration->whole);
                 }
             }

@@ -51,7 +51,10 @@ final class Calendar
 
     private static function text(string $text): string
     {
-        return strtr($text, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\r\n" => '\\n', "\n" => '\\n']);
+        // A lone carriage return would begin a line of its own in some readers, and other control characters have no place at all.
+        $clean = (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', '', $text);
+
+        return strtr($clean, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\r\n" => '\\n', "\n" => '\\n', "\r" => '\\n']);
     }
 
     /** Long lines go on after a break and a space; no character is cut in two. */

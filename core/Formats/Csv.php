@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Formats;
 /** Tables as comma-separated text; what comes in may be divided by semicolons or tabs as well. */
 final readonly class Csv
 {
+    /** The byte order mark of UTF-8. */
+    private const MARK = "\xEF\xBB\xBF";
+
     private const MAX_BYTES = 1024 * 1024;
 
     private const MAX_ROWS = 2_000;
@@ -21,16 +24,15 @@ final readonly class Csv
         if (strlen($bytes) > self::MAX_BYTES) {
             throw new BadInput('The table is over 1 MB. A book has fewer pages.');
         }
-        $text = str_starts_with($bytes, "\xEF\xBB\xBF") ? substr($bytes, 3) : $bytes;
-        $text = mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
-        $first = (string) strtok((string) $text, "\n");
+        $text = self::inUtf8($bytes);
+        $first = (string) strtok($text, "\n");
         $counts = array_map(static fn (string $divider): int => substr_count($first, $divider), [',' => ',', ';' => ';', "\t" => "\t"]);
         $divider = (string) array_search(max($counts), $counts, true);
         $stream = fopen('php://temp', 'r+');
         if ($stream === false) {
             throw new BadInput('The table cannot be read now. Try again.');
         }
-        fwrite($stream, (string) $text);
+        fwrite($stream, $text);
         rewind($stream);
         $rows = [];
         for ($number = 1; ($cells = fgetcsv($stream, null, $divider === '' ? ',' : $divider, '"', '')) !== false; $number++) {
@@ -47,10 +49,33 @@ final readonly class Csv
         return $rows;
     }
 
-    /** @param list<list<string|int>> $rows */
+    /** A spreadsheet writes what it likes: UTF-8 with or without its mark, UTF-16, or the letters of an old machine. */
+    private static function inUtf8(string $bytes): string
+    {
+        $utf16 = match (true) {
+            str_starts_with($bytes, "\xFF\xFE") => 'UTF-16LE',
+            str_starts_with($bytes, "\xFE\xFF") => 'UTF-16BE',
+            strlen($bytes) > 1 && $bytes[1] === "\0" => 'UTF-16LE',
+            str_starts_with($bytes, "\0") => 'UTF-16BE',
+            default => null,
+        };
+        $text = match (true) {
+            $utf16 !== null => mb_convert_encoding($bytes, 'UTF-8', $utf16),
+            mb_check_encoding($bytes, 'UTF-8') => $bytes,
+            default => mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252'),
+        };
+
+        return str_starts_with($text, self::MARK) ? substr($text, strlen(self::MARK)) : $text;
+    }
+
+    /**
+     * With the mark that tells a spreadsheet that it is UTF-8.
+     *
+     * @param  list<list<string|int>>  $rows
+     */
     public static function write(array $rows): string
     {
-        return implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
+        return self::MARK.implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
     }
 
     private static function cell(string|int $cell): string

@@ -24,7 +24,7 @@ final class WeekFile
     public static function read(string $json): Week
     {
         try {
-            $given = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+            $given = json_decode(str_starts_with($json, "\xEF\xBB\xBF") ? substr($json, 3) : $json, true, 16, JSON_THROW_ON_ERROR);
         } catch (\JsonException $reason) {
             throw new BadInput("This is not JSON: {$reason->getMessage()}.");
         }
@@ -119,10 +119,10 @@ final class WeekFile
             TaskKind::from($kind),
             (int) ceil(2 * self::minutes($given, $place, 0.5)),
             array_map(static fn (mixed $id): string => self::id($id, "{$place}.waitsFor"), self::list($given + ['waitsFor' => []], 'waitsFor', self::MOST_TASKS)),
-            ($given['new'] ?? false) === true,
-            ($given['starred'] ?? false) === true,
+            self::yes($given, 'new', $place),
+            self::yes($given, 'starred', $place),
             self::count($given, 'idleDays', $place, 0),
-            ($given['leads'] ?? false) === true,
+            self::yes($given, 'leads', $place),
             array_map(static fn (mixed $date): string => self::date($date, "{$place}.locked"), self::list($given + ['locked' => []], 'locked', self::MOST_DAYS)),
             array_map(static fn (mixed $date): string => self::date($date, "{$place}.off"), self::list($given + ['off' => []], 'off', self::MOST_DAYS)),
             self::count($given, 'practised', $place, 0),
@@ -145,9 +145,17 @@ final class WeekFile
 
     private static function date(mixed $given, string $place): string
     {
-        $date = is_string($given) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $given) : false;
+        $date = is_string($given) && preg_match('/^\d{4}-\d{2}-\d{2}$/D', $given) === 1 ? \DateTimeImmutable::createFromFormat('!Y-m-d', $given) : false;
 
         return $date !== false && $date->format('Y-m-d') === $given ? $given : throw new BadInput("{$place} is a date, as 2031-05-06.");
+    }
+
+    /** @param array<array-key, mixed> $given */
+    private static function yes(array $given, string $name, string $place): bool
+    {
+        $value = $given[$name] ?? false;
+
+        return is_bool($value) ? $value : throw new BadInput("{$place}.{$name} is true or false.");
     }
 
     /** @param array<array-key, mixed> $given */
@@ -164,6 +172,34 @@ final class WeekFile
         $count = $given[$name] ?? $usual;
 
         return is_int($count) && $count >= 0 && $count <= 9999 ? $count : throw new BadInput(ltrim("{$place}.{$name}", '.').' is a whole number, 0 or more.');
+    }
+
+    /**
+     * @param  list<PlanTask>  $tasks
+     *
+     * @throws BadInput that names those which wait for each other
+     */
+    private static function inNoCircle(array $tasks): void
+    {
+        $waits = array_combine(array_column($tasks, 'id'), array_column($tasks, 'waitsFor'));
+        // What waits for nothing that is left is taken away, until all is, or what is left waits in a circle.
+        do {
+            $before = count($waits);
+            $waits = array_filter($waits, static fn (array $for): bool => array_intersect($for, array_map(strval(...), array_keys($waits))) !== []);
+        } while (count($waits) < $before);
+        if ($waits === []) {
+            return;
+        }
+        $circle = [(string) array_key_first($waits)];
+        while (true) {
+            $next = array_values(array_intersect($waits[$circle[count($circle) - 1]], array_map(strval(...), array_keys($waits))))[0];
+            $at = array_search($next, $circle, true);
+            if ($at !== false) {
+                $names = implode(', ', array_map(static fn (string $id): string => "'{$id}'", array_slice($circle, $at)));
+                throw new BadInput(count($circle) - $at === 1 ? "{$names} waits for itself." : "{$names} wait for each other.");
+            }
+            $circle[] = $next;
+        }
     }
 
     /** @param list<string> $names */
@@ -183,6 +219,7 @@ final class WeekFile
     private static function known(array $tasks, array $dates): void
     {
         $ids = array_column($tasks, 'id');
+        self::inNoCircle($tasks);
         foreach ($tasks as $task) {
             foreach (array_diff($task->waitsFor, $ids) as $id) {
                 throw new BadInput("'{$task->id}' waits for '{$id}', which is not in the week.");

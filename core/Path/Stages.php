@@ -71,6 +71,9 @@ final class Stages
 
     private function applies(PathStep $step): bool
     {
+        if (! $this->piece->plays(Hand::Right) && ! $this->piece->plays(Hand::Left)) {
+            return false;
+        }
         $hand = $step->hand;
         if ($hand !== null) {
             return $this->piece->plays($hand);

@@ -19,11 +19,17 @@ use Nasturtium\Core\Score\Place;
 /** Where a page sticks: each bar-over with its reasons (handbook 6). A move is a reason where it is made, so one into a downbeat belongs to the bar before. */
 final class StickingPoints
 {
+    /** How often one difficulty is told of one bar; it counts three times at most. */
+    private const MOST_TOLD = 12;
+
     /** Below it nothing sticks. */
     private const LEAST = 5;
 
     /** @var array<int, array<string, Reason>> by index of the bar, then by difficulty */
     private array $found = [];
+
+    /** @var array<int, int|null> by index of the bar, once it was asked for */
+    private array $firstBeats = [];
 
     /** @var array<string, array{int, Event}>|null the index of its measure and each event, by hand and place */
     private ?array $events = null;
@@ -146,11 +152,15 @@ final class StickingPoints
         $beat = Fraction::of(1, max(4, $unit));
         foreach ($events as $event) {
             if ($event->isRest()) {
-                $silent = $played ? [...$silent, $event->id] : [];
+                if ($played) {
+                    $silent[] = $event->id;
+                }
 
                 continue;
             }
-            $found['rest'] = [...$found['rest'], ...$silent];
+            if ($silent !== []) {
+                array_push($found['rest'], ...$silent);
+            }
             [$played, $silent] = [true, []];
             $written = $event->writtenLength();
             if ($event->ink->tuplet !== null) {
@@ -162,8 +172,11 @@ final class StickingPoints
             if (($written->asNote()[1] ?? 0) > 0 && $written->whole->compare(Fraction::of(3, 4)) < 0 && $unit < 8) {
                 $found['dotted'][] = $event->id;
             }
-            if (array_filter($event->notes, static fn ($note): bool => $note->tieStart) !== []) {
-                $found['tie'][] = $event->id;
+            foreach ($event->notes as $note) {
+                if ($note->tieStart) {
+                    $found['tie'][] = $event->id;
+                    break;
+                }
             }
         }
         $in = "in the {$hand->word()}";
@@ -212,10 +225,20 @@ final class StickingPoints
     private function move(Place $at, Hand $hand, Difficulty $difficulty, string $text): void
     {
         [$i, $event] = $this->event($hand, $at);
-        $measure = $this->piece->measures[$i];
-        $first = $measure->firstSounding();
-        $isDownbeat = $i > 0 && $first !== null && $measure->place($first->onset)->beats->floor() === $at->beats->floor();
+        $isDownbeat = $i > 0 && $this->firstBeat($i) === $at->beats->floor();
         $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, [$event->id]);
+    }
+
+    /** @return int|null the beat in which a bar begins to sound */
+    private function firstBeat(int $index): ?int
+    {
+        if (! array_key_exists($index, $this->firstBeats)) {
+            $measure = $this->piece->measures[$index];
+            $first = $measure->firstSounding();
+            $this->firstBeats[$index] = $first === null ? null : $measure->place($first->onset)->beats->floor();
+        }
+
+        return $this->firstBeats[$index];
     }
 
     /** @return array{int, Event} what a hand plays at a place, after the index of its measure */
@@ -240,6 +263,9 @@ final class StickingPoints
             return;
         }
         $before = $this->found[$i][$difficulty->value] ?? null;
+        if ($before !== null && $before->times >= self::MOST_TOLD) {
+            return;
+        }
         $this->found[$i][$difficulty->value] = $before === null
             ? new Reason($difficulty, $text, $times, $events)
             : new Reason($difficulty, "{$before->text}; {$text}", $before->times + $times, [...$before->events, ...$events]);

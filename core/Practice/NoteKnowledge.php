@@ -116,8 +116,8 @@ final readonly class NoteKnowledge
         $right = count(array_filter($last, static fn (Evidence $one): bool => $one->kind === EvidenceKind::RightAnswer));
         $times = array_map(static fn (Evidence $one): int => $one->milliseconds, $last);
         sort($times);
-        $middle = intdiv(count($times), 2);
-        $median = count($times) % 2 === 1 ? $times[$middle] : intdiv($times[$middle - 1] + $times[$middle], 2);
+        // Of an even number the upper middle one counts.
+        $median = $times[intdiv(count($times), 2)] ?? PHP_INT_MAX;
 
         return 100 * $right >= $this->right * count($last) && $median <= $this->median;
     }

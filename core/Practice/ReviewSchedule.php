@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** A signed-off page comes back after 1, 2, 4 and 8 weeks, then on request (handbook 12). */
+/** A signed-off page comes back after 1, 2, 4 and 8 weeks, then on request; one that fails then comes back after 4 (handbook 12). */
 final readonly class ReviewSchedule
 {
     private const WEEKS = [1, 2, 4, 8];
@@ -25,12 +25,14 @@ final readonly class ReviewSchedule
     }
 
     /**
-     * Where the reviews heard so far lead: a pass goes on, a failed review one interval back.
+     * Where the reviews heard so far lead: a pass goes on until there are no more intervals, a failed review one interval back.
      *
      * @param  list<bool>  $passed  in the order they were heard
      */
     public static function after(array $passed): int
     {
-        return array_reduce($passed, static fn (int $step, bool $pass): int => $pass ? $step + 1 : max(0, $step - 1), 0);
+        $onRequest = count(self::WEEKS);
+
+        return array_reduce($passed, static fn (int $step, bool $pass): int => $pass ? min($onRequest, $step + 1) : max(0, min($onRequest - 1, $step) - 1), 0);
     }
 }

@@ -42,15 +42,18 @@ final readonly class Duration
      */
     public function asNote(): ?array
     {
-        foreach (self::VALUES as $value => $denominator) {
-            foreach ([0, 1, 2] as $dots) {
-                if ($this->whole->equals(Fraction::of(2 ** ($dots + 1) - 1, $denominator * 2 ** $dots))) {
-                    return [$value, $dots];
+        /** @var array<int, array<int, array{string, int}>> $notes by denominator and numerator */
+        static $notes = [];
+        if ($notes === []) {
+            foreach (self::VALUES as $value => $denominator) {
+                foreach ([0, 1, 2] as $dots) {
+                    $length = Fraction::of(2 ** ($dots + 1) - 1, $denominator * 2 ** $dots);
+                    $notes[$length->denominator][$length->numerator] = [$value, $dots];
                 }
             }
         }
 
-        return null;
+        return $notes[$this->whole->denominator][$this->whole->numerator] ?? null;
     }
 
     /** How many beats of this meter; a fraction, as a dotted quarter in 4/4 is 3/2. */

@@ -58,7 +58,12 @@ final readonly class Fraction implements \Stringable
 
     public function minus(self $other): self
     {
-        return $this->plus(new self(-$other->numerator, $other->denominator));
+        return $this->denominator === $other->denominator
+            ? self::exact($this->numerator - $other->numerator, $this->denominator)
+            : self::exact(
+                $this->numerator * $other->denominator - $other->numerator * $this->denominator,
+                $this->denominator * $other->denominator,
+            );
     }
 
     public function times(self $other): self
@@ -105,7 +110,8 @@ final readonly class Fraction implements \Stringable
     /** What is left above the floor: from 0 up to but not including 1. */
     public function part(): self
     {
-        return $this->minus(new self($this->floor(), 1));
+        // It has no factor in common with the denominator that the whole number has not.
+        return self::lowest($this->numerator - $this->floor() * $this->denominator, $this->denominator);
     }
 
     public function max(self $other): self

@@ -10,15 +10,15 @@ namespace Nasturtium\Core\Score;
  */
 final readonly class Limits
 {
-    public const MEASURES = 2_000;
+    public const MEASURES = 1_600;
 
     /** As they are played, with every repeat. */
-    public const PLAYED_MEASURES = 8_000;
+    public const PLAYED_MEASURES = 6_000;
 
     /** Notes, chords and rests. */
-    public const EVENTS = 20_000;
+    public const EVENTS = 9_000;
 
-    public const EVENTS_IN_MEASURE = 512;
+    public const EVENTS_IN_MEASURE = 128;
 
     public const NOTES_IN_CHORD = 20;
 
@@ -29,7 +29,7 @@ final readonly class Limits
     public const BEATS_IN_MEASURE = 64;
 
     /** Of the whole piece, as it is written. */
-    public const BEATS = 20_000;
+    public const BEATS = 12_000;
 
     /** Signs, clefs and keys that change, words: what stands at a bar besides its notes. */
     public const SIGNS_IN_MEASURE = 128;

@@ -71,7 +71,7 @@ final class MeasureNumbers
 
             return;
         }
-        $before = $this->numbers[$i - 1];
+        $before = $this->numbers[$i - 1] ?? 0;
         $after = $this->goesOn($i);
         if ($after !== null || $draft->implicit) {
             $this->tooMany += $said && ! $draft->implicit && $draft->number !== null ? 1 : 0;

@@ -18,6 +18,11 @@ final readonly class Pitch
 
     private const HIGHEST_KEY = 108;
 
+    /** What a file may write, and two octaves beyond it, where a duet is played. */
+    private const LEAST_OCTAVE = -4;
+
+    private const MOST_OCTAVE = 13;
+
     /**
      * @param  int  $step  the letter, 0 for C to 6 for B
      * @param  int  $alter  semitones: 1 for a sharp, -1 for a flat
@@ -26,7 +31,7 @@ final readonly class Pitch
      */
     public function __construct(public int $step, public int $octave, public int $alter = 0)
     {
-        if ($step < 0 || $step > 6 || $octave < -1 || $octave > 10 || abs($alter) > 2) {
+        if ($step < 0 || $step > 6 || $octave < self::LEAST_OCTAVE || $octave > self::MOST_OCTAVE || abs($alter) > 2) {
             throw new InvalidScore("step {$step}, octave {$octave}, alteration {$alter} is not a pitch");
         }
     }
@@ -95,7 +100,10 @@ final readonly class Pitch
 
     public function name(): string
     {
-        return $this->spelled().$this->octave;
+        /** @var array<int, array<int, string>> $names by letter count and alteration: the same few are asked for again and again */
+        static $names = [];
+
+        return $names[7 * $this->octave + $this->step][$this->alter] ??= $this->spelled().$this->octave;
     }
 
     /** A0 to C8. */

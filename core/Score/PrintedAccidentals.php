@@ -52,6 +52,9 @@ final class PrintedAccidentals
             $settled = $measure->events;
             $accidentals = new self($measure->key);
             foreach ($on as $i => $event) {
+                if ($event->notes === []) {
+                    continue;
+                }
                 $notes = array_map(
                     static fn (Note $note): Note => $accidentals->shown($note) !== null && $note->courtesy
                         ? new Note($note->pitch, $note->finger, $note->tieStart, $note->tieStop)

@@ -115,5 +115,5 @@ test('as many bars as there may be are read within the memory that a request has
     expect($piece->measures)->toHaveCount(Limits::MEASURES);
     ReportDocument::of(Breakdown::of($piece, new Settings()));
     expect(memory_get_peak_usage() - $before)->toBeLessThan(96 * 1024 * 1024)
-        ->and(fn () => MusicXmlReader::read($file(Limits::MEASURES + 1)))->toThrow(BadInput::class, 'more than 2000 bars');
+        ->and(fn () => MusicXmlReader::read($file(Limits::MEASURES + 1)))->toThrow(BadInput::class, 'more than 1600 bars');
 });

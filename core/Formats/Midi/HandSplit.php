@@ -6,19 +6,36 @@ namespace Nasturtium\Core\Formats\Midi;
 
 use Nasturtium\Core\Score\Hand;
 
-/** Which hand plays which note: by track where there are two, else by where the hands are. */
-final readonly class HandSplit
+/**
+ * Which hand plays which note: by track where there are two, else the way that moves the hands least. Ways are followed
+ * side by side, a few of the cheapest, so that what comes later can tell whose an early note was.
+ */
+final class HandSplit
 {
+    /** Ways that are followed at once. */
+    private const WAYS = 16;
+
+    /** Half steps that five fingers lie over without a move: a fifth, and one for a black key. */
+    private const POSITION = 8;
+
+    /** What a move of the hand costs, and each half step of it. */
+    private const MOVE = 2.0;
+
+    private const STEP = 0.12;
+
+    /** Ways that cost less than this more are as good: the note is marked as uncertain. */
+    private const CLEAR = 0.6;
+
+    /** A hand that holds a key while it strikes another plays two voices, which beginners seldom do. */
+    private const HELD = 1.6;
+
+    /** Hands that change places at one moment, by half step. */
+    private const CROSSED = 0.5;
+
+    /** The right hand below middle C, the left above it, by half step. */
+    private const SIDE = 0.06;
+
     private const MIDDLE_C = 60;
-
-    /** Where the hands are taken to lie before they have played. */
-    private const HOME = ['R' => 67, 'L' => 53];
-
-    /** Semitones that a small hand is not taken to stretch over. */
-    private const SPAN = 9;
-
-    /** How much nearer one hand must be than the other to be certain. */
-    private const CLEAR = 4;
 
     /**
      * @param  list<non-empty-list<MidiNote>>  $moments  the notes that begin together, in time
@@ -27,22 +44,15 @@ final readonly class HandSplit
     public static function of(array $moments): array
     {
         $right = self::rightTrack($moments);
-        $at = self::HOME;
-        $split = [];
-        foreach ($moments as $notes) {
-            $hands = $right === null ? self::byPlace($notes, $at) : [
-                'R' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->track === $right)),
-                'L' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->track !== $right)),
-                'certain' => true,
-            ];
-            foreach (Hand::cases() as $hand) {
-                $keys = array_map(static fn (MidiNote $note): int => $note->key, $hands[$hand->value]);
-                $at[$hand->value] = $keys === [] ? $at[$hand->value] : intdiv(array_sum($keys), count($keys));
-            }
-            $split[] = $hands;
+        if ($right === null) {
+            return (new self())->byWays($moments);
         }
 
-        return $split;
+        return array_map(static fn (array $notes): array => [
+            'R' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->track === $right)),
+            'L' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->track !== $right)),
+            'certain' => true,
+        ], $moments);
     }
 
     /** @param list<non-empty-list<MidiNote>> $moments */
@@ -61,44 +71,109 @@ final readonly class HandSplit
     }
 
     /**
-     * @param  non-empty-list<MidiNote>  $notes  that begin together
-     * @param  array{R: int, L: int}  $at  where the hands are
-     * @return array{R: list<MidiNote>, L: list<MidiNote>, certain: bool}
+     * @param  list<non-empty-list<MidiNote>>  $moments
+     * @return list<array{R: list<MidiNote>, L: list<MidiNote>, certain: bool}>
      */
-    private static function byPlace(array $notes, array $at): array
+    private function byWays(array $moments): array
     {
-        $keys = array_map(static fn (MidiNote $note): int => $note->key, $notes);
-        $boundary = intdiv($at['R'] + $at['L'], 2);
-        if (max($keys) - min($keys) > self::SPAN) {
-            $boundary = self::widestGap($keys);
-        } elseif (count($keys) > 1) {
-            // Within one hand's reach, together: all to the hand that is nearer.
-            $middle = intdiv(array_sum($keys), count($keys));
-            $right = abs($middle - $at['R']) <= abs($middle - $at['L']);
-            $boundary = $right ? min($keys) : max($keys) + 1;
+        $ways = [new HandWay()];
+        /** @var list<list<array{int, int}>> $steps from which way, and how many of the lowest notes went to the left hand, by moment and way */
+        $steps = [];
+        $doubts = [];
+        foreach ($moments as $notes) {
+            usort($notes, static fn (MidiNote $a, MidiNote $b): int => $a->key <=> $b->key);
+            [$ways, $steps[], $doubts[]] = self::next($ways, $notes);
         }
-        $nearest = min(array_map(static fn (int $key): int => abs(abs($key - $at['R']) - abs($key - $at['L'])), $keys));
+        $at = 0;
+        $split = [];
+        for ($i = count($moments) - 1; $i >= 0; $i--) {
+            $notes = $moments[$i];
+            usort($notes, static fn (MidiNote $a, MidiNote $b): int => $a->key <=> $b->key);
+            [$before, $left] = $steps[$i][$at];
+            $split[] = ['R' => array_slice($notes, $left), 'L' => array_slice($notes, 0, $left), 'certain' => ! ($doubts[$i][$left] ?? false)];
+            $at = $before;
+        }
 
-        return [
-            'R' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->key >= $boundary)),
-            'L' => array_values(array_filter($notes, static fn (MidiNote $note): bool => $note->key < $boundary)),
-            'certain' => $nearest >= self::CLEAR || abs($keys[0] - self::MIDDLE_C) > self::SPAN,
-        ];
+        return array_reverse($split);
     }
 
-    /** @param list<int> $keys */
-    private static function widestGap(array $keys): int
+    /**
+     * @param  non-empty-list<HandWay>  $ways
+     * @param  non-empty-list<MidiNote>  $notes  lowest first
+     * @return array{non-empty-list<HandWay>, list<array{int, int}>, array<int, bool>} the cheapest ways on, where each came from, and which splits were a near thing
+     */
+    private static function next(array $ways, array $notes): array
     {
-        sort($keys);
-        $widest = 0;
-        $boundary = self::MIDDLE_C;
-        for ($i = 1; $i < count($keys); $i++) {
-            if ($keys[$i] - $keys[$i - 1] > $widest) {
-                $widest = $keys[$i] - $keys[$i - 1];
-                $boundary = $keys[$i];
+        $found = [];
+        $least = [];
+        foreach ($ways as $from => $way) {
+            for ($left = 0; $left <= count($notes); $left++) {
+                $cost = $way->cost + self::cost($way, array_slice($notes, $left), array_slice($notes, 0, $left));
+                $found[] = [$cost, $from, $left];
+                $least[$left] = min($least[$left] ?? INF, $cost);
             }
         }
+        usort($found, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        /** @var non-empty-list<HandWay> $kept there is always one way on */
+        $kept = [];
+        $steps = [];
+        $seen = [];
+        foreach ($found as [$cost, $from, $left]) {
+            $next = $ways[$from]->with(array_slice($notes, $left), array_slice($notes, 0, $left), $cost, self::POSITION);
+            // Of two ways that leave the hands alike the cheaper is enough.
+            if (isset($seen[$next->name()])) {
+                continue;
+            }
+            $seen[$next->name()] = true;
+            $kept[] = $next;
+            $steps[] = [$from, $left];
+            if (count($kept) === self::WAYS) {
+                break;
+            }
+        }
+        asort($least);
+        $near = array_slice(array_filter($least, static fn (float $cost): bool => $cost - min($least) < self::CLEAR), 0, null, true);
+        $doubts = count($near) > 1 ? array_map(static fn (): bool => true, $near) : [];
 
-        return $boundary;
+        return [$kept, $steps, $doubts];
+    }
+
+    /**
+     * @param  list<MidiNote>  $right
+     * @param  list<MidiNote>  $left
+     */
+    private static function cost(HandWay $way, array $right, array $left): float
+    {
+        $cost = 0.0;
+        foreach ([[Hand::Right, $right], [Hand::Left, $left]] as [$hand, $notes]) {
+            if ($notes === []) {
+                continue;
+            }
+            [$low, $high] = [$notes[0]->key, $notes[count($notes) - 1]->key];
+            $position = $way->position($hand);
+            if ($high - $low > self::POSITION) {
+                $cost += 1.0 + 0.8 * ($high - $low - self::POSITION);
+            }
+            if ($position !== null) {
+                [$from, $to] = $position;
+                $wide = max($high, $to) - min($low, $from);
+                if ($wide > self::POSITION) {
+                    $cost += self::MOVE + self::STEP * max(abs($low - $from), abs($high - $to));
+                }
+            }
+            foreach ($notes as $note) {
+                $cost += self::SIDE * max(0, $hand === Hand::Right ? self::MIDDLE_C - $note->key : $note->key - self::MIDDLE_C);
+            }
+            $held = $way->held($hand, $notes[0]);
+            $cost += $held > 0 ? self::HELD * $held : 0.0;
+        }
+        // The other hand lies where it lay last.
+        $r = $right === [] ? $way->position(Hand::Right) : [$right[0]->key, $right[count($right) - 1]->key];
+        $l = $left === [] ? $way->position(Hand::Left) : [$left[0]->key, $left[count($left) - 1]->key];
+        if ($r !== null && $l !== null && ($r[0] + $r[1]) < ($l[0] + $l[1])) {
+            $cost += self::CROSSED * ($l[0] + $l[1] - $r[0] - $r[1]) / 2;
+        }
+
+        return $cost;
     }
 }

@@ -14,9 +14,13 @@ final class MidiFile
 {
     public const MAX_BYTES = 2 * 1024 * 1024;
 
-    private const MAX_NOTES = 60_000;
+    private const MAX_NOTES = 8_000;
 
     private const PERCUSSION = 9;
+
+    private const LOWEST_KEY = 21;
+
+    private const HIGHEST_KEY = 108;
 
     /** @var list<MidiNote> by their start */
     public array $notes = [];
@@ -143,7 +147,9 @@ final class MidiFile
         if (count($this->notes) >= self::MAX_NOTES) {
             throw new BadInput('The MIDI file has more than '.self::MAX_NOTES.' notes. Export the page you need alone.');
         }
-        if ($to > $from) {
+        if ($key < self::LOWEST_KEY || $key > self::HIGHEST_KEY) {
+            $this->notRead["the key {$key}, which is outside the 88 keys of a piano,"] = true;
+        } elseif ($to > $from) {
             $this->notes[] = new MidiNote($from, $to, $key, $track);
         }
     }
@@ -153,7 +159,7 @@ final class MidiFile
         $type = $status === 0xFF ? ord($this->take(1)) : -1;
         $data = $this->take($this->length());
         match ($type) {
-            0x03 => $this->title = $this->title === '' && $tick === 0 ? trim(mb_scrub($data)) : $this->title,
+            0x03 => $this->title = $this->title === '' && $tick === 0 ? trim(mb_scrub(substr($data, 0, 400))) : $this->title,
             0x51 => $this->tempo ??= strlen($data) === 3 ? self::quarters($data) : null,
             0x58 => $this->time($data, $tick),
             0x59 => $this->key ??= self::keyOf($data),

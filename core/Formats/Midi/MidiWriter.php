@@ -9,6 +9,8 @@ use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Sign;
 use Nasturtium\Core\Score\SignKind;
@@ -103,7 +105,12 @@ final class MidiWriter
         $before = null;
         foreach ($this->order as $index) {
             $measure = $this->piece->measures[$index];
-            if ($before === null || ! $before->meter->equals($measure->meter)) {
+            $pickup = $before === null && $this->from === 0 ? self::pickupMeter($measure) : null;
+            if ($pickup !== null) {
+                // One bar of its own time signature, so that the bars after it begin where they do on the page.
+                $track->time(0, $pickup);
+                $track->time($this->at($measure->length), $measure->meter);
+            } elseif ($before === null || ! $before->meter->equals($measure->meter)) {
                 $track->time($before === null ? 0 : $this->at($at), $measure->meter);
             }
             if ($before === null || ! $before->key->equals($measure->key)) {
@@ -119,6 +126,17 @@ final class MidiWriter
         }
 
         return $track->bytes($this->at($at));
+    }
+
+    private static function pickupMeter(Measure $measure): ?Meter
+    {
+        $length = $measure->length;
+        if (! $measure->pickup || $length->denominator > 32 || ($length->denominator & ($length->denominator - 1)) !== 0) {
+            return null;
+        }
+        $unit = max($measure->meter->unit, $length->denominator);
+
+        return new Meter(intdiv($length->numerator * $unit, $length->denominator), $unit);
     }
 
     private function countIn(): string

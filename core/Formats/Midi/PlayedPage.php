@@ -70,7 +70,9 @@ final class PlayedPage
         $builder = new PieceBuilder();
         $this->lines->skipped = min($played);
         $last = max($played);
-        $this->pickup();
+        if ($this->lines->skipped > 0 || $this->lines->cut->isZero()) {
+            $this->pickup();
+        }
         for ($bar = $this->lines->skipped; $bar <= $last; $bar++) {
             $begins = $bar === $this->lines->skipped ? $this->lines->cut : Fraction::zero();
             [$meter, $hands] = $this->bars[$bar] ?? [$this->bars[$bar - 1][0] ?? new Meter(4, 4), ['R' => [], 'L' => []]];
@@ -93,6 +95,7 @@ final class PlayedPage
     /** Half a bar of silence and more before the first note: the piece begins with a pickup. */
     private function pickup(): void
     {
+        $this->lines->cut = Fraction::zero();
         [$meter, $hands] = $this->bars[$this->lines->skipped];
         $first = $meter->measure();
         foreach ([...$hands['R'], ...$hands['L']] as $event) {

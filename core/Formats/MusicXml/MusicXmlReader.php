@@ -29,9 +29,30 @@ final class MusicXmlReader
     /**
      * @param  PartChoice|null  $choice  without one, the only part, or the only one on two staves
      *
-     * @throws BadInput
+     * @throws BadInput also when nothing sounds in it
      */
     public static function read(string $bytes, ?PartChoice $choice = null): ReadScore
+    {
+        $read = self::anything($bytes, $choice);
+        if (! $read->piece->plays(Hand::Right) && ! $read->piece->plays(Hand::Left)) {
+            throw new BadInput('There is nothing to play in the file: it has bars, but no notes.');
+        }
+
+        return $read;
+    }
+
+    /**
+     * A piece that was kept, also one of rests alone.
+     *
+     * @throws BadInput when it was not written by MusicXmlWriter
+     */
+    public static function kept(string $music): Piece
+    {
+        return self::anything($music, null)->piece;
+    }
+
+    /** @throws BadInput */
+    private static function anything(string $bytes, ?PartChoice $choice): ReadScore
     {
         $root = ScoreFile::open($bytes);
         $parts = new ScoreParts($root);
@@ -50,9 +71,6 @@ final class MusicXmlReader
             self::addLeft($parts, $choice->left, $state);
         }
         $piece = self::built($state);
-        if (! $piece->plays(Hand::Right) && ! $piece->plays(Hand::Left)) {
-            throw new BadInput('There is nothing to play in the file: it has bars, but no notes.');
-        }
 
         return new ReadScore($piece, array_map(
             static fn (array $noted): Check => new Check('not_read', Place::start($piece->measures[$noted[0]]->number), null, $noted[1]),
