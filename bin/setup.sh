@@ -99,6 +99,8 @@ start_database() {
     fi
     [ -f "$folder.password" ] || (umask 077; php -r 'echo bin2hex(random_bytes(16));' >"$folder.password")
     password=$(cat "$folder.password")
+    # Who was erased is kept beside the database it was erased from.
+    export ERASURES_FILE="$folder.erasures"
     export DB_CONNECTION=mariadb DB_HOST=127.0.0.1 DB_DATABASE=nasturtium DB_USERNAME=nasturtium DB_PASSWORD="$password"
     DB_PORT=$(free_port)
     export DB_PORT
@@ -134,7 +136,10 @@ app_key() {
 
 # start_server PORT LOG: the application with several workers; sets server_pid.
 start_server() {
-    PHP_CLI_SERVER_WORKERS=4 setsid php artisan serve --no-reload --host=127.0.0.1 --port="$1" >"$2" 2>&1 &
+    # The addresses of private links are left out of the log.
+    (umask 077; : >"$2"; chmod 600 "$2")
+    PHP_CLI_SERVER_WORKERS=4 setsid php artisan serve --no-reload --host=127.0.0.1 --port="$1" \
+        > >(exec sed -u -E 's#(/(home|calendar)/)[A-Za-z0-9]{20,}#\1[left out]#g' >>"$2") 2>&1 &
     server_pid=$!
     for _ in $(seq 1 100); do
         curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null && return 0

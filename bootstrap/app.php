@@ -2,13 +2,25 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\TrustProxies;
+use App\Http\Middleware\TryAgain;
 use App\Http\QuietSession;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Middleware\TrustProxies as AnyProxies;
+use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Score\InvalidScore;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -16,15 +28,30 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withCommands([__DIR__.'/../app/Console'])
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->command('nasturtium:tidy')->dailyAt('03:30');
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         // What is typed counts its lines and columns from where it begins.
         $middleware->trimStrings(except: ['text', 'shorthand']);
         // One origin serves everything, so there is nothing to share across origins.
         $middleware->remove(HandleCors::class);
+        $middleware->replace(AnyProxies::class, TrustProxies::class);
+        $middleware->append(SecurityHeaders::class);
         // No page of the server's shows errors from a session: the screens ask and are answered in JSON.
         $middleware->web(remove: [ShareErrorsFromSession::class], replace: [StartSession::class => QuietSession::class]);
+        // Before rows are looked up, so that a second try looks them up anew.
+        $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: TryAgain::class);
         // The home side proves itself with its own token, which no other site can send for it.
         $middleware->validateCsrfTokens(except: ['api/home/*']);
     })
-    ->withExceptions(function (Exceptions $exceptions): void {})
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        // Which class was looked for is nobody's business.
+        $exceptions->render(static fn (NotFoundHttpException $reason, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse(['message' => 'This is not here.'], 404) : null);
+        $exceptions->render(static fn (AuthenticationException $reason, Request $request): JsonResponse => new JsonResponse(['message' => 'Please sign in.'], 401));
+        // Music that was kept and cannot be read is told, not a failure of the server.
+        $exceptions->render(static fn (BadInput|InvalidScore $reason): JsonResponse => new JsonResponse(['message' => 'The music of this piece cannot be read: '.lcfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
+        $exceptions->dontReport([BadInput::class, InvalidScore::class]);
+    })
     ->create();

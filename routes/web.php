@@ -3,13 +3,16 @@
 declare(strict_types=1);
 
 use App\Http\Controllers as C;
+use App\Http\Middleware\LimitBody;
+use App\Http\Middleware\TryAgain;
 use App\Models;
 use Illuminate\Support\Facades\Route;
 
 /*
- * Every route of the API names its policy with `can`. The browser's pages are one page: the front end.
+ * Every route of the API names its policy with `can`. A group that takes files names its megabytes; anything else is a
+ * megabyte at most. The browser's pages are one page: the front end.
  */
-Route::prefix('api')->group(function (): void {
+Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(function (): void {
     Route::post('session', [C\SessionController::class, 'store'])->middleware('throttle:sign-in');
 
     Route::middleware('auth')->group(function (): void {
@@ -17,13 +20,15 @@ Route::prefix('api')->group(function (): void {
         Route::delete('session', [C\SessionController::class, 'destroy'])->can('work', Models\Studio::class);
         Route::patch('studios/{studio}', [C\StudioController::class, 'update'])->can('own', 'studio');
 
-        Route::get('studios/{studio}/backup', [C\ExportController::class, 'backup'])->can('own', 'studio');
-        Route::post('studios/{studio}/restore', [C\ExportController::class, 'restore'])->can('own', 'studio');
-        Route::get('practice.csv', [C\ExportController::class, 'practice'])->can('work', Models\Practice::class);
-        Route::get('marks.csv', [C\ExportController::class, 'marks'])->can('work', Models\Lesson::class);
-        Route::get('students/{student}/export', [C\ExportController::class, 'student'])->can('own', 'student');
+        Route::get('studios/{studio}/backup', [C\ExportController::class, 'backup'])->middleware('throttle:heavy')->can('own', 'studio');
+        Route::group(['megabytes' => 512], function (): void {
+            Route::post('studios/{studio}/restore', [C\ExportController::class, 'restore'])->middleware('throttle:heavy')->can('own', 'studio');
+        });
+        Route::get('practice.csv', [C\ExportController::class, 'practice'])->middleware('throttle:heavy')->can('work', Models\Practice::class);
+        Route::get('marks.csv', [C\ExportController::class, 'marks'])->middleware('throttle:heavy')->can('work', Models\Lesson::class);
+        Route::get('students/{student}/export', [C\ExportController::class, 'student'])->middleware('throttle:heavy')->can('own', 'student');
         Route::get('mails', [C\MailController::class, 'index'])->can('work', Models\Mail::class);
-        Route::post('students/{student}/report', [C\MailController::class, 'report'])->can('own', 'student');
+        Route::post('students/{student}/report', [C\MailController::class, 'report'])->middleware('throttle:mail')->can('own', 'student');
         Route::get('calendars', [C\CalendarController::class, 'index'])->can('work', Models\CalendarFeed::class);
         Route::post('calendars', [C\CalendarController::class, 'store'])->can('work', Models\CalendarFeed::class);
         Route::delete('calendars/{calendar}', [C\CalendarController::class, 'destroy'])->can('own', 'calendar');
@@ -35,6 +40,9 @@ Route::prefix('api')->group(function (): void {
         Route::get('students/{student}', [C\StudentController::class, 'show'])->can('own', 'student');
         Route::put('students/{student}', [C\StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [C\StudentController::class, 'destroy'])->can('own', 'student');
+        Route::put('students/{student}/left', [C\StudentController::class, 'leave'])->can('own', 'student');
+        Route::put('students/{student}/consent', [C\ConsentController::class, 'update'])->can('own', 'student');
+        Route::get('students/{student}/accesses', [C\ConsentController::class, 'accesses'])->can('own', 'student');
         Route::get('students/{student}/progress', [C\ProgressController::class, 'show'])->can('own', 'student');
         Route::post('students/{student}/links', [C\FamilyLinkController::class, 'store'])->can('own', 'student');
         Route::put('links/{link}/siblings', [C\FamilyLinkController::class, 'siblings'])->can('own', 'link');
@@ -58,22 +66,28 @@ Route::prefix('api')->group(function (): void {
         Route::post('books', [C\BookController::class, 'store'])->can('work', Models\Book::class);
         Route::put('books/{book}', [C\BookController::class, 'update'])->can('own', 'book');
         Route::delete('books/{book}', [C\BookController::class, 'destroy'])->can('own', 'book');
-        Route::post('books/archive', [C\BookArchiveController::class, 'store'])->can('work', Models\Book::class);
-        Route::get('books/{book}/archive', [C\BookArchiveController::class, 'show'])->can('own', 'book');
+        Route::group(['megabytes' => 21], function (): void {
+            Route::post('books/archive', [C\BookArchiveController::class, 'store'])->middleware('throttle:heavy')->can('work', Models\Book::class);
+        });
+        Route::get('books/{book}/archive', [C\BookArchiveController::class, 'show'])->middleware('throttle:heavy')->can('own', 'book');
         Route::get('books/{book}/contents', [C\BookContentsController::class, 'show'])->can('own', 'book');
-        Route::post('books/{book}/contents', [C\BookContentsController::class, 'store'])->can('own', 'book');
+        Route::group(['megabytes' => 2], function (): void {
+            Route::post('books/{book}/contents', [C\BookContentsController::class, 'store'])->can('own', 'book');
+        });
         Route::post('books/{book}/pages', [C\PageController::class, 'store'])->can('own', 'book');
         Route::put('pages/{page}', [C\PageController::class, 'update'])->can('own', 'page');
         Route::delete('pages/{page}', [C\PageController::class, 'destroy'])->can('own', 'page');
         Route::get('pages/{page}/draft', [C\PageDraftController::class, 'show'])->can('own', 'page');
         Route::put('pages/{page}/draft', [C\PageDraftController::class, 'update'])->can('own', 'page');
         Route::delete('pages/{page}/draft', [C\PageDraftController::class, 'destroy'])->can('own', 'page');
-        Route::post('readings', [C\ReadingController::class, 'store'])->can('work', Models\Piece::class);
+        Route::group(['megabytes' => 6], function (): void {
+            Route::post('readings', [C\ReadingController::class, 'store'])->middleware('throttle:costly')->can('work', Models\Piece::class);
+            Route::post('pages/{page}/pieces', [C\PieceController::class, 'store'])->middleware('throttle:costly')->can('own', 'page');
+        });
         Route::post('shorthand', [C\ShorthandController::class, 'store'])->can('work', Models\Piece::class);
         Route::post('shorthand/playback', [C\ShorthandController::class, 'playback'])->can('work', Models\Piece::class);
         Route::post('shorthand/keys', [C\ShorthandController::class, 'keys'])->can('work', Models\Piece::class);
         Route::post('shorthand/changed', [C\ShorthandController::class, 'change'])->can('work', Models\Piece::class);
-        Route::post('pages/{page}/pieces', [C\PieceController::class, 'store'])->can('own', 'page');
         Route::get('pieces/{piece}', [C\PieceController::class, 'show'])->can('own', 'piece');
         Route::put('pieces/{piece}', [C\PieceController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}', [C\PieceController::class, 'destroy'])->can('own', 'piece');
@@ -89,7 +103,7 @@ Route::prefix('api')->group(function (): void {
         Route::put('pieces/{piece}/verdict', [C\VerdictController::class, 'update'])->can('own', 'piece');
         Route::put('pieces/{piece}/octave', [C\OctaveController::class, 'update'])->can('own', 'piece');
 
-        Route::post('students/{student}/weeks', [C\WeekController::class, 'store'])->can('own', 'student');
+        Route::post('students/{student}/weeks', [C\WeekController::class, 'store'])->middleware('throttle:costly')->can('own', 'student');
         Route::get('weeks/{week}', [C\WeekController::class, 'show'])->can('own', 'week');
         Route::put('weeks/{week}', [C\WeekController::class, 'update'])->can('own', 'week');
         Route::post('weeks/{week}/last', [C\WeekPatternController::class, 'last'])->can('own', 'week');
@@ -120,14 +134,14 @@ Route::prefix('api')->group(function (): void {
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
         Route::get('week', [C\HomeController::class, 'show'])->can('home', Models\Practice::class);
         Route::get('tasks/{task}', [C\HomeController::class, 'music'])->can('practise', 'task');
-        Route::put('tasks/{task}/practice', [C\PracticeController::class, 'update'])->can('practise', 'task');
-        Route::delete('tasks/{task}/practice/{date}', [C\PracticeController::class, 'destroy'])->can('practise', 'task');
+        Route::put('tasks/{task}/practice', [C\PracticeController::class, 'update'])->withTrashed()->can('practise', 'task');
+        Route::delete('tasks/{task}/practice/{date}', [C\PracticeController::class, 'destroy'])->withTrashed()->can('practise', 'task');
     });
 
     Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
 });
 
-Route::get('calendar/{token}.ics', [C\CalendarController::class, 'show']);
+Route::get('calendar/{token}.ics', [C\CalendarController::class, 'show'])->middleware('throttle:calendar');
 
 // What makes the home side an application of its own on a phone.
 Route::get('home/{token}/app.webmanifest', [C\HomeAppController::class, 'manifest']);

@@ -96,6 +96,7 @@ final class Fixtures
         $student = Student::query()->create([
             'studio_id' => $this->studio->id, 'first_name' => $name, 'initial' => 'T', 'birth_year' => 2031 - $age,
             'lesson_weekday' => 1, 'lesson_time' => '15:00', 'path' => 'beat', 'school' => 'landmark', 'counting' => 'numbers', 'count_style' => 'bar',
+            'consented_on' => '2031-01-06', 'consent_words' => 'The mother agreed at the first lesson.',
         ])->refresh();
         foreach ([1, 2, 3, 4, 5] as $weekday) {
             $student->practiceDays()->create(['studio_id' => $this->studio->id, 'weekday' => $weekday, 'minutes' => 15]);

@@ -24,6 +24,7 @@ use Nasturtium\Core\Score\PrintedAccidentals;
 use Nasturtium\Core\Score\Sign;
 use Nasturtium\Core\Score\SignKind;
 use Nasturtium\Core\Score\SlurEnd;
+use Nasturtium\Core\Score\Tuplet;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -111,7 +112,7 @@ final class RandomPiece
 
     private function ink(bool $isRest, Fraction $length): Ink
     {
-        $tuplet = \Nasturtium\Core\Score\Tuplet::fitting(Duration::ofWhole($length));
+        $tuplet = Tuplet::fitting(Duration::ofWhole($length));
         if ($isRest) {
             return new Ink(tuplet: $tuplet);
         }

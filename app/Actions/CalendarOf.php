@@ -23,7 +23,7 @@ final class CalendarOf
     public function __invoke(CalendarFeed $feed): string
     {
         $students = $feed->student_id === null
-            ? Student::query()->where('studio_id', $feed->studio_id)->with(Student::TIMETABLE)->get()
+            ? Student::query()->where('studio_id', $feed->studio_id)->whereNull('left_on')->with(Student::TIMETABLE)->get()
             : Student::query()->whereKey($feed->student_id)->with(Student::TIMETABLE)->get();
         $events = [];
         foreach ($students as $student) {

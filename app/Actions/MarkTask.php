@@ -48,16 +48,18 @@ final class MarkTask
             $learning->update([
                 'state' => $learning->state === 'finished' ? 'current' : $learning->state,
                 'finished_on' => null,
+                'played_on' => PlayedOn::of($learning),
             ]);
 
             return;
         }
         $reviews = Task::query()->where('learning_id', $learning->id)->where('kind', TaskKind::Review->value)->whereIn('mark', ['pass', 'again'])
             ->join('weeks', 'weeks.id', '=', 'tasks.week_id')->orderBy('weeks.ends_on')->pluck('tasks.mark');
+        $learning->update(['finished_on' => $learning->finished_on ?? $on]);
         $learning->update([
             'state' => $learning->state === 'resting' ? 'resting' : 'finished',
-            'finished_on' => $learning->finished_on ?? $on,
-            'played_on' => $on,
+            // A mark that was taken back tells of no playing any more.
+            'played_on' => PlayedOn::of($learning),
             'review_step' => ReviewSchedule::after(array_values($reviews->map(static fn ($mark): bool => $mark === 'pass')->all())),
         ]);
     }

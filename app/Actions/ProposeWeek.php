@@ -40,18 +40,28 @@ final class ProposeWeek
     public function __invoke(Student $student, CarbonImmutable $from): Week
     {
         return DB::transaction(function () use ($student, $from): Week {
-            $week = Week::query()->lockForUpdate()->firstOrCreate(
-                ['student_id' => $student->id, 'starts_on' => $from->toDateString()],
-                ['studio_id' => $student->studio_id, 'ends_on' => $student->lessonOnOrAfter($from->addDay())],
-            );
+            $week = self::week($student, $from);
             if ($week->sent_at === null) {
-                $week->tasks()->forceDelete();
+                // By their keys: to delete where there is nothing would lock the room between the weeks of others.
+                Task::withTrashed()->whereKey(DB::table('tasks')->where('week_id', $week->id)->pluck('id'))->forceDelete();
                 $this->fill($week, $student);
                 ($this->replan)($week, $from);
             }
 
             return $week->refresh();
         });
+    }
+
+    /** Made where there is none, and locked by its key. */
+    private static function week(Student $student, CarbonImmutable $from): Week
+    {
+        $of = ['student_id' => $student->id, 'starts_on' => $from->toDateString()];
+        if (Week::query()->where($of)->doesntExist()) {
+            DB::table('weeks')->insertOrIgnore([...$of, 'studio_id' => $student->studio_id, 'ends_on' => $student->lessonOnOrAfter($from->addDay())->toDateString(), 'created_at' => now(), 'updated_at' => now()]);
+        }
+        $id = Week::query()->where($of)->value('id');
+
+        return Week::query()->whereKey($id)->lockForUpdate()->firstOrFail();
     }
 
     private function fill(Week $week, Student $student): void

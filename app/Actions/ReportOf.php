@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Actions\Privacy\CachedReports;
 use App\Http\Resources\PlaybackResource;
 use App\Models\Piece;
 use Illuminate\Contracts\Cache\Repository;
@@ -24,10 +25,13 @@ final class ReportOf
 
     public function __construct(private readonly BreakDown $breakDown, private readonly Repository $cache) {}
 
-    /** @return string `{"report": …, "playback": …}` */
-    public function __invoke(Piece $piece, Settings $settings): string
+    /**
+     * @param  int|null  $student  whose settings they are, so that what is kept goes with them
+     * @return string `{"report": …, "playback": …}`
+     */
+    public function __invoke(Piece $piece, Settings $settings, ?int $student): string
     {
-        $key = 'breakdown '.hash('xxh128', ReportDocument::VERSION.serialize($settings).$piece->music);
+        $key = CachedReports::prefix($student).hash('xxh128', ReportDocument::VERSION.serialize($settings).$piece->music);
         $kept = $this->cache->get($key);
         if (is_string($kept)) {
             return $kept;

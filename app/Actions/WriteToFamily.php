@@ -31,13 +31,13 @@ final class WriteToFamily
         }
         $lines[] = '';
         $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";
-        self::send($student, new Letter($student->studio, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
+        self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
     }
 
     /** @param list<string> $lines */
     public static function report(Student $student, string $title, array $lines): void
     {
-        self::send($student, new Letter($student->studio, $title, $lines));
+        self::send($student, new Letter($student->studio, $student->id, $title, $lines));
     }
 
     /** @throws ValidationException when the mailer does not take it; nothing is sent by halves */

@@ -114,6 +114,7 @@ final class DemoStudio
             'birth_year' => $today->year - $given['age'], 'lesson_weekday' => $given['weekday'], 'lesson_time' => $given['time'],
             'lesson_minutes' => $given['lesson'], 'path' => $given['path'], 'school' => $given['school'],
             'landmark_level' => $given['level'], 'hand_span' => $given['span'],
+            ...$given['age'] < 18 ? ['consented_on' => $today->subWeeks(self::WEEKS + 1)->toDateString(), 'consent_words' => 'A parent agreed at the first lesson, by signature.'] : [],
         ]);
         foreach ($given['days'] as $weekday => $minutes) {
             PracticeDay::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'weekday' => $weekday, 'minutes' => $minutes]);

@@ -16,8 +16,11 @@ final class Letter extends Mailable
     /** Names the studio, so that the outbox knows whose it is. */
     public const STUDIO = 'X-Studio';
 
+    /** Names the student, so that the letter goes with them when they are erased. */
+    public const STUDENT = 'X-Student';
+
     /** @param list<string> $lines */
-    public function __construct(private readonly Studio $studio, private readonly string $title, private readonly array $lines) {}
+    public function __construct(private readonly Studio $studio, private readonly int $student, private readonly string $title, private readonly array $lines) {}
 
     public function envelope(): Envelope
     {
@@ -26,7 +29,7 @@ final class Letter extends Mailable
 
     public function headers(): Headers
     {
-        return new Headers(text: [self::STUDIO => (string) $this->studio->id]);
+        return new Headers(text: [self::STUDIO => (string) $this->studio->id, self::STUDENT => (string) $this->student]);
     }
 
     public function content(): Content

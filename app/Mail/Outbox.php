@@ -26,6 +26,7 @@ final class Outbox extends AbstractTransport
         }
         Mail::query()->create([
             'studio_id' => (int) $mail->getHeaders()->get(Letter::STUDIO)?->getBodyAsString(),
+            'student_id' => (int) $mail->getHeaders()->get(Letter::STUDENT)?->getBodyAsString() ?: null,
             'to' => implode(', ', array_map(static fn (Address $to): string => $to->getAddress(), $mail->getTo())),
             'subject' => (string) $mail->getSubject(),
             'body' => (string) $mail->getTextBody(),

@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $studio_id
+ * @property ?int $student_id about whom it is
  * @property string $to
  * @property string $subject
  * @property string $body

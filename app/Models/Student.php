@@ -41,6 +41,9 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property string $compound_beats
  * @property string $count_ready last words of the count-in
  * @property int $hand_span white keys
+ * @property ?CarbonImmutable $consented_on a parent agreed to the home link
+ * @property string $consent_words what was said, and by whom
+ * @property ?CarbonImmutable $left_on no longer a student
  * @property-read Studio $studio
  * @property-read ?OwnPath $ownPath
  * @property-read Collection<int, PracticeDay> $practiceDays
@@ -65,6 +68,12 @@ final class Student extends Model
     public function ownPath(): BelongsTo
     {
         return $this->belongsTo(OwnPath::class, 'path_id');
+    }
+
+    /** A home link is for a child whose parent agreed to it. */
+    public function needsConsent(): bool
+    {
+        return $this->consented_on === null && $this->age($this->studio->today()) < $this->studio->consent_age;
     }
 
     public function age(CarbonImmutable $today): int
@@ -167,6 +176,6 @@ final class Student extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['landmark_middle' => 'boolean'];
+        return ['landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
     }
 }

@@ -19,6 +19,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $timezone
  * @property ?array<string, string> $phrases the sentences for lines and spaces, by place
  * @property ?array<string, string> $count_words by length
+ * @property int $consent_age below it a home link needs a parent's consent
+ * @property int $keep_drafts days
+ * @property int $keep_mails days
  * @property-read Collection<int, Student> $students
  * @property-read Collection<int, Book> $books
  * @property-read Collection<int, Holiday> $holidays those of all students among them

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Http\QuietSessionHandler;
+use App\Http\SignInKey;
+use App\Http\WrongTokens;
 use App\Mail\Outbox;
 use App\Models;
 use App\Models\FamilyLink;
@@ -22,6 +24,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -51,7 +54,22 @@ final class AppServiceProvider extends ServiceProvider
             $app,
         ));
         Mail::extend('outbox', static fn (): Outbox => new Outbox());
+        $this->address();
         $this->limits();
+    }
+
+    /** Links lead to the address that is set, whatever a request says its host is; over TLS cookies go nowhere else. */
+    private function address(): void
+    {
+        $address = config('app.url');
+        if (! is_string($address) || $address === '') {
+            return;
+        }
+        URL::useOrigin(rtrim($address, '/'));
+        if (str_starts_with($address, 'https://')) {
+            URL::forceScheme('https');
+            config(['session.secure' => true]);
+        }
     }
 
     private static function familyLink(Request $request): ?FamilyLink
@@ -60,19 +78,35 @@ final class AppServiceProvider extends ServiceProvider
         if ($token === null || $token === '') {
             return null;
         }
+        WrongTokens::hold($request);
         $link = FamilyLink::query()->with(['student.studio', 'siblings'])->where('token_hash', FamilyLink::hash($token))->first();
 
-        return $link !== null && $link->opens($link->student->studio->today()) ? $link : null;
+        $opens = $link !== null && $link->student->left_on === null && $link->opens($link->student->studio->today());
+        if ($link === null) {
+            WrongTokens::note($request);
+        }
+
+        return $opens ? $link : null;
     }
 
     private function limits(): void
     {
         // Only tries that failed count, so that nobody is kept out for signing in often.
         $failed = static fn (Response $response): bool => $response->getStatusCode() === 422;
-        RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
-            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
-        ]);
+        RateLimiter::for('sign-in', static function (Request $request) use ($failed): array {
+            $account = SignInKey::of($request->input('email'));
+
+            return [
+                Limit::perMinute(5)->by("{$account} from {$request->ip()}")->after($failed),
+                Limit::perMinutes(10, 20)->by($account)->after($failed),
+                Limit::perMinute(30)->by((string) $request->ip())->after($failed),
+            ];
+        });
+        $who = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->ip());
         RateLimiter::for('home', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
+        RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
+        RateLimiter::for('costly', static fn (Request $request): Limit => Limit::perMinute(120)->by('costly '.$who($request)));
+        RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(12)->by('heavy '.$who($request)));
+        RateLimiter::for('mail', static fn (Request $request): Limit => Limit::perMinute(20)->by('mail '.$who($request)));
     }
 }

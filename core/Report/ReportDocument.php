@@ -39,7 +39,7 @@ use Nasturtium\Core\Score\Place;
 /** The breakdown as the document of handbook 15; every field is described in docs/breakdown.md. */
 final class ReportDocument
 {
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** @var array<int, StickingPoint> */
     private array $points = [];

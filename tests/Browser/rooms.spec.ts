@@ -182,7 +182,7 @@ test('the night is kept, and signing out closes the rooms', async ({ page }) => 
     await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
     await page.getByRole('button', { name: 'Day' }).click();
     await page.getByRole('button', { name: 'Sign out' }).click();
-    await expect(page.getByLabel('E-mail')).toBeVisible();
+    await expect(page.getByLabel('Email')).toBeVisible();
     await page.goto('/books');
-    await expect(page.getByLabel('E-mail')).toBeVisible();
+    await expect(page.getByLabel('Email')).toBeVisible();
 });

@@ -18,11 +18,11 @@ function homeOfTheDemo(): string {
 
 test('a wrong password is told on the form', async ({ page }) => {
     await page.goto('/students');
-    await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+    await page.getByLabel('Email').fill('teacher@windowsill.example');
     await page.getByLabel(/^Password/).fill('not this');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('alert')).toContainText('do not go together');
-    await expect(page.getByLabel('E-mail')).toHaveValue('teacher@windowsill.example');
+    await expect(page.getByLabel('Email')).toHaveValue('teacher@windowsill.example');
     await expectAccessible(page);
 });
 

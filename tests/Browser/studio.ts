@@ -29,7 +29,7 @@ export async function signIn(page: Page): Promise<void> {
     await page.context().addCookies(session);
     await page.goto('/');
     const room = page.getByRole('heading', { name: 'This week' });
-    const email = page.getByLabel('E-mail');
+    const email = page.getByLabel('Email');
     await expect(room.or(email)).toBeVisible();
     if (await email.isVisible()) {
         await email.fill('teacher@windowsill.example');

@@ -17,6 +17,7 @@ use Nasturtium\Core\Score\MusicText;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\PageChecks;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Pitch;
 use Tests\RandomPiece;
 
 /*
@@ -100,7 +101,7 @@ test('clefs of another octave and C clefs are read, and their places follow', fu
     $change = $octaves === 0 ? '' : "<clef-octave-change>{$octaves}</clef-octave-change>";
     $piece = MusicXmlReader::read(musicxml("<measure number=\"1\"><attributes><divisions>2</divisions><time><beats>3</beats><beat-type>4</beat-type></time><clef><sign>{$sign}</sign><line>{$line}</line>{$change}</clef></attributes>".xml_note('E4', 6).'</measure>'))->piece;
     expect($piece->measures[0]->events()[0]->clef)->toBe($clef)
-        ->and(Nasturtium\Core\Score\Pitch::ofDiatonic($clef->bottomLine())->name())->toBe($bottom)
+        ->and(Pitch::ofDiatonic($clef->bottomLine())->name())->toBe($bottom)
         ->and(MusicText::differences($piece, kept($piece)))->toBe([]);
 })->with([
     ['G', 2, 0, Clef::Treble, 'E4'], ['G', 2, -1, Clef::TrebleDown, 'E3'], ['F', 4, 1, Clef::BassUp, 'G3'], ['F', 4, -1, Clef::BassDown, 'G1'],

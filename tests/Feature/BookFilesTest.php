@@ -20,7 +20,7 @@ test('a table of contents adds pages and brings others up to date, or does nothi
     $pages = sent_file("page,title,kind,introduces\n3,Blue Gate,pieces,steps\n4,Owl and Mole,duet,echo\n", [], $at)->assertOk()->json('pages');
     expect(array_column($pages, 'title', 'number'))->toBe([3 => 'Blue Gate', 4 => 'Owl and Mole'])
         ->and($pages[0]['pieces'])->toHaveCount(1);
-    expect((string) $this->get($at)->assertOk()->getContent())->toBe("page,title,kind,introduces\r\n3,Blue Gate,pieces,steps\r\n4,Owl and Mole,duet,echo\r\n");
+    expect((string) $this->get($at)->assertOk()->getContent())->toBe("\u{FEFF}page,title,kind,introduces\r\n3,Blue Gate,pieces,steps\r\n4,Owl and Mole,duet,echo\r\n");
 });
 
 test('a book goes out as an archive and comes back the same, in another studio too', function (): void {

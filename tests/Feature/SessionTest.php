@@ -17,7 +17,7 @@ test('a wrong password says so without saying which, and is throttled', function
     new Fixtures();
     for ($try = 1; $try <= 5; $try++) {
         $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'wrong'])
-            ->assertUnprocessable()->assertJsonPath('errors.password.0', 'The e-mail address and the password do not go together. Check both and try again.');
+            ->assertUnprocessable()->assertJsonPath('errors.password.0', 'The email address and the password do not go together. Check both and try again.');
     }
     $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'secret-word'])->assertTooManyRequests();
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Archive;
 
 use App\Actions\PracticeTable;
+use App\Actions\Privacy\Erasures;
 use App\Models\Student;
 use App\Models\Studio;
 use Illuminate\Database\Query\Builder;
@@ -23,15 +24,15 @@ final class PackRows
     /** @return string the path of a file that the caller removes */
     public function studio(Studio $studio): string
     {
-        $settings = $studio->refresh()->only(['name', 'words', 'paper', 'timezone', 'phrases', 'count_words']);
+        $settings = $studio->refresh()->only(StudioSettings::columns());
 
-        return $this->pack(['format' => self::FORMAT, 'version' => self::version(), 'made' => now()->toIso8601String(), 'studio' => $settings], Rows::ofStudio($studio->id), []);
+        return $this->pack(['format' => self::FORMAT, 'version' => self::version(), 'made' => now()->toIso8601String(), 'origin' => Erasures::origin($studio->id), 'studio' => $settings], Rows::ofStudio($studio->id), []);
     }
 
     /** Everything of one student, with the practice and the marks as tables to be read. */
     public function student(Student $student): string
     {
-        return $this->pack(['format' => 'nasturtium-student', 'version' => self::version(), 'made' => now()->toIso8601String()], Rows::ofStudent($student->id), [
+        return $this->pack(['format' => 'nasturtium-student', 'version' => self::version(), 'made' => now()->toIso8601String()], Rows::ofStudent($student), [
             'practice.csv' => PracticeTable::practice($student->studio_id, $student->id),
             'marks.csv' => PracticeTable::marks($student->studio_id, $student->id),
         ]);

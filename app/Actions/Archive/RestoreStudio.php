@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
+use App\Actions\Privacy\EraseStudent;
+use App\Actions\Privacy\Erasures;
+use App\Models\Student;
 use App\Models\Studio;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Schema;
 use Nasturtium\Core\Formats\BadInput;
 use ZipArchive;
 
@@ -20,14 +22,21 @@ final class RestoreStudio
 {
     private const AT_ONCE = 500;
 
+    /** Bytes of lines that are held before they are stored. */
+    private const HELD = 4_000_000;
+
+    private const MOST_FILES = 200;
+
     /** Bytes that the tables of an archive may unpack to. */
     private const MOST = 4_000_000_000;
 
     /** Bytes of a row: a piece with its music is the longest. */
     private const LONGEST = 20_000_000;
 
-    /** No row has a higher number; those of a hostile archive must not use the numbers up. */
-    private const HIGHEST = 1_000_000_000_000;
+    /** Rows of all tables together. */
+    private const MOST_ROWS = 20_000_000;
+
+    public function __construct(private readonly KeptMusic $music, private readonly EraseStudent $erase) {}
 
     /**
      * @return int rows that were put back
@@ -48,18 +57,23 @@ final class RestoreStudio
                 if ($studio->students()->exists() || $studio->books()->exists()) {
                     throw new BadInput('This studio has students or books already. A backup is put back into an empty one.');
                 }
-                $studio->update(array_intersect_key($manifest, array_flip(['name', 'words', 'paper', 'timezone', 'phrases', 'count_words'])));
-
-                $rows = $this->tables($zip, $studio->id);
+                $studio->update(StudioSettings::taken($manifest['studio']));
+                $gone = [];
+                $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone);
                 // What was worked out is not taken on trust.
                 DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null, 'tempi' => null]);
                 DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);
+                // Who was erased since the backup was made does not come back with it.
+                foreach (Student::query()->whereKey($gone)->get() as $student) {
+                    ($this->erase)($student, isReplay: true);
+                }
 
                 return $rows;
             });
         } catch (UniqueConstraintViolationException) {
             throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');
-        } catch (QueryException) {
+        } catch (QueryException $reason) {
+            report($reason);
             throw new BadInput('A row of this backup does not fit into its table. The file was changed, or is damaged.');
         } finally {
             $zip->close();
@@ -67,46 +81,64 @@ final class RestoreStudio
     }
 
     /**
-     * @return array<string, mixed> the settings of the studio
+     * @return array{version: string, origin: string, studio: array<array-key, mixed>}
      *
      * @throws BadInput
      */
     private function manifest(ZipArchive $zip): array
     {
-        $manifest = json_decode((string) $zip->getFromName('manifest.json', 1_000_000), true);
+        $manifest = json_decode((string) $zip->getFromName('manifest.json', 1_000_000), true, 8);
         if (! is_array($manifest) || ($manifest['format'] ?? '') !== PackRows::FORMAT || ! is_array($manifest['studio'] ?? null)) {
             throw new BadInput('This is not the backup of a studio.');
         }
-        if (! is_string($manifest['version']) || $manifest['version'] > PackRows::version()) {
+        $version = $manifest['version'] ?? null;
+        if (! is_string($version) || preg_match('/^\d{4}\w{0,90}$/D', $version) !== 1) {
+            throw new BadInput('manifest.json: it has no version, so it is not known what its rows mean.');
+        }
+        if ($version > PackRows::version()) {
             throw new BadInput('This backup is of a newer version. Bring this installation up to date first.');
         }
+        $origin = $manifest['origin'] ?? '';
 
-        return $manifest['studio'];
+        return ['version' => $version, 'origin' => is_string($origin) ? $origin : '', 'studio' => $manifest['studio']];
     }
 
-    /** @throws BadInput */
-    private function tables(ZipArchive $zip, int $studio): int
+    /**
+     * @param  list<int>  $erased  students, by their number in the archive
+     * @param  list<int>  $gone  their numbers now
+     *
+     * @throws BadInput
+     */
+    private function tables(ZipArchive $zip, int $studio, string $version, array $erased, array &$gone): int
     {
+        $all = Columns::all();
         $step = [];
         $known = [];
         $count = 0;
         foreach (Tables::inOrder() as $table => $refers) {
-            $columns = array_flip(Schema::getColumnListing($table));
+            $columns = $all[$table] ?? throw new \LogicException("the columns of {$table} are not listed");
             $step[$table] = isset($columns['id']) ? (int) DB::table($table)->max('id') : 0;
             $rows = [];
+            $held = 0;
             foreach ($this->lines($zip, $table) as $number => $line) {
-                $row = json_decode($line, true);
                 $at = "tables/{$table}.jsonl, line ".($number + 1);
-                if (! is_array($row) || (isset($columns['id']) && (! is_int($row['id'] ?? null) || $row['id'] < 1 || $row['id'] > self::HIGHEST))) {
-                    throw new BadInput("{$at}: this is no row.");
+                $row = self::row($line, $columns, $version, $at, $table);
+                if ($count > self::MOST_ROWS) {
+                    throw new BadInput('This archive has more rows than a studio. It is not the backup of one.');
                 }
                 self::holdTogether($row, $refers, $known, $at);
                 $known[$table][$row['id'] ?? 0] = true;
-                $rows[] = self::moved(array_intersect_key($row, $columns), $table, $refers, $step, $studio);
+                $row = $table === 'pieces' ? $this->music->described($row) : $row;
+                $rows[] = $moved = self::moved($row, $table, $refers, $step, $studio);
+                if ($table === 'students' && in_array($row['id'], $erased, true)) {
+                    $gone[] = (int) $moved['id'];
+                }
                 $count++;
-                if (count($rows) === self::AT_ONCE) {
+                $held += strlen($line);
+                if (count($rows) === self::AT_ONCE || $held > self::HELD) {
                     DB::table($table)->insert($rows);
                     $rows = [];
+                    $held = 0;
                 }
             }
             DB::table($table)->insert($rows);
@@ -116,6 +148,49 @@ final class RestoreStudio
         DB::table('stages')->where('studio_id', $studio)->whereNotNull('relieved_after')->increment('relieved_after', $step['tasks'] ?? 0);
 
         return $count;
+    }
+
+    /**
+     * Exactly the columns of its table, each with what it may hold.
+     *
+     * @param  array<string, Column>  $columns
+     * @param  string  $version  of the archive
+     * @return array<string, mixed>
+     *
+     * @throws BadInput
+     */
+    private static function row(string $line, array $columns, string $version, string $at, string $table): array
+    {
+        $given = json_decode($line, true, 4);
+        if (! is_array($given)) {
+            throw new BadInput("{$at}: this is no row.");
+        }
+        foreach (array_diff_key($given, $columns) as $name => $value) {
+            throw new BadInput("{$at}: there is no column '".mb_substr(mb_scrub((string) $name), 0, 40)."' in {$table}.");
+        }
+        $row = [];
+        foreach ($columns as $name => $column) {
+            if (! array_key_exists($name, $given)) {
+                if ($column->since === null || $version >= $column->since) {
+                    throw new BadInput("{$at}: its {$name} is missing.");
+                }
+                $row[$name] = $column->missing;
+
+                continue;
+            }
+            try {
+                $row[$name] = $column->taken($given[$name]);
+            } catch (BadInput $reason) {
+                throw new BadInput("{$at}, {$name}: ".rtrim($reason->getMessage(), '.').'.', previous: $reason);
+            }
+        }
+        try {
+            Columns::holdRow($table, $row);
+        } catch (BadInput $reason) {
+            throw new BadInput("{$at}: {$reason->getMessage()}.", previous: $reason);
+        }
+
+        return $row;
     }
 
     /**
@@ -163,6 +238,9 @@ final class RestoreStudio
     private static function holdSize(ZipArchive $zip): void
     {
         $size = 0;
+        if ($zip->numFiles > self::MOST_FILES) {
+            throw new BadInput('This archive holds too many files. It is not the backup of a studio.');
+        }
         for ($file = 0; $file < $zip->numFiles; $file++) {
             $size += $zip->statIndex($file)['size'] ?? 0;
         }
@@ -178,9 +256,15 @@ final class RestoreStudio
         if ($stream === false) {
             return;
         }
-        for ($number = 0; ($line = fgets($stream, self::LONGEST)) !== false; $number++) {
-            yield $number => $line;
+        try {
+            for ($number = 0; ($line = fgets($stream, self::LONGEST)) !== false; $number++) {
+                if (strlen($line) === self::LONGEST - 1) {
+                    throw new BadInput("tables/{$table}.jsonl, line ".($number + 1).': it is over 20 MB long.');
+                }
+                yield $number => $line;
+            }
+        } finally {
+            fclose($stream);
         }
-        fclose($stream);
     }
 }

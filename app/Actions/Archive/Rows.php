@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
+use App\Actions\Privacy\Mentions;
+use App\Models\Student;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -27,15 +29,20 @@ final class Rows
     }
 
     /** @return iterable<string, Builder> by table */
-    public static function ofStudent(int $student): iterable
+    public static function ofStudent(Student $student): iterable
     {
-        $mine = ['students' => DB::table('students')->where('id', $student)];
+        $mentions = Mentions::of($student);
+        $mine = ['students' => DB::table('students')->where('id', $student->id)];
         foreach (Tables::inOrder() as $table => $refers) {
             $column = isset($refers['student_id']) ? 'student_id' : array_search(true, array_map(static fn (string $to): bool => isset($mine[$to]) && $to !== 'students', $refers), true);
             if ($table !== 'students' && is_string($column)) {
                 $rows = DB::table($table);
-                $mine[$table] = $column === 'student_id' ? $rows->where('student_id', $student) : $rows->whereIn($column, $mine[$refers[$column]]->clone()->select('id'));
+                $mine[$table] = $column === 'student_id' ? $rows->where('student_id', $student->id) : $rows->whereIn($column, $mine[$refers[$column]]->clone()->select('id'));
             }
+        }
+        foreach ($mentions as $table => $ids) {
+            $own = isset($mine[$table]) ? $mine[$table]->select('id') : [];
+            $mine[$table] = DB::table($table)->where(static fn (Builder $any): Builder => $any->whereIn('id', $ids)->orWhereIn('id', $own));
         }
         yield from $mine;
     }

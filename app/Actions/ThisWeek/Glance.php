@@ -37,7 +37,7 @@ final readonly class Glance
     public function students(): array
     {
         /** @var list<StudentRow> */
-        return $this->of('students')->get(['id', 'first_name', 'initial', 'birth_year', 'lesson_weekday', 'lesson_time', 'second_weekday', 'second_time'])->all();
+        return $this->of('students')->whereNull('left_on')->get(['id', 'first_name', 'initial', 'birth_year', 'lesson_weekday', 'lesson_time', 'second_weekday', 'second_time'])->all();
     }
 
     /** @return array<int, array<int, int>> minutes by student and weekday */

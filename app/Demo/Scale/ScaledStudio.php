@@ -100,6 +100,7 @@ final class ScaledStudio
             'studio_id' => $studio->id, 'first_name' => self::NAMES[$number % count(self::NAMES)], 'initial' => chr(ord('A') + intdiv($number, count(self::NAMES)) * 7 % 26),
             'birth_year' => $today->year - 5 - $years - $chance->between(0, 8), 'lesson_weekday' => 1 + intdiv($number, self::LESSONS_A_DAY) % 5, 'lesson_time' => sprintf('%02d:%02d', 14 + intdiv($slot, 2), 30 * ($slot % 2)),
             'lesson_minutes' => 30, 'path' => PathKind::cases()[$number % 3]->value, 'school' => self::SCHOOLS[$number % 3], 'landmark_level' => 2, 'hand_span' => 7,
+            'consented_on' => $today->subYears($years)->toDateString(), 'consent_words' => 'A parent agreed at the first lesson.',
         ]);
         $minutes = [];
         foreach ([1, 2, 3, 4, 5, 6, 7] as $weekday) {

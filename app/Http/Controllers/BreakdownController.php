@@ -21,8 +21,9 @@ final class BreakdownController
     #[Get('/pieces/{piece}/breakdown', BreakdownResource::class)]
     public function show(Piece $piece, CurrentStudio $studio, ForStudent $student, SettingsFor $settings, ReportOf $report): JsonResponse
     {
-        $ways = $settings($studio->get(), $piece, $student->get());
-        $made = $report($piece, $ways);
+        $for = $student->get();
+        $ways = $settings($studio->get(), $piece, $for);
+        $made = $report($piece, $ways, $for?->id);
         $own = json_encode([
             'piece' => PieceResource::of($piece),
             'ownFingers' => OwnFingerResource::all($ways->fingers),

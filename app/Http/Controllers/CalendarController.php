@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CalendarOf;
+use App\Actions\Privacy\NoteAccess;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
 use App\Http\CurrentStudio;
 use App\Http\Requests\CalendarRequest;
 use App\Http\Resources\CalendarFeedResource;
+use App\Http\WrongTokens;
+use App\Models\Access;
 use App\Models\CalendarFeed;
 use App\Models\FamilyLink;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
@@ -30,7 +34,7 @@ final class CalendarController
     public function store(CalendarRequest $request, CurrentStudio $studio): JsonResponse
     {
         $token = Str::random(40);
-        $feed = CalendarFeed::query()->create(['studio_id' => $studio->get()->id, 'student_id' => $request->input('studentId'), 'token_hash' => FamilyLink::hash($token)]);
+        $feed = CalendarFeed::query()->create(['studio_id' => $studio->get()->id, 'student_id' => $request->filled('studentId') ? $request->integer('studentId') : null, 'token_hash' => FamilyLink::hash($token)]);
 
         return new JsonResponse(CalendarFeedResource::of($feed, $token));
     }
@@ -44,10 +48,18 @@ final class CalendarController
     }
 
     /** For whoever knows the address. */
-    public function show(string $token, CalendarOf $calendar): Response
+    public function show(Request $request, string $token, CalendarOf $calendar): Response
     {
-        $feed = CalendarFeed::query()->where('token_hash', FamilyLink::hash($token))->with('studio')->firstOrFail();
+        WrongTokens::hold($request);
+        $feed = CalendarFeed::query()->where('token_hash', FamilyLink::hash($token))->with(['studio', 'student.studio'])->first();
+        if ($feed === null || $feed->student?->left_on !== null) {
+            WrongTokens::note($request);
+            abort(404);
+        }
         $feed->update(['used_at' => now()]);
+        if ($feed->student !== null) {
+            NoteAccess::by('a calendar', $feed->student, Access::CALENDAR);
+        }
 
         return new Response($calendar($feed), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'inline; filename="piano.ics"']);
     }

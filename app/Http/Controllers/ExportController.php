@@ -7,15 +7,19 @@ namespace App\Http\Controllers;
 use App\Actions\Archive\PackRows;
 use App\Actions\Archive\RestoreStudio;
 use App\Actions\PracticeTable;
+use App\Actions\Privacy\NoteAccess;
 use App\Api\Download;
 use App\Api\Post;
 use App\Http\CurrentStudio;
 use App\Http\DownloadName;
 use App\Http\Requests\RestoreRequest;
 use App\Http\Resources\StudioResource;
+use App\Models\Access;
 use App\Models\Student;
 use App\Models\Studio;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
@@ -25,26 +29,34 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 final class ExportController
 {
     #[Download('/practice.csv')]
-    public function practice(CurrentStudio $studio): Response
+    public function practice(Request $request, CurrentStudio $studio): Response
     {
+        NoteAccess::ofStudio(self::who($request), $studio->get()->id);
+
         return self::table(PracticeTable::practice($studio->get()->id, null), 'practice');
     }
 
     #[Download('/marks.csv')]
-    public function marks(CurrentStudio $studio): Response
+    public function marks(Request $request, CurrentStudio $studio): Response
     {
+        NoteAccess::ofStudio(self::who($request), $studio->get()->id);
+
         return self::table(PracticeTable::marks($studio->get()->id, null), 'marks');
     }
 
     #[Download('/students/{student}/export')]
-    public function student(Student $student, PackRows $pack): BinaryFileResponse
+    public function student(Request $request, Student $student, PackRows $pack): BinaryFileResponse
     {
+        NoteAccess::by(self::who($request), $student, Access::EXPORT);
+
         return self::archive($pack->student($student), "{$student->first_name} {$student->initial}");
     }
 
     #[Download('/studios/{studio}/backup')]
-    public function backup(Studio $studio, PackRows $pack, CurrentStudio $current): BinaryFileResponse
+    public function backup(Request $request, Studio $studio, PackRows $pack, CurrentStudio $current): BinaryFileResponse
     {
+        NoteAccess::ofStudio(self::who($request), $studio->id);
+
         return self::archive($pack->studio($studio), "{$studio->name} {$current->today()->toDateString()}");
     }
 
@@ -58,6 +70,13 @@ final class ExportController
         }
 
         return new JsonResponse(StudioResource::of($studio->refresh()));
+    }
+
+    private static function who(Request $request): string
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user->name : '';
     }
 
     private static function table(string $csv, string $name): Response

@@ -15,6 +15,7 @@ use App\Models\Student;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 
 /** Private links that open the home side of one student. */
 final class FamilyLinkController
@@ -22,6 +23,9 @@ final class FamilyLinkController
     #[Post('/students/{student}/links', FamilyLinkResource::class)]
     public function store(FamilyLinkRequest $request, Student $student): JsonResponse
     {
+        if ($student->load('studio')->needsConsent()) {
+            throw ValidationException::withMessages(['consent' => "{$student->first_name} is under {$student->studio->consent_age}: note a parent’s consent first, on this page."]);
+        }
         $token = Str::random(40);
         $link = FamilyLink::query()->create([
             'studio_id' => $student->studio_id,
@@ -38,6 +42,11 @@ final class FamilyLinkController
     #[Put('/links/{link}/siblings', FamilyLinkResource::class)]
     public function siblings(SiblingsRequest $request, FamilyLink $link): JsonResponse
     {
+        foreach (Student::query()->with('studio')->whereKey(array_map(intval(...), (array) $request->input('studentIds')))->get() as $child) {
+            if ($child->needsConsent()) {
+                throw ValidationException::withMessages(['consent' => "{$child->first_name} is under {$child->studio->consent_age}: note a parent’s consent first, on {$child->first_name}’s page."]);
+            }
+        }
         $link->siblings()->sync(array_diff(array_map(intval(...), (array) $request->input('studentIds')), [$link->student_id]));
 
         return new JsonResponse(FamilyLinkResource::of($link->load('siblings')));

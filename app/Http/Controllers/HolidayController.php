@@ -34,7 +34,7 @@ final class HolidayController
     {
         $holiday = Holiday::query()->create([
             'studio_id' => $studio->get()->id,
-            'student_id' => $request->input('studentId'),
+            'student_id' => $request->filled('studentId') ? $request->integer('studentId') : null,
             'label' => $request->string('label')->trim()->toString(),
             'from_on' => $request->string('from')->toString(),
             'to_on' => $request->string('to')->toString(),

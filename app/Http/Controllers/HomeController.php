@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\HomeWeek;
+use App\Actions\Privacy\NoteAccess;
 use App\Actions\ReportOf;
 use App\Actions\SettingsFor;
 use App\Api\Get;
@@ -14,6 +15,7 @@ use App\Http\Resources\HomeNoteResource;
 use App\Http\Resources\HomePartResource;
 use App\Http\Resources\HomeWeekResource;
 use App\Http\Resources\PlaybackResource;
+use App\Models\Access;
 use App\Models\FamilyLink;
 use App\Models\Student;
 use App\Models\Task;
@@ -35,8 +37,11 @@ final class HomeController
         $id = $request->integer('student', $link->student_id);
         abort_unless($link->opensFor($id), 404);
         $link->update(['used_at' => now()]);
+        $student = Student::query()->with('studio')->findOrFail($id);
+        abort_if($student->left_on !== null, 404);
+        NoteAccess::by($link->label, $student, Access::HOME);
 
-        return new JsonResponse($home($link, Student::query()->with('studio')->findOrFail($id)));
+        return new JsonResponse($home($link, $student));
     }
 
     #[Get('/home/tasks/{task}', HomeMusicResource::class)]
@@ -56,7 +61,7 @@ final class HomeController
                 BarsResource::of($bars),
                 PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1), $counting)),
             ))->all()),
-            $piece === null ? [] : $this->notes($report($piece, $settings($student->studio, $piece, $student)), $student->path === PathKind::SoundFirst->value),
+            $piece === null ? [] : $this->notes($report($piece, $settings($student->studio, $piece, $student), $student->id), $student->path === PathKind::SoundFirst->value),
             $task->learning?->ladder($task->hand)->rungs() ?? [],
         ));
     }

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Privacy\NoteAccess;
 use App\Actions\WriteToFamily;
 use App\Api\Get;
 use App\Api\Post;
 use App\Http\CurrentStudio;
 use App\Http\Requests\ReportRequest;
 use App\Http\Resources\MailResource;
+use App\Models\Access;
 use App\Models\Mail;
 use App\Models\Student;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
@@ -34,6 +37,8 @@ final class MailController
         if ($student->family_mail === null) {
             throw ValidationException::withMessages(['student' => 'There is no mail address of the family yet. Enter one on the student’s page.']);
         }
+        $user = $request->user();
+        NoteAccess::by($user instanceof User ? $user->name : '', $student, Access::REPORT);
         WriteToFamily::report($student->load('studio'), $request->string('title')->trim()->toString(), $request->lines());
 
         return new Response(status: 204);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CountWeeks;
+use App\Actions\PlayedOn;
 use App\Api\Delete;
 use App\Api\Put;
 use App\Http\Requests\PracticeRequest;
@@ -67,6 +68,8 @@ final class PracticeController
         DB::transaction(static function () use ($task, $date): void {
             CountWeeks::lock($task->week_id);
             Practice::query()->where('task_id', $task->id)->where('on_date', $date)->delete();
+            $learning = $task->learning_id === null ? null : Learning::query()->find($task->learning_id);
+            $learning?->update(['played_on' => PlayedOn::of($learning)]);
             CountWeeks::of([$task->week_id]);
         });
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Privacy\NoteAccess;
 use App\Actions\Progress\ProgressOf;
 use App\Api\Get;
 use App\Http\CurrentStudio;
 use App\Http\Requests\ProgressRequest;
 use App\Http\Resources\ProgressResource;
+use App\Models\Access;
 use App\Models\Student;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 
 /** How a student gets on. */
@@ -19,6 +22,8 @@ final class ProgressController
     public function show(ProgressRequest $request, Student $student, ProgressOf $progress, CurrentStudio $studio): JsonResponse
     {
         $student->setRelation('studio', $studio->get());
+        $user = $request->user();
+        NoteAccess::by($user instanceof User ? $user->name : '', $student, Access::PROGRESS);
 
         return new JsonResponse($progress($student, ...$request->time($student->today())));
     }

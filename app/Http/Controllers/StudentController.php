@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Petals;
+use App\Actions\Privacy\EraseStudent;
+use App\Actions\Privacy\NoteAccess;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;
 use App\Http\CurrentStudio;
+use App\Http\Requests\LeaveRequest;
 use App\Http\Requests\StudentRequest;
 use App\Http\Resources\FamilyLinkResource;
 use App\Http\Resources\HolidayResource;
@@ -17,12 +20,15 @@ use App\Http\Resources\LearningResource;
 use App\Http\Resources\LessonDayResource;
 use App\Http\Resources\StudentDetailResource;
 use App\Http\Resources\StudentResource;
+use App\Models\Access;
 use App\Models\FamilyLink;
 use App\Models\Holiday;
 use App\Models\Learning;
 use App\Models\Student;
+use App\Models\User;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
@@ -33,6 +39,8 @@ final class StudentController
     public function index(CurrentStudio $studio): JsonResponse
     {
         $students = Student::query()->where('studio_id', $studio->get()->id)->with('practiceDays')->orderBy('first_name')->orderBy('initial')->get();
+        // Those who left stand last.
+        $students = $students->sortBy(static fn (Student $student): bool => $student->left_on !== null)->values();
 
         return new JsonResponse($students->map(static fn (Student $student): StudentResource => StudentResource::of($student, $studio->today())));
     }
@@ -44,8 +52,10 @@ final class StudentController
     }
 
     #[Get('/students/{student}', StudentDetailResource::class)]
-    public function show(Student $student, CurrentStudio $studio): JsonResponse
+    public function show(Request $request, Student $student, CurrentStudio $studio): JsonResponse
     {
+        $user = $request->user();
+        NoteAccess::by($user instanceof User ? $user->name : '', $student, Access::PAGE);
         $student->load([
             'practiceDays',
             'familyLinks.siblings',
@@ -75,10 +85,19 @@ final class StudentController
         return $this->save($student, $request, $studio);
     }
 
-    #[Delete('/students/{student}')]
-    public function destroy(Student $student): Response
+    /** A student leaves, and is kept out of the lists, or returns. */
+    #[Put('/students/{student}/left', StudentResource::class)]
+    public function leave(LeaveRequest $request, Student $student, CurrentStudio $studio): JsonResponse
     {
-        $student->delete();
+        $student->update(['left_on' => $request->boolean('left') ? ($student->left_on ?? $studio->today()) : null]);
+
+        return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
+    }
+
+    #[Delete('/students/{student}')]
+    public function destroy(Student $student, EraseStudent $erase): Response
+    {
+        $erase($student);
 
         return new Response(status: 204);
     }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
 /** A book's archive, or its table of contents. The policy stands on the route. */
-final class ArchiveRequest extends FormRequest
+final class ArchiveRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A book. The policy stands on the route. */
-final class BookRequest extends FormRequest
+final class BookRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** A calendar of one student, or of all lessons. The policy stands on the route. */
-final class CalendarRequest extends FormRequest
+final class CalendarRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

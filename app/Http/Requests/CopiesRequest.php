@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Week;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** Tasks of a week for other students too. The policy stands on the route. */
-final class CopiesRequest extends FormRequest
+final class CopiesRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** What is typed so far, and which state of it this window has seen. The policy stands on the route. */
-final class DraftRequest extends FormRequest
+final class DraftRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A link for a family. The policy stands on the route. */
-final class FamilyLinkRequest extends FormRequest
+final class FamilyLinkRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** Days without lessons or practice, of one student or of all. The policy stands on the route. */
-final class HolidayRequest extends FormRequest
+final class HolidayRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A tempo ladder of the teacher's, or none, which leaves that of the page. The policy stands on the route. */
-final class LadderRequest extends FormRequest
+final class LadderRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

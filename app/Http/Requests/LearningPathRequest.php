@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** The path of one page, over the student's. The policy stands on the route. */
-final class LearningPathRequest extends FormRequest
+final class LearningPathRequest extends Asked
 {
     use ChoosesPath;
 

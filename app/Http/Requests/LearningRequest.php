@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** The piece that a student opens. The policy stands on the route. */
-final class LearningRequest extends FormRequest
+final class LearningRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Lesson;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** A lesson that is moved, cancelled, or held besides the timetable. The policy stands on the route. */
-final class LessonChangeRequest extends FormRequest
+final class LessonChangeRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

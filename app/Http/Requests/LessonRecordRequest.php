@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** The record of a lesson: its length and its notes; what is not sent stays. The policy stands on the route. */
-final class LessonRecordRequest extends FormRequest
+final class LessonRecordRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

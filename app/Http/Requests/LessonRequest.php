@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** The day of a lesson. The policy stands on the route. */
-final class LessonRequest extends FormRequest
+final class LessonRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** How a task was heard, the tempo it reached, a note; what is not sent stays. The policy stands on the route. */
-final class MarkRequest extends FormRequest
+final class MarkRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** Where the student plays a piece, as in a duet. The policy stands on the route. */
-final class OctaveRequest extends FormRequest
+final class OctaveRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** The teacher's fingers of a piece, all of them. The policy stands on the route. */
-final class OwnFingersRequest extends FormRequest
+final class OwnFingersRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

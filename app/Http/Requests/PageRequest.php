@@ -6,12 +6,11 @@ namespace App\Http\Requests;
 
 use App\Models\Book;
 use App\Models\Page;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Formats\Book\PageKind;
 
 /** A page of a book. The policy stands on the route. */
-final class PageRequest extends FormRequest
+final class PageRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

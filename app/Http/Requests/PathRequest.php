@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Path\Path;
@@ -16,7 +15,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 
 /** A path as the teacher has put it together. The policy stands on the route. */
-final class PathRequest extends FormRequest
+final class PathRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Week;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\TaskKind;
 
 /** A pattern: the tasks of a week that hang on no page, or tasks as a colleague has sent them. The policy stands on the route. */
-final class PatternRequest extends FormRequest
+final class PatternRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** Which file is wanted. The policy stands on the route. */
-final class PieceFileRequest extends FormRequest
+final class PieceFileRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** Bars of a piece, to be heard. The policy stands on the route. */
-final class PiecePlaybackRequest extends FormRequest
+final class PiecePlaybackRequest extends Asked
 {
     use PlaysBars;
 

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
 /** Keys that were struck, and the text up to the cursor. The policy stands on the route. */
-final class PlayedKeysRequest extends FormRequest
+final class PlayedKeysRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 
 /** Which position a piece is moved to. The policy stands on the route. */
-final class PositionRequest extends FormRequest
+final class PositionRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A tick from home. The policy stands on the route. */
-final class PracticeRequest extends FormRequest
+final class PracticeRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

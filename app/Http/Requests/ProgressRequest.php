@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Foundation\Http\FormRequest;
 
 /** From which day to which; the last half year where nothing is said. The policy stands on the route. */
-final class ProgressRequest extends FormRequest
+final class ProgressRequest extends Asked
 {
     private const WEEKS = 26;
 

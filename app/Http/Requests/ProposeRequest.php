@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** From which day a week is proposed; today when nothing is said. The policy stands on the route. */
-final class ProposeRequest extends FormRequest
+final class ProposeRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

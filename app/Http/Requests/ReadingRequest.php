@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
 
 /** A score as a file, and how it is to be read. The policy stands on the route. */
-class ReadingRequest extends FormRequest
+class ReadingRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Relief;
 
 /** What the teacher chooses for a stage that is stuck. The policy stands on the route. */
-final class ReliefRequest extends FormRequest
+final class ReliefRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A report as the teacher left it. The policy stands on the route. */
-final class ReportRequest extends FormRequest
+final class ReportRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
 /** The archive of a backup. The policy stands on the route. */
-final class RestoreRequest extends FormRequest
+final class RestoreRequest extends Asked
 {
     /** Kilobytes. */
     private const MOST = 512_000;

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A word to the family with the week; without one what stands stays. The policy stands on the route. */
-final class SendRequest extends FormRequest
+final class SendRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

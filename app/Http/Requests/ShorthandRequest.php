@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** What has been typed so far. The policy stands on the route. */
-class ShorthandRequest extends FormRequest
+class ShorthandRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

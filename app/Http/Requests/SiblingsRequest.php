@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** The other children that a family link opens for. The policy stands on the route. */
-final class SiblingsRequest extends FormRequest
+final class SiblingsRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

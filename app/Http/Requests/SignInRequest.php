@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** Who wants to sign in. The policy stands on the route. */
-final class SignInRequest extends FormRequest
+final class SignInRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -15,6 +13,7 @@ final class SignInRequest extends FormRequest
         return [
             'email' => ['required', 'string', 'email', 'max:190'],
             'password' => ['required', 'string', 'max:200'],
+            'remember' => ['sometimes', 'boolean'],
         ];
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Slip;
 
 /** What went wrong, and where: a bar, or several, exact to the beat where beats are given. The policy stands on the route. */
-final class SlipRequest extends FormRequest
+final class SlipRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A stage is ticked off by hand, or opened again. The policy stands on the route. */
-final class StageRequest extends FormRequest
+final class StageRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

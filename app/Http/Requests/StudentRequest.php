@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
@@ -14,7 +13,7 @@ use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Reading\School;
 
 /** A student as the teacher describes them. The policy stands on the route. */
-final class StudentRequest extends FormRequest
+final class StudentRequest extends Asked
 {
     use ChoosesPath;
 

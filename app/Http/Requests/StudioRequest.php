@@ -5,25 +5,33 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use Nasturtium\Core\Counting\LengthWords;
 use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Score\InvalidScore;
 
 /** The settings of a studio. The policy stands on the route. */
-final class StudioRequest extends FormRequest
+final class StudioRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
+    {
+        return self::settings();
+    }
+
+    /** @return array<string, list<mixed>> what the settings of a studio are held to, whoever sends them */
+    public static function settings(): array
     {
         return [
             'name' => ['required', 'string', 'max:120'],
             'words' => ['required', 'in:us,uk'],
             'paper' => ['required', 'in:a4,letter'],
             'timezone' => ['required', 'timezone:all'],
-            'phrases' => ['sometimes', 'array', $this->reads(Phrases::of(...))],
+            'consentAge' => ['sometimes', 'integer', 'between:0,21'],
+            'keepDrafts' => ['sometimes', 'integer', 'between:7,3650'],
+            'keepMails' => ['sometimes', 'integer', 'between:7,3650'],
+            'phrases' => ['sometimes', 'array', 'max:40', self::reads(Phrases::of(...))],
             'phrases.*' => ['nullable', 'string'],
-            'countWords' => ['sometimes', 'array', $this->reads(LengthWords::of(...))],
+            'countWords' => ['sometimes', 'array', 'max:40', self::reads(LengthWords::of(...))],
             'countWords.*' => ['nullable', 'string'],
         ];
     }
@@ -31,10 +39,24 @@ final class StudioRequest extends FormRequest
     /** @return array<string, mixed> the columns of a studio; words left empty are none */
     public function columns(): array
     {
-        $columns = $this->only(['name', 'words', 'paper', 'timezone']);
+        return self::asColumns($this->only(array_keys(self::settings())));
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields  that were found to be right
+     * @return array<string, mixed>
+     */
+    public static function asColumns(array $fields): array
+    {
+        $columns = array_intersect_key($fields, array_flip(['name', 'words', 'paper', 'timezone']));
         foreach (['phrases' => 'phrases', 'countWords' => 'count_words'] as $field => $column) {
-            if ($this->has($field)) {
-                $columns[$column] = self::words($this->input($field));
+            if (isset($fields[$field])) {
+                $columns[$column] = self::words($fields[$field]);
+            }
+        }
+        foreach (['consentAge' => 'consent_age', 'keepDrafts' => 'keep_drafts', 'keepMails' => 'keep_mails'] as $field => $column) {
+            if (isset($fields[$field]) && is_numeric($fields[$field])) {
+                $columns[$column] = (int) $fields[$field];
             }
         }
 
@@ -45,7 +67,7 @@ final class StudioRequest extends FormRequest
      * @param  Closure(array<string, string>): mixed  $read  throws where the words are none
      * @return Closure(string, mixed, Closure): void
      */
-    private function reads(Closure $read): Closure
+    private static function reads(Closure $read): Closure
     {
         return static function (string $name, mixed $value, Closure $fail) use ($read): void {
             try {

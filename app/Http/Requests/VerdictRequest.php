@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Pattern\Verdict;
 
 /** What the teacher says of a bar; null takes it back. The policy stands on the route. */
-final class VerdictRequest extends FormRequest
+final class VerdictRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -7,7 +7,6 @@ namespace App\Http\Requests;
 use App\Actions\SaveWeek;
 use App\Models\Week;
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\TaskKind;
@@ -17,7 +16,7 @@ use Nasturtium\Core\Practice\TaskKind;
  *
  * @phpstan-import-type TaskInput from SaveWeek
  */
-final class WeekRequest extends FormRequest
+final class WeekRequest extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -66,6 +66,12 @@ final readonly class StudentResource
         public string $countReady,
         #[OA\Property]
         public int $handSpan,
+        #[OA\Property]
+        public ?string $consentedOn,
+        #[OA\Property]
+        public string $consentWords,
+        #[OA\Property]
+        public ?string $leftOn,
         #[ListOf(PracticeDayResource::class)]
         public array $practiceDays,
     ) {}
@@ -97,6 +103,9 @@ final readonly class StudentResource
             $student->compound_beats,
             $student->count_ready,
             $student->hand_span,
+            $student->consented_on?->toDateString(),
+            $student->consent_words ?? '',
+            $student->left_on?->toDateString(),
             array_values($student->practiceDays->sortBy('weekday')->map(
                 static fn (PracticeDay $day): PracticeDayResource => new PracticeDayResource($day->weekday, $day->minutes),
             )->all()),

@@ -32,6 +32,12 @@ final readonly class StudioResource
         public string $timezone,
         #[OA\Property]
         public string $today,
+        #[OA\Property]
+        public int $consentAge,
+        #[OA\Property]
+        public int $keepDrafts,
+        #[OA\Property]
+        public int $keepMails,
         #[ListOf(WordsAtResource::class)]
         public array $phrases,
         #[ListOf(WordsAtResource::class)]
@@ -40,7 +46,7 @@ final readonly class StudioResource
 
     public static function of(Studio $studio): self
     {
-        return new self($studio->id, $studio->name, $studio->words, $studio->paper, $studio->timezone, $studio->today()->toDateString(), self::phrases($studio), self::countWords($studio));
+        return new self($studio->id, $studio->name, $studio->words, $studio->paper, $studio->timezone, $studio->today()->toDateString(), $studio->consent_age, $studio->keep_drafts, $studio->keep_mails, self::phrases($studio), self::countWords($studio));
     }
 
     /** @return list<WordsAtResource> as they stand, with what there is to choose from and the letters they spell */

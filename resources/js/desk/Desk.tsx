@@ -1,7 +1,7 @@
 import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { type Api, ask, type Student } from '../shared/api';
+import { type Api, ask, isHere, type Student } from '../shared/api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
 import { DeskMusic } from './DeskMusic';
@@ -33,7 +33,9 @@ export function Desk() {
                     w={150}
                     value={student}
                     onChange={(chosen) => setSearch(chosen === null ? {} : { student: chosen }, { replace: true })}
-                    data={students.data?.map((one) => ({ value: String(one.id), label: one.name })) ?? []}
+                    data={
+                        students.data?.filter(isHere).map((one) => ({ value: String(one.id), label: one.name })) ?? []
+                    }
                 />
             }
         />

@@ -8,6 +8,7 @@ import { dayFrom, longDate } from '../shared/words';
 import { DayList } from './DayList';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
+import { isTick, type Unsent } from './outbox';
 import { type HomeWeek, useHome } from './useHome';
 
 const DAYS = [
@@ -22,7 +23,7 @@ export function Home() {
     const [child, setChild] = useState<number | null>(null);
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
-    const { home, week, today, ticks, refused, tick, untick, isDone } = useHome(token, child);
+    const { home, week, today, kept, refused, tick, untick, isDone } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     if (home.error instanceof ApiError && home.error.status === 401) {
         return (
@@ -103,10 +104,9 @@ export function Home() {
                     onChange={(value) => setAway(Number(value))}
                     data={DAYS}
                 />
-                {ticks.length > 0 && (
+                {kept.length > 0 && (
                     <Text role="status" className="sheet" p="xs">
-                        {ticks.length === 1 ? 'One tick is' : `${ticks.length} ticks are`} kept here and will be sent
-                        when there is a connection.
+                        {waits(kept)} kept here and will be sent when there is a connection.
                     </Text>
                 )}
                 {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
@@ -119,6 +119,7 @@ export function Home() {
                     open={setOpen}
                 />
                 {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
+                <WhatIsKept />
             </Stack>
         </main>
     );
@@ -129,6 +130,11 @@ function howItStands(count: number, done: number, away: number): string {
     return away > 0
         ? `${count === 1 ? 'One thing' : `${count} things`} to look forward to`
         : `${done} of ${count} done`;
+}
+
+function waits(kept: Unsent[]): string {
+    const word = kept.every(isTick) ? 'tick' : 'change';
+    return kept.length === 1 ? `One ${word} is` : `${kept.length} ${word}s are`;
 }
 
 function nothing(week: HomeWeek, inWeek: boolean): string {
@@ -147,6 +153,24 @@ function FromTheTeacher({ week }: { week: HomeWeek }) {
                 </Text>
             )}
         </section>
+    );
+}
+
+/** For the parent: what is kept about the child, where, and who may see it. */
+function WhatIsKept() {
+    return (
+        <Text component="details" size="sm" className="faint">
+            <summary>What is kept about us</summary>
+            <p>
+                The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you
+                tick and write here, and notes from the lessons. Only the teacher and whoever has this link can see it.
+                Nothing goes to anyone else, and nobody is followed around.
+            </p>
+            <p>
+                This device keeps a copy of the week, so that the page works without a connection. You can ask the
+                teacher at any time to show you everything, to correct it, or to delete it.
+            </p>
+        </Text>
     );
 }
 

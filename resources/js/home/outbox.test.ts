@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { flush, post, type Tick, takeBack, waiting } from './outbox';
+import { flush, isDoneWith, post, type TakenBack, type Tick, waiting } from './outbox';
 
 let kept: Map<string, string>;
 const store = {
@@ -14,6 +14,12 @@ const tick = (taskId: number, clientKey: string): Tick => ({
     tempo: null,
     feeling: 'fine',
     note: '',
+});
+const takenBack = (taskId: number, clientKey: string): TakenBack => ({
+    clientKey,
+    taskId,
+    date: '2031-05-05',
+    takenBack: true,
 });
 
 beforeEach(() => {
@@ -52,11 +58,42 @@ describe('ticks on a flaky phone', () => {
         expect(waiting('t', store)).toEqual([]);
     });
 
-    it('count once for a task and a day, and can be taken back before they went', () => {
+    it('count once for a task and a day', () => {
         post('t', tick(1, 'a'), store);
         post('t', { ...tick(1, 'b'), feeling: 'hard' }, store);
         expect(waiting('t', store)).toMatchObject([{ clientKey: 'b', feeling: 'hard' }]);
-        takeBack('t', 1, '2031-05-05', store);
+    });
+
+    it('taken back without a connection stay taken back, and that is sent later', async () => {
+        post('t', takenBack(1, 'b'), store);
+        await flush('t', () => Promise.reject(new TypeError('offline')), store);
+        expect(waiting('t', store)).toEqual([takenBack(1, 'b')]);
+        expect(isDoneWith(waiting('t', store), 1, '2031-05-05', true)).toBe(false);
+        expect(isDoneWith(waiting('t', store), 2, '2031-05-05', true)).toBe(true);
+        const sent: string[] = [];
+        await flush('t', async (one) => sent.push(one.clientKey) > 0, store);
+        expect(sent).toEqual(['b']);
+        expect(isDoneWith(waiting('t', store), 1, '2031-05-05', false)).toBe(false);
+    });
+
+    it('are sent before their being taken back, however fast that follows', async () => {
+        const arrived: string[] = [];
+        let answer = () => {};
+        const slow = new Promise<void>((resolve) => {
+            answer = resolve;
+        });
+        const send = async (one: { clientKey: string }) => {
+            if (one.clientKey === 'a') await slow;
+            return arrived.push(one.clientKey) > 0;
+        };
+        post('t', tick(1, 'a'), store);
+        const first = flush('t', send, store);
+        await new Promise((resolve) => setTimeout(resolve));
+        post('t', takenBack(1, 'b'), store);
+        const second = flush('t', send, store);
+        answer();
+        await Promise.all([first, second]);
+        expect(arrived).toEqual(['a', 'b']);
         expect(waiting('t', store)).toEqual([]);
     });
 

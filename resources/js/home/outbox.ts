@@ -10,59 +10,77 @@ export interface Tick {
     note: string;
 }
 
+/** That a tick was taken back, which waits too: the tick may have been sent before. */
+export interface TakenBack {
+    clientKey: string;
+    taskId: number;
+    date: string;
+    takenBack: true;
+}
+
+export type Unsent = Tick | TakenBack;
+
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
 const name = (token: string) => `nasturtium.ticks.${token.slice(0, 12)}`;
 
-export function waiting(token: string, store: Store = localStorage): Tick[] {
+export const isTick = (one: Unsent): one is Tick => !('takenBack' in one);
+
+export function waiting(token: string, store: Store = localStorage): Unsent[] {
     try {
         const kept: unknown = JSON.parse(store.getItem(name(token)) ?? '[]');
-        return Array.isArray(kept) ? (kept as Tick[]) : [];
+        return Array.isArray(kept) ? (kept as Unsent[]) : [];
     } catch {
         return [];
     }
 }
 
-function keep(token: string, ticks: Tick[], store: Store): void {
-    store.setItem(name(token), JSON.stringify(ticks));
+function keep(token: string, all: Unsent[], store: Store): void {
+    store.setItem(name(token), JSON.stringify(all));
 }
 
-/** Puts a tick in the box; a second one for the same task and day takes the place of the first. */
-export function post(token: string, tick: Tick, store: Store = localStorage): void {
-    const others = waiting(token, store).filter((one) => one.taskId !== tick.taskId || one.date !== tick.date);
-    keep(token, [...others, tick], store);
+/** Puts something in the box; the newest for a task and a day takes the place of what waited for it. */
+export function post(token: string, one: Unsent, store: Store = localStorage): void {
+    const others = waiting(token, store).filter((other) => other.taskId !== one.taskId || other.date !== one.date);
+    keep(token, [...others, one], store);
 }
 
-export function takeBack(token: string, taskId: number, date: string, store: Store = localStorage): void {
-    keep(
-        token,
-        waiting(token, store).filter((one) => one.taskId !== taskId || one.date !== date),
-        store,
-    );
+/** Whether the task counts as done on the day: what waits says more than what the server has. */
+export function isDoneWith(all: Unsent[], taskId: number, date: string, onServer: boolean): boolean {
+    const last = all.find((one) => one.taskId === taskId && one.date === date);
+    return last === undefined ? onServer : isTick(last);
 }
+
+const flushing = new Map<string, Promise<unknown>>();
 
 /**
- * Sends what waits, one after the other. A tick leaves the box only when the server has it, or refuses it for good.
- * @param send rejects when there is no connection; answers false when the server refuses the tick
- * @returns the ticks that were refused
+ * Sends what waits, one after the other, also what is put in the box meanwhile; never two at a time, so that a tick and its
+ * being taken back arrive in their order. One leaves the box only when the server has it, or refuses it for good.
+ * @param send rejects when there is no connection; answers false when the server refuses it
+ * @returns what was refused
  */
-export async function flush(
+export function flush(
     token: string,
-    send: (tick: Tick) => Promise<boolean>,
+    send: (one: Unsent) => Promise<boolean>,
     store: Store = localStorage,
-): Promise<Tick[]> {
-    const refused: Tick[] = [];
-    for (const tick of waiting(token, store)) {
-        let taken: boolean;
+): Promise<Unsent[]> {
+    const mine = (flushing.get(token) ?? Promise.resolve()).then(() => flushNow(token, send, store));
+    flushing.set(token, mine);
+    return mine;
+}
+
+async function flushNow(token: string, send: (one: Unsent) => Promise<boolean>, store: Store): Promise<Unsent[]> {
+    const refused: Unsent[] = [];
+    for (let next = waiting(token, store)[0]; next !== undefined; next = waiting(token, store)[0]) {
+        const { clientKey } = next;
         try {
-            taken = await send(tick);
+            if (!(await send(next))) refused.push(next);
         } catch {
             break;
         }
-        if (!taken) refused.push(tick);
         keep(
             token,
-            waiting(token, store).filter((one) => one.clientKey !== tick.clientKey),
+            waiting(token, store).filter((one) => one.clientKey !== clientKey),
             store,
         );
     }

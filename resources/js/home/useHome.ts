@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { type Api, ask } from '../shared/api';
 import { sent, useResend } from '../shared/resend';
 import { dateNow, type Kept } from './clock';
-import { flush, post, type Tick, takeBack, waiting } from './outbox';
+import { flush, isDoneWith, isTick, post, type Tick, type Unsent, waiting } from './outbox';
 
 export type HomeWeek = Api['HomeWeekResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
@@ -23,7 +23,7 @@ function keptWeek(token: string, child: number | null): Kept<HomeWeek> | undefin
 /** The week of a child by a family link, kept for when there is no connection, and the ticks that wait to be sent. */
 export function useHome(token: string, child: number | null) {
     const client = useQueryClient();
-    const [ticks, setTicks] = useState<Tick[]>(() => waiting(token));
+    const [kept, setKept] = useState<Unsent[]>(() => waiting(token));
     const [refused, setRefused] = useState(0);
     const key = ['home', token, child];
     const home = useQuery({
@@ -41,11 +41,14 @@ export function useHome(token: string, child: number | null) {
     });
     const today = useToday(home.data);
     const send = useCallback(async () => {
-        const lost = await flush(token, ({ taskId, ...tick }) =>
-            sent('PUT', `/home/tasks/${taskId}/practice`, tick, token),
-        );
-        setRefused((before) => before + lost.length);
-        setTicks(waiting(token));
+        const lost = await flush(token, (one) => {
+            const path = `/home/tasks/${one.taskId}/practice`;
+            if (!isTick(one)) return sent('DELETE', `${path}/${one.date}`, undefined, token);
+            const { taskId, ...tick } = one;
+            return sent('PUT', path, tick, token);
+        });
+        setRefused((before) => before + lost.filter(isTick).length);
+        setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
     }, [client, token]);
     const isWaiting = useCallback(() => waiting(token).length > 0, [token]);
@@ -56,22 +59,23 @@ export function useHome(token: string, child: number | null) {
             if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
         }
     }, [client, token, home.data]);
-    const tick = (of: Omit<Tick, 'clientKey'>) => {
-        post(token, { ...of, clientKey: crypto.randomUUID() });
-        setTicks(waiting(token));
+    const put = (one: Unsent) => {
+        post(token, one);
+        setKept(waiting(token));
         send();
     };
-    const untick = async (taskId: number, date: string) => {
-        takeBack(token, taskId, date);
-        setTicks(waiting(token));
-        await ask('DELETE', `/home/tasks/${taskId}/practice/${date}`, undefined, token).catch(() => undefined);
-        await client.invalidateQueries({ queryKey: ['home', token] });
-    };
+    const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
+    const untick = (taskId: number, date: string) =>
+        put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
     /** Ticked on a day, sent or not yet. */
     const isDone = (task: HomeTaskData, date: string) =>
-        ticks.some((one) => one.taskId === task.id && one.date === date) ||
-        task.practices.some((practice) => practice.date === date);
-    return { home, week: home.data?.week, today, ticks, refused, tick, untick, isDone };
+        isDoneWith(
+            kept,
+            task.id,
+            date,
+            task.practices.some((practice) => practice.date === date),
+        );
+    return { home, week: home.data?.week, today, kept, refused, tick, untick, isDone };
 }
 
 /** The music of a task; it does not change while its week lasts. */

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Group, ScrollArea, Stack, Text } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, type Student, type Week } from '../shared/api';
+import { type Api, ask, isHere, type Student, type Week } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 
 /** Tasks of this week for other students as well; each gets them planned into their own days. */
@@ -20,7 +20,7 @@ export function ForOthers({ week, taken }: { week: Week; taken: number | null })
         event.preventDefault();
         give.mutate();
     };
-    const others = students.data?.filter((student) => student.id !== week.studentId) ?? [];
+    const others = students.data?.filter((student) => student.id !== week.studentId && isHere(student)) ?? [];
     const outcome = new Map(give.data?.map((copy) => [copy.studentId, copy.outcome]));
     return (
         <Stack component="form" onSubmit={submit} gap="sm">

@@ -212,7 +212,8 @@ describe('what is done with a whole week', () => {
         const asked = open({
             'GET /students': () => [
                 { id: 1, name: 'Theo B.' },
-                { id: 2, name: 'Ada R.' },
+                { id: 2, name: 'Ada R.', leftOn: null },
+                { id: 3, name: 'Gone G.', leftOn: '2031-01-01' },
             ],
             'POST /weeks/8/copies': () => [{ studentId: 2, student: 'Ada R.', outcome: 'the page is not open' }],
         });
@@ -220,6 +221,7 @@ describe('what is done with a whole week', () => {
         await userEvent.click(await screen.findByLabelText('Right hand, Blue Gate'));
         expect(screen.queryByLabelText('Theo B.')).toBeNull();
         await userEvent.click(await screen.findByLabelText('Ada R.'));
+        expect(screen.queryByLabelText('Gone G.')).toBeNull();
         await userEvent.click(screen.getByRole('button', { name: 'Give it to them' }));
         expect(await screen.findByText('the page is not open')).toBeTruthy();
         expect(asked.find((one) => one.method === 'POST')?.body).toEqual({ taskIds: [1], studentIds: [2] });

@@ -8,6 +8,10 @@ export type LessonTask = Api['HeardTaskResource'];
 export type Bars = Api['BarsResource'];
 export type Report = Api['Report'];
 export type Student = Api['StudentResource'];
+
+/** Not one of those who left. */
+export const isHere = (student: Student) => student.leftOn === null;
+
 export type Playback = Api['PlaybackResource'];
 
 /** An answer that is not a success: `fields` has what is wrong, by the name of what was sent. */

@@ -1,7 +1,7 @@
 import { Button, Group, MultiSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, type Student } from '../shared/api';
+import { type Api, ask, isHere, type Student, wordsOf } from '../shared/api';
 import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 import { ShownOnce } from '../shared/ShownOnce';
@@ -85,9 +85,9 @@ function Siblings({ link, studentId, fresh }: { link: FamilyLink; studentId: num
             value={link.siblings.map((child) => String(child.id))}
             onChange={(ids) => join.mutate(ids.map(Number))}
             data={(students.data ?? [])
-                .filter((student) => student.id !== studentId)
+                .filter((student) => student.id !== studentId && isHere(student))
                 .map((student) => ({ value: String(student.id), label: student.name }))}
-            error={join.error === null ? undefined : 'That did not work. Try again.'}
+            error={join.error === null ? undefined : wordsOf(join.error).join(' ')}
         />
     );
 }

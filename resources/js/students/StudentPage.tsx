@@ -6,7 +6,8 @@ import { type Api, ask, type Student, type Week } from '../shared/api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
-import { dayName } from '../shared/words';
+import { dayName, longDate } from '../shared/words';
+import { Consent } from './Consent';
 import type { StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
@@ -36,6 +37,10 @@ export function StudentPage() {
             navigate('/students');
             fresh();
         },
+    });
+    const leave = useMutation({
+        mutationFn: (left: boolean) => ask<Student>('PUT', `/students/${id}/left`, { left }),
+        onSuccess: fresh,
     });
     const plan = useMutation({
         mutationFn: () => ask<Week>('POST', `/students/${id}/weeks`, {}),
@@ -81,12 +86,33 @@ export function StudentPage() {
                     <Button variant="subtle" c="var(--ink)" component="a" href={`/api/students/${id}/export`} download>
                         Export
                     </Button>
+                    {student.leftOn === null && (
+                        <Button
+                            variant="subtle"
+                            c="var(--ink)"
+                            onClick={() => leave.mutate(true)}
+                            loading={leave.isPending}
+                        >
+                            Has left
+                        </Button>
+                    )}
                     <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('erase')}>
                         Erase
                     </Button>
                 </Group>
             </Group>
-            <Trouble error={plan.error} />
+            <Trouble error={plan.error ?? leave.error} />
+            {student.leftOn !== null && (
+                <Group className="sheet" role="status" justify="space-between">
+                    <Text>
+                        {student.firstName} left on {longDate(student.leftOn)}. Everything is kept; home links and
+                        calendars are closed.
+                    </Text>
+                    <Button variant="light" onClick={() => leave.mutate(false)} loading={leave.isPending}>
+                        Comes back
+                    </Button>
+                </Group>
+            )}
             {learnings.length === 0 && (
                 <Text className="sheet">
                     No page is open yet. Open the first one: it is broken into stages at once.
@@ -101,6 +127,7 @@ export function StudentPage() {
             </div>
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
             <FamilyLinks studentId={id} links={links} />
+            <Consent student={student} />
             <Dialog
                 opened={dialog === 'edit'}
                 onClose={() => setDialog(null)}
@@ -119,7 +146,11 @@ export function StudentPage() {
                 <OpenPage studentId={id} open={learnings.map((learning) => learning.pieceId)} done={fresh} />
             </Dialog>
             <Dialog opened={dialog === 'erase'} onClose={() => setDialog(null)} title={`Erase ${student.name}?`}>
-                <Text>All weeks, practice, marks and links of this student go. This cannot be taken back.</Text>
+                <Text>
+                    All weeks, practice, marks, links and mails of this student go, also templates and drafts with their
+                    name. This cannot be undone. If they only stop for a while, choose “Has left”: then everything is
+                    kept.
+                </Text>
                 <Trouble error={erase.error} />
                 <Group mt="md">
                     <Button color="red" onClick={() => erase.mutate()} loading={erase.isPending}>

@@ -2,12 +2,12 @@ import { Anchor, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { ask, type Student } from '../shared/api';
+import { ask, isHere, type Student } from '../shared/api';
 import { Dialog } from '../shared/Dialog';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import { dayName, minutes } from '../shared/words';
+import { dayName, longDate, minutes } from '../shared/words';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { StudentForm } from './StudentForm';
 
@@ -27,6 +27,7 @@ export function Students() {
     });
     useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(true) }]);
     const [found, find] = useFind(students.data ?? [], (student) => student.name);
+    const former = found.filter((student) => !isHere(student));
     if (students.isPending) return <Waiting what="Fetching the students…" />;
     if (students.error) return <Trouble error={students.error} again={() => students.refetch()} />;
     return (
@@ -40,39 +41,22 @@ export function Students() {
             {find}
             {students.data.length === 0 && <Empty title="No students yet" />}
             <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
-                {found.map((student) => (
-                    <li key={student.id} className="sheet" style={{ padding: '0.6rem 1rem' }}>
-                        <Group justify="space-between">
-                            <div>
-                                <Anchor
-                                    component={Link}
-                                    to={`/students/${student.id}`}
-                                    c="var(--ink)"
-                                    ff="heading"
-                                    fz="lg"
-                                    fw={600}
-                                >
-                                    {student.name}
-                                </Anchor>
-                                <Text size="sm" className="faint">
-                                    {student.age} years · {PATHS[student.path]}
-                                </Text>
-                            </div>
-                            <div style={{ textAlign: 'right' }}>
-                                <Text size="sm">
-                                    {dayName(student.lessonWeekday)} {student.lessonTime}, {student.lessonMinutes} min
-                                </Text>
-                                <Text size="sm" className="faint">
-                                    at home:{' '}
-                                    {student.practiceDays
-                                        .map((day) => `${dayName(day.weekday).slice(0, 2)} ${minutes(day.minutes)}`)
-                                        .join(', ') || 'no days yet'}
-                                </Text>
-                            </div>
-                        </Group>
-                    </li>
+                {found.filter(isHere).map((student) => (
+                    <StudentRow key={student.id} student={student} />
                 ))}
             </ul>
+            {former.length > 0 && (
+                <section aria-labelledby="former-students">
+                    <Title order={2} fz="lg" mb="xs" id="former-students">
+                        Former students
+                    </Title>
+                    <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
+                        {former.map((student) => (
+                            <StudentRow key={student.id} student={student} />
+                        ))}
+                    </ul>
+                </section>
+            )}
             <Dialog opened={adding} onClose={() => setAdding(false)} title="A new student" size="lg">
                 <StudentForm
                     start={NEW_STUDENT}
@@ -83,5 +67,44 @@ export function Students() {
                 />
             </Dialog>
         </Stack>
+    );
+}
+
+function StudentRow({ student }: { student: Student }) {
+    return (
+        <li className="sheet" style={{ padding: '0.6rem 1rem' }}>
+            <Group justify="space-between">
+                <div>
+                    <Anchor
+                        component={Link}
+                        to={`/students/${student.id}`}
+                        c="var(--ink)"
+                        ff="heading"
+                        fz="lg"
+                        fw={600}
+                    >
+                        {student.name}
+                    </Anchor>
+                    <Text size="sm" className="faint">
+                        {student.age} years · {PATHS[student.path]}
+                    </Text>
+                </div>
+                {student.leftOn === null ? (
+                    <div style={{ textAlign: 'right' }}>
+                        <Text size="sm">
+                            {dayName(student.lessonWeekday)} {student.lessonTime}, {student.lessonMinutes} min
+                        </Text>
+                        <Text size="sm" className="faint">
+                            at home:{' '}
+                            {student.practiceDays
+                                .map((day) => `${dayName(day.weekday).slice(0, 2)} ${minutes(day.minutes)}`)
+                                .join(', ') || 'no days yet'}
+                        </Text>
+                    </div>
+                ) : (
+                    <Text size="sm">left on {longDate(student.leftOn)}</Text>
+                )}
+            </Group>
+        </li>
     );
 }

@@ -1,7 +1,7 @@
 import type { Student } from '../shared/api';
 
 /** A student as the form has it. */
-export type StudentDraft = Omit<Student, 'id' | 'name'>;
+export type StudentDraft = Omit<Student, 'id' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'>;
 
 /** Before anything is said of a new one. */
 export const NEW_STUDENT: StudentDraft = {

@@ -221,7 +221,7 @@ describe('links to the home side', () => {
         'GET /calendars': () => [],
         'GET /students': () => [
             { id: 1, name: 'Ida T.' },
-            { id: 2, name: 'Mia T.' },
+            { id: 2, name: 'Mia T.', leftOn: null },
         ],
     };
 

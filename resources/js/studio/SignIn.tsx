@@ -1,4 +1,4 @@
-import { Button, PasswordInput, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Button, Checkbox, PasswordInput, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
@@ -8,11 +8,12 @@ import { Trouble } from '../shared/Notes';
 export function SignIn() {
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
+    const [remember, setRemember] = useState(false);
     const client = useQueryClient();
     const navigate = useNavigate();
     const from = (useLocation().state as { to?: string } | null)?.to ?? '/';
     const signIn = useMutation({
-        mutationFn: () => ask<Api['SessionResource']>('POST', '/session', { email, password }),
+        mutationFn: () => ask<Api['SessionResource']>('POST', '/session', { email, password, remember }),
         onSuccess: (session) => {
             client.setQueryData(['session'], session);
             navigate(from, { replace: true });
@@ -33,7 +34,7 @@ export function SignIn() {
                     <Text className="faint">From the page to a week of practice.</Text>
                 </div>
                 <TextInput
-                    label="E-mail"
+                    label="Email"
                     type="email"
                     autoComplete="username"
                     required
@@ -47,6 +48,11 @@ export function SignIn() {
                     required
                     value={password}
                     onChange={(event) => setPassword(event.currentTarget.value)}
+                />
+                <Checkbox
+                    label="Remember me on this device for 30 days"
+                    checked={remember}
+                    onChange={(event) => setRemember(event.currentTarget.checked)}
                 />
                 <Trouble error={signIn.error} />
                 <Button type="submit" loading={signIn.isPending}>

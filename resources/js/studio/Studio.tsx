@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, Select, SimpleGrid, Stack, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Group, NumberInput, Select, SimpleGrid, Stack, TextInput, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
@@ -20,6 +20,14 @@ export function Studio() {
         </Stack>
     );
 }
+
+const whole = (min: number, max: number) => ({
+    min,
+    max,
+    required: true,
+    allowDecimal: false,
+    clampBehavior: 'blur' as const,
+});
 
 function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
     const client = useQueryClient();
@@ -86,6 +94,29 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                     value={draft.timezone}
                     onChange={(zone) => setDraft({ ...draft, timezone: zone ?? draft.timezone })}
                     data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
+                />
+            </SimpleGrid>
+            <SimpleGrid cols={3}>
+                <NumberInput
+                    label="A parent agrees under the age of"
+                    description="Before a home link is made. 0: never asked."
+                    {...whole(0, 21)}
+                    value={draft.consentAge}
+                    onChange={(age) => setDraft({ ...draft, consentAge: Number(age) })}
+                />
+                <NumberInput
+                    label="Days that drafts are kept"
+                    description="Pages typed but not saved."
+                    {...whole(7, 3650)}
+                    value={draft.keepDrafts}
+                    onChange={(days) => setDraft({ ...draft, keepDrafts: Number(days) })}
+                />
+                <NumberInput
+                    label="Days that sent mails are kept"
+                    description="After that they are deleted."
+                    {...whole(7, 3650)}
+                    value={draft.keepMails}
+                    onChange={(days) => setDraft({ ...draft, keepMails: Number(days) })}
                 />
             </SimpleGrid>
             <StudioWords

@@ -11,6 +11,9 @@ const STUDIO = {
     words: 'us',
     paper: 'a4',
     timezone: 'UTC',
+    consentAge: 16,
+    keepDrafts: 180,
+    keepMails: 365,
     today: '2031-05-05',
     phrases: [
         {

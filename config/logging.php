@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Logging\WithoutSecrets;
+use Monolog\Handler\NullHandler;
+use Monolog\Handler\StreamHandler;
+
+return [
+    'default' => env('LOG_CHANNEL', 'single'),
+    'channels' => [
+        // For the owner of the files alone.
+        'single' => ['driver' => 'single', 'path' => storage_path('logs/laravel.log'), 'level' => env('LOG_LEVEL', 'warning'), 'permission' => 0600, 'tap' => [WithoutSecrets::class]],
+        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/laravel.log'), 'level' => env('LOG_LEVEL', 'warning'), 'days' => 14, 'permission' => 0600, 'tap' => [WithoutSecrets::class]],
+        'stderr' => ['driver' => 'monolog', 'level' => env('LOG_LEVEL', 'warning'), 'handler' => StreamHandler::class, 'handler_with' => ['stream' => 'php://stderr'], 'tap' => [WithoutSecrets::class]],
+        'null' => ['driver' => 'monolog', 'handler' => NullHandler::class],
+    ],
+];

@@ -1,0 +1,119 @@
+import { Button, Group, List, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { type Api, ask, type Student } from '../shared/api';
+import { Trouble } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { longDate, shortDate } from '../shared/words';
+
+type Access = Api['AccessResource'];
+
+const DID: Record<Access['what'], string> = {
+    page: 'opened this page',
+    progress: 'looked at the progress',
+    home: 'opened the home side',
+    export: 'exported the data',
+    report: 'made a report',
+    calendar: 'fetched the calendar',
+};
+
+/** What a parent agreed to, and who has looked at the data of a student. */
+export function Consent({ student }: { student: Student }) {
+    const client = useQueryClient();
+    const studio = useSession().data?.studio;
+    const [draft, setDraft] = useState({ on: studio?.today ?? '', words: '' });
+    const save = useMutation({
+        mutationFn: (given: { consentedOn: string | null; words: string }) =>
+            ask<Student>('PUT', `/students/${student.id}/consent`, given),
+        onSuccess: () => client.invalidateQueries({ queryKey: ['student', student.id] }),
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        save.mutate({ consentedOn: draft.on, words: draft.words });
+    };
+    const isChild = studio !== undefined && student.age < studio.consentAge;
+    return (
+        <section className="sheet" aria-label="Consent and data">
+            <Title order={2} fz="lg">
+                Consent and data
+            </Title>
+            <Stack gap="xs" mt="xs">
+                {student.consentedOn !== null ? (
+                    <Group gap="sm">
+                        <Text>
+                            Agreed on {longDate(student.consentedOn)}: {student.consentWords}
+                        </Text>
+                        <Button
+                            size="compact-sm"
+                            variant="default"
+                            loading={save.isPending}
+                            onClick={() => {
+                                setDraft({ on: student.consentedOn ?? '', words: student.consentWords });
+                                save.mutate({ consentedOn: null, words: '' });
+                            }}
+                        >
+                            Remove
+                        </Button>
+                    </Group>
+                ) : (
+                    <>
+                        <Text className={isChild ? undefined : 'faint'}>
+                            {isChild
+                                ? `${student.firstName} is under ${studio.consentAge}. You can make a home link once a parent has agreed.`
+                                : 'No consent is noted. At this age none is needed.'}
+                        </Text>
+                        <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
+                            <TextInput
+                                label="Agreed on"
+                                type="date"
+                                required
+                                max={studio?.today}
+                                value={draft.on}
+                                onChange={(event) => setDraft({ ...draft, on: event.currentTarget.value })}
+                            />
+                            <Textarea
+                                label="Who agreed, and to what"
+                                placeholder="Her mother, to the home link, by signature"
+                                required
+                                autosize
+                                maxLength={500}
+                                flex={1}
+                                miw={220}
+                                value={draft.words}
+                                onChange={(event) => setDraft({ ...draft, words: event.currentTarget.value })}
+                            />
+                            <Button type="submit" variant="light" loading={save.isPending}>
+                                Note the consent
+                            </Button>
+                        </Group>
+                    </>
+                )}
+                <Trouble error={save.error} />
+                <Accesses studentId={student.id} />
+            </Stack>
+        </section>
+    );
+}
+
+function Accesses({ studentId }: { studentId: number }) {
+    const [isOpen, setOpen] = useState(false);
+    const accesses = useQuery({
+        queryKey: ['student', studentId, 'accesses'],
+        queryFn: () => ask<Access[]>('GET', `/students/${studentId}/accesses`),
+        enabled: isOpen,
+    });
+    return (
+        <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+            <summary>Who has looked at this data</summary>
+            <Trouble error={accesses.error} again={() => accesses.refetch()} />
+            {accesses.data?.length === 0 && <Text size="sm">Nobody yet.</Text>}
+            <List size="sm" mt={4}>
+                {(accesses.data ?? []).map((one) => (
+                    <List.Item key={`${one.date} ${one.who} ${one.what}`}>
+                        {shortDate(one.date)}: {one.who} {DID[one.what]}
+                    </List.Item>
+                ))}
+            </List>
+        </details>
+    );
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\Privacy\CachedReports;
+use App\Models\Student;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** A studio with at least one row in every table, about one student whose name and address stand wherever they can. */
+final class FullStudio
+{
+    public const NAME = 'Quillamira';
+
+    public const ADDRESS = 'quillamira-family@house.example';
+
+    public readonly Fixtures $own;
+
+    public readonly Student $student;
+
+    /** A brother or sister, of another name, who stays. */
+    public readonly Student $sister;
+
+    public function __construct(string $studio = 'north')
+    {
+        $this->own = $own = new Fixtures($studio);
+        $this->student = $own->student;
+        $this->student->update(['first_name' => self::NAME, 'family_mail' => self::ADDRESS, 'consent_words' => 'The mother of '.self::NAME.' agreed.', 'lesson_time' => '15:00:00']);
+        $this->sister = $own->student('Otto', 8);
+        $of = ['studio_id' => $own->studio->id];
+        $student = [...$of, 'student_id' => $this->student->id];
+        $task = $own->task('Tap and count');
+        $task->update(['mark' => 'again', 'heard_note' => self::NAME.' hurried']);
+        $own->week->update(['message' => 'Well done, '.self::NAME]);
+        $own->lesson->update(['private_note' => self::NAME.' was tired', 'shared_note' => 'Dear '.self::NAME]);
+        $own->link->update(['label' => 'Phone of '.self::NAME, 'expires_on' => '2032-01-01']);
+        $own->holiday->update(['student_id' => $this->student->id, 'label' => self::NAME.' travels']);
+        $stage = $own->learning->stages()->firstOrFail();
+        DB::table('verdicts')->insert([...$of, 'piece_id' => $own->piece->id, 'measure' => 0, 'verdict' => 'easy']);
+        DB::table('own_fingers')->insert([...$of, 'piece_id' => $own->piece->id, 'hand' => 'R', 'place' => '1.1', 'pitch' => 'C4', 'finger' => 2]);
+        DB::table('drafts')->insert([...$of, 'page_id' => $own->page->id, 'text' => 'title: A tune for '.self::NAME, 'label' => 'Z', 'revision' => 1, 'updated_at' => now()]);
+        DB::table('mails')->insert([
+            [...$of, 'student_id' => $this->student->id, 'to' => self::ADDRESS, 'subject' => 'The week of '.self::NAME, 'body' => 'Hello', 'created_at' => now()],
+            [...$of, 'student_id' => null, 'to' => 'other@house.example', 'subject' => 'A week', 'body' => 'For '.self::NAME.', as before', 'created_at' => now()],
+        ]);
+        DB::table('accesses')->insert([
+            [...$student, 'who' => 'Phone of '.self::NAME, 'what' => 'home', 'on_date' => '2031-05-01'],
+            [...$of, 'student_id' => $this->sister->id, 'who' => 'Phone of '.self::NAME, 'what' => 'home', 'on_date' => '2031-05-01'],
+        ]);
+        DB::table('link_siblings')->insert(['family_link_id' => $own->link->id, 'student_id' => $this->sister->id]);
+        DB::table('week_patterns')->insert([...$of, 'name' => 'As for '.self::NAME, 'tasks' => '[]']);
+        DB::table('skipped_pages')->insert([...$student, 'page_id' => $own->page->id]);
+        DB::table('days_off')->insert([...$of, 'task_id' => $task->id, 'on_date' => '2031-04-30']);
+        DB::table('ladders')->insert([...$of, 'learning_id' => $own->learning->id, 'hand' => 'R', 'start' => 60, 'goal' => 100, 'step' => 4]);
+        DB::table('practices')->insert([...$student, 'task_id' => $task->id, 'on_date' => '2031-04-29', 'repetitions' => 3, 'tempo' => 63, 'feeling' => 'hard', 'note' => self::NAME.' said ouch', 'client_key' => (string) Str::uuid()]);
+        $stage->update(['name' => 'As '.self::NAME.' likes it']);
+        DB::table('cache')->insert(['key' => CachedReports::prefix($this->student->id).'x', 'value' => self::NAME, 'expiration' => now()->addDay()->getTimestamp()]);
+    }
+
+    /** @return list<string> `table.column` in which a text stands anywhere in the database */
+    public static function places(string $text): array
+    {
+        $found = [];
+        $columns = DB::select("select table_name as t, column_name as c from information_schema.columns where table_schema = database() and data_type in ('char', 'varchar', 'tinytext', 'text', 'mediumtext', 'longtext', 'json', 'blob', 'mediumblob', 'longblob')");
+        foreach ($columns as $column) {
+            if (DB::table($column->t)->where($column->c, 'like', "%{$text}%")->exists()) {
+                $found[] = "{$column->t}.{$column->c}";
+            }
+        }
+
+        return $found;
+    }
+}
