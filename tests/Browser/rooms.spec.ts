@@ -41,6 +41,12 @@ test('a student is changed, a link opens and closes, and the student is erased',
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: 'Benno Q.', exact: true })).toBeVisible();
 
+    // A child has no link before a parent agreed.
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    await expect(page.getByRole('alert')).toContainText('is under 16');
+    await page.getByLabel('Who agreed, and to what').fill('His father, to the home link');
+    await page.getByRole('button', { name: 'Note the consent' }).click();
+    await expect(page.getByText('His father, to the home link')).toBeVisible();
     await page.getByRole('button', { name: 'Make a link' }).click();
     const link = ((await page.locator('code').textContent()) ?? '').replace(/^https?:\/\/[^/]+/, '');
     const family = await browser.newContext({ viewport: { width: 390, height: 844 } });
@@ -55,6 +61,11 @@ test('a student is changed, a link opens and closes, and the student is erased',
     await expect(home.getByRole('heading', { name: 'This link is closed' })).toBeVisible();
     expect(errors).toEqual([]);
     await family.close();
+
+    await page.getByRole('button', { name: 'Has left' }).click();
+    await expect(page.getByText(/Benno left on/)).toBeVisible();
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    await expect(page.getByRole('button', { name: 'Has left' })).toBeVisible();
 
     await page.getByRole('button', { name: 'Erase' }).click();
     await page.getByRole('button', { name: 'Erase everything' }).click();

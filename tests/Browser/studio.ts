@@ -99,6 +99,7 @@ async function expectNothingFound(axe: AxeBuilder): Promise<void> {
 interface Family {
     link: string;
     week: number;
+    student: number;
 }
 
 /** Asks the API as the teacher who is signed in. */
@@ -111,14 +112,14 @@ export function api<T>(page: Page, method: string, path: string, body?: object):
                 headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
                 body: body === undefined ? null : JSON.stringify(body),
             });
-            return answer.json();
+            return answer.status === 204 ? null : answer.json();
         },
         { method, path, body },
     );
 }
 
 /** A student of one test alone, with practice every day, whose week began two days ago, was sent, and was not practised since. */
-export async function family(page: Page, name: string): Promise<Family> {
+export async function family(page: Page, name: string, pieceId?: number): Promise<Family> {
     const { studio } = await api<{ studio: { today: string } }>(page, 'GET', '/session');
     const began = new Date(`${studio.today}T12:00:00Z`);
     began.setUTCDate(began.getUTCDate() - 2);
@@ -133,15 +134,16 @@ export async function family(page: Page, name: string): Promise<Family> {
     const piece = books
         .flatMap((book) => book.pages.flatMap((one) => one.pieces))
         .find((one) => one.title === 'Copper Kettle');
-    await api(page, 'POST', `/students/${student.id}/learnings`, { pieceId: piece?.id });
+    await api(page, 'POST', `/students/${student.id}/learnings`, { pieceId: pieceId ?? piece?.id });
     const from = began.toISOString().slice(0, 10);
     const week = await api<{ id: number }>(page, 'POST', `/students/${student.id}/weeks`, { from });
     await api(page, 'PUT', `/weeks/${week.id}/sent`, { message: 'Slow is fine.' });
+    await api(page, 'PUT', `/students/${student.id}/consent`, { consentedOn: from, words: 'Agreed.' });
     const link = await api<{ url: string }>(page, 'POST', `/students/${student.id}/links`, {
         label: 'Phone',
         expiresOn: null,
     });
-    return { link: new URL(link.url).pathname, week: week.id };
+    return { link: new URL(link.url).pathname, week: week.id, student: student.id };
 }
 
 export { expect };

@@ -8,7 +8,7 @@ import { DeskMusic } from './DeskMusic';
 import { DeskPane } from './DeskPane';
 import { LensBar } from './LensBar';
 import { PieceFiles } from './PieceFiles';
-import { useBreakdown } from './useBreakdown';
+import { studentIn, useBreakdown } from './useBreakdown';
 import { useDesk } from './useDesk';
 import { useDeskKeys } from './useDeskKeys';
 
@@ -16,7 +16,7 @@ export function Desk() {
     const id = Number(useParams().piece);
     const [search, setSearch] = useSearchParams();
     const student = search.get('student');
-    const breakdown = useBreakdown(id, student);
+    const breakdown = useBreakdown(id, studentIn(search));
     const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
     if (breakdown.isPending) return <Waiting what="Reading the page…" />;
     if (breakdown.error) return <Trouble error={breakdown.error} again={() => breakdown.refetch()} />;

@@ -8,7 +8,7 @@ import { findingsOf, LENSES, type Lens } from './findings/findings';
 import { startKeys, startWords } from './findings/fingers';
 import type { Saying } from './marks';
 import { type SheetKind, SheetMusic } from './SheetMusic';
-import { useBreakdown } from './useBreakdown';
+import { studentIn, useBreakdown } from './useBreakdown';
 
 const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width: 196 } };
 
@@ -24,8 +24,7 @@ const BLANK: Partial<Record<Lens, string>> = {
 export function LensSheet() {
     const id = Number(useParams().piece);
     const [search, setSearch] = useSearchParams();
-    const student = search.get('student');
-    const breakdown = useBreakdown(id, student);
+    const breakdown = useBreakdown(id, studentIn(search));
     const session = useSession();
     if (breakdown.error ?? session.error) return <Trouble error={breakdown.error ?? session.error} />;
     if (breakdown.data === undefined || session.data === undefined) return <Waiting what="Laying out the sheet…" />;

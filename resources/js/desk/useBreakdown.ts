@@ -1,16 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { breakdownOf } from '../shared/breakdown';
 
-/** The report of a piece, as a student has it where one is named. */
-export function useBreakdown(id: number, student: string | null) {
+export function useBreakdown(id: number, student: number | null) {
     return useQuery({
-        queryKey: ['breakdown', id, student],
-        queryFn: () =>
-            ask<Api['BreakdownResource']>(
-                'GET',
-                `/pieces/${id}/breakdown${student === null ? '' : `?student=${student}`}`,
-            ),
+        ...breakdownOf(id, student),
         // Another student's reading of the same page takes its place; the lens stays.
         placeholderData: (before) => (before?.piece.id === id ? before : undefined),
     });
+}
+
+/** The student that an address names. */
+export function studentIn(search: URLSearchParams): number | null {
+    const student = Number(search.get('student') ?? '');
+    return Number.isInteger(student) && student > 0 ? student : null;
 }

@@ -1,6 +1,8 @@
 import { Button, Kbd, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { type Api, ask, type LessonTask, type Report } from '../shared/api';
+
+import type { Api, LessonTask, Report } from '../shared/api';
+import { breakdownOf } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { rangeWords } from '../shared/score/beats';
 import { MusicLayer } from '../shared/score/MusicLayer';
@@ -31,8 +33,7 @@ export function wordsAt(report: Report | undefined, at: Pointed): string {
 /** The page of a task with its measures, as the lesson needs it. */
 export function usePage(task: LessonTask | null, studentId: number | undefined) {
     return useQuery({
-        queryKey: ['breakdown', task?.pieceId, studentId],
-        queryFn: () => ask<Api['BreakdownResource']>('GET', `/pieces/${task?.pieceId}/breakdown?student=${studentId}`),
+        ...breakdownOf(task?.pieceId ?? 0, studentId ?? null),
         enabled: task !== null && task.pieceId !== null && studentId !== undefined,
         staleTime: 60_000,
     });

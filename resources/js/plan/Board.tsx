@@ -3,7 +3,7 @@ import type { Task, Week } from '../shared/api';
 import { DayColumn } from './DayColumn';
 import type { Moved } from './planning';
 import { TaskCard } from './TaskCard';
-import { cardUnder, type Taken } from './taking';
+import { CARD, cardUnder, type Taken } from './taking';
 
 interface Props {
     week: Week;
@@ -31,8 +31,10 @@ export function Board({ week, today, taken, take, edit, drop, moved }: Props) {
             edit={() => edit({ id: one.id, date })}
         />
     );
-    const drag = (event: React.DragEvent) =>
-        event.dataTransfer.setData('text/plain', JSON.stringify(cardUnder(event.target)));
+    const drag = (event: React.DragEvent) => {
+        const card = cardUnder(event.target);
+        if (card !== null) event.dataTransfer.setData(CARD, JSON.stringify(card));
+    };
     return (
         <>
             {/* biome-ignore lint/a11y/noStaticElementInteractions: cards are moved by keys as well */}

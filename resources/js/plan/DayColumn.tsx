@@ -2,11 +2,12 @@ import { Text } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import type { Api } from '../shared/api';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import { CARD, type Taken, takenFrom } from './taking';
 
 interface Props {
     day: Api['WeekDayResource'];
     today: string | undefined;
-    drop: (card: { id: number; date: string | null }, to: string) => void;
+    drop: (card: Taken, to: string) => void;
     children: ReactNode;
 }
 
@@ -23,14 +24,17 @@ export function DayColumn({ day, today, drop, children }: Props) {
             data-over={over ? 'yes' : 'no'}
             aria-label={`${dayName(weekdayOf(day.date))} ${shortDate(day.date)}`}
             onDragOver={(event) => {
+                if (!event.dataTransfer.types.includes(CARD)) return;
                 event.preventDefault();
                 setOver(true);
             }}
             onDragLeave={() => setOver(false)}
             onDrop={(event) => {
+                // Whatever falls here, the browser does not open it in the place of the plan.
                 event.preventDefault();
                 setOver(false);
-                drop(JSON.parse(event.dataTransfer.getData('text/plain')), day.date);
+                const card = takenFrom(event.dataTransfer.getData(CARD));
+                if (card !== null) drop(card, day.date);
             }}
         >
             <div>

@@ -10,6 +10,7 @@ import { DayColumn } from './DayColumn';
 import type { PlannedTask } from './planning';
 import { TaskCard } from './TaskCard';
 import { TaskForm } from './TaskForm';
+import { CARD } from './taking';
 
 describe('a card of the week', () => {
     it('says what, on which bars, how often, how fast and how long', () => {
@@ -71,12 +72,29 @@ describe('a day of the week', () => {
             </DayColumn>,
         );
         const column = screen.getByRole('region', { name: 'Tuesday 6 May' });
-        fireEvent.dragOver(column);
+        fireEvent.dragOver(column, { dataTransfer: { types: [CARD] } });
         expect(column.getAttribute('data-over')).toBe('yes');
         fireEvent.drop(column, { dataTransfer: { getData: () => '{"id":4,"date":null}' } });
         expect(dropped).toEqual([[{ id: 4, date: null }, '2031-05-06']]);
         expect(column.getAttribute('data-over')).toBe('no');
     });
+
+    it.each(['', 'a text from elsewhere', 'null', '{"id":"4","date":null}', '{"id":null,"date":null}', '[4]'])(
+        'takes nothing that is no card: %j',
+        (text) => {
+            const dropped: unknown[] = [];
+            draw(
+                <DayColumn day={day as never} today={undefined} drop={(card) => dropped.push(card)}>
+                    {null}
+                </DayColumn>,
+            );
+            const column = screen.getByRole('region', { name: 'Tuesday 6 May' });
+            fireEvent.dragOver(column, { dataTransfer: { types: ['text/plain', 'Files'] } });
+            expect(column.getAttribute('data-over')).toBe('no');
+            fireEvent.drop(column, { dataTransfer: { getData: () => text } });
+            expect(dropped).toEqual([]);
+        },
+    );
 });
 
 describe('a task is changed', () => {

@@ -8,6 +8,19 @@ export interface Taken {
     date: string | null;
 }
 
+/** What is dragged from elsewhere, a file or a text, is no card. */
+export const CARD = 'application/x-nasturtium-card';
+
+/** The card that was dragged, when it is one. */
+export function takenFrom(text: string): Taken | null {
+    try {
+        const { id, date } = JSON.parse(text) as { id?: unknown; date?: unknown };
+        return Number.isInteger(id) && (date === null || typeof date === 'string') ? { id: Number(id), date } : null;
+    } catch {
+        return null;
+    }
+}
+
 /** Every card in reading order: day by day, then those without a day. */
 export function cardsOf(week: Week | undefined): Taken[] {
     if (week === undefined) return [];
@@ -16,13 +29,11 @@ export function cardsOf(week: Week | undefined): Taken[] {
     return [...placed, ...left];
 }
 
-/** The card under the hand, for dragging. */
-export function cardUnder(target: EventTarget): Taken {
-    const card = target as HTMLElement;
-    return {
-        id: Number(card.dataset.task),
-        date: card.closest<HTMLElement>('[data-date]')?.dataset.date ?? null,
-    };
+/** The card under the hand, for dragging; a marked text or a picture is none. */
+export function cardUnder(target: EventTarget): Taken | null {
+    const card = target instanceof HTMLElement ? target : null;
+    if (card?.dataset.task === undefined) return null;
+    return { id: Number(card.dataset.task), date: card.closest<HTMLElement>('[data-date]')?.dataset.date ?? null };
 }
 
 /** What can be done to the card that is taken, by keys and by buttons alike. */

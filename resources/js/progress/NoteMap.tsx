@@ -68,7 +68,8 @@ export function NoteMap({ notes }: { notes: Note[] }) {
                 signs={notes.map((note) => ({
                     midi: note.midi,
                     text: note.status === 'secure' ? '●' : note.status === 'shaky' ? '○' : '·',
-                    hand: note.clef === 'treble' ? 'R' : 'L',
+                    // A note that is known is known to no hand.
+                    hand: '',
                 }))}
             />
             <p className="faint" style={{ margin: '4px 0 0', fontSize: '0.85rem' }}>

@@ -37,6 +37,12 @@ describe('what is said beside the music', () => {
         expect(named(nobody, 'C4')?.text).not.toContain('new');
     });
 
+    it('colours a key by the hand that plays it, also where both are in one clef', () => {
+        const both = findingsOf(reportOf('R: @g4 w1\nL: [treble] @c4 w1\n'), 'notes');
+        expect(named(both, 'C4')).toMatchObject({ keys: [{ hand: 'L' }] });
+        expect(named(both, 'G4')).toMatchObject({ keys: [{ hand: 'R' }] });
+    });
+
     it('lays positions on the keyboard and tells each shift with the time for it', () => {
         const found = findingsOf(PAGE, 'fingers');
         expect(named(found, 'Right hand: C position')?.keys?.map((key) => key.midi)).toEqual([60, 62, 64, 65, 67]);

@@ -1,3 +1,4 @@
+import { cleanDrawing } from './clean';
 import type { Engraved, Order } from './engraver.worker';
 import { engraveWithoutStaff, isWithoutStaff } from './preStaff';
 
@@ -41,7 +42,7 @@ export function engraveAll({
     return Promise.all(
         music.map((one) => {
             const name = `${JSON.stringify(how)} ${one}`;
-            const known = kept.get(name) ?? engrave({ ...how, music: one });
+            const known = kept.get(name) ?? engrave({ ...how, music: one }).then(cleanDrawing);
             // The newest stands last, and the oldest goes.
             kept.delete(name);
             kept.set(name, known);

@@ -21,11 +21,15 @@ export interface Engraved {
     error: string | null;
 }
 
+const IS_MUSICXML = /^(?:\uFEFF)?\s*(?:<\?xml[^>]*\?>\s*)?(?:<!DOCTYPE score-partwise[^>[]*>\s*)?<score-partwise[\s>]/;
+
 const ready = createModule().then((module: unknown) => new VerovioToolkit(module));
 
 function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): string {
     const rows = order.rows.above + order.rows.below;
     toolkit.setOptions({
+        // Never another format: some of them hold drawings of their own.
+        inputFrom: 'xml',
         scale: order.scale,
         pageWidth: Math.max(200, Math.round((order.width * 100) / order.scale)),
         pageHeight: 60000,
@@ -48,6 +52,7 @@ function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): st
         spacingStaff: 9 + 4 * rows,
         mnumInterval: 1,
     });
+    if (!IS_MUSICXML.test(order.music)) throw new Error('this is not MusicXML');
     toolkit.select(order.range === null ? {} : { measureRange: `${order.range[0] + 1}-${order.range[1] + 1}` });
     if (!toolkit.loadData(order.music)) throw new Error('the music cannot be engraved');
     return toolkit.renderToSVG(1);
