@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Nasturtium\Core\Formats\Book\BookArchive;
+use Nasturtium\Core\Formats\Book\BookFinger;
 use Nasturtium\Core\Formats\Book\BookPiece;
 use Nasturtium\Core\Formats\Book\ContentsRow;
 use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 use Tests\TestCase;
 
@@ -145,6 +148,29 @@ function zipped(array $files): string
 
 const CONTAINER = '<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>';
 
+/** The bytes of a book's archive. */
+function packed(BookArchive $book): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'book');
+    $book->pack($path);
+    $bytes = (string) file_get_contents($path);
+    unlink($path);
+
+    return $bytes;
+}
+
+/** A book from the bytes of its archive, with all its pieces. */
+function unpacked(string $bytes): BookArchive
+{
+    $path = (string) tempnam(sys_get_temp_dir(), 'book');
+    file_put_contents($path, $bytes);
+    try {
+        return BookArchive::read($path, static fn (BookArchive $book): BookArchive => new BookArchive($book->title, $book->level, $book->contents, iterator_to_array($book->pieces, false)));
+    } finally {
+        unlink($path);
+    }
+}
+
 /** A book of two pages and two pieces. */
 function small_book(): BookArchive
 {
@@ -155,7 +181,7 @@ function small_book(): BookArchive
         new ContentsRow(9, 'Lines and spaces', PageKind::Theory, ''),
     ], [
         new BookPiece(4, 'A', 'Two Snails', $music, "title: Two Snails\nR: @c4 w1\n", null),
-        new BookPiece(4, 'B', '=Again', $music, null, $music),
+        new BookPiece(4, 'B', '=Again', $music, null, $music, -1, [new BookFinger(Hand::Right, '1.1', 'C4', 2)], [1 => Verdict::Hard]),
     ]);
 }
 

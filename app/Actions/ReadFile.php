@@ -7,12 +7,12 @@ namespace App\Actions;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\Grid;
-use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
 use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Formats\ReadScore;
+use Nasturtium\Core\Score\Fraction;
 
 /** Reads an uploaded score, whichever kind it is. */
 final class ReadFile
@@ -23,15 +23,9 @@ final class ReadFile
     }
 
     /** @throws ValidationException under the name `file` */
-    public function __invoke(string $bytes, ?PartChoice $choice, ?Grid $grid): ReadScore
+    public function __invoke(string $bytes, ?PartChoice $choice, ?Grid $grid, ?Fraction $pickup): ReadScore
     {
-        return self::reading(static fn (): ReadScore => self::isMidi($bytes) ? MidiReader::read($bytes, $grid) : MusicXmlReader::read($bytes, $choice));
-    }
-
-    /** @return Grid|null what the notes of a MIDI file stand on */
-    public function grid(string $bytes): ?Grid
-    {
-        return self::isMidi($bytes) ? self::reading(static fn (): Grid => Grid::fitting(MidiFile::read($bytes))) : null;
+        return self::reading(static fn (): ReadScore => self::isMidi($bytes) ? MidiReader::read($bytes, $grid, $pickup) : MusicXmlReader::read($bytes, $choice));
     }
 
     /**

@@ -14,6 +14,7 @@ use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\Shorthand\ShorthandError;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece as Score;
 
 /** Puts a piece on a page, from a file or from the shorthand. Nothing is stored when it cannot be read. */
@@ -68,7 +69,11 @@ final class StorePiece
             )]);
         }
 
-        return $read->piece ?? throw ValidationException::withMessages(['shorthand' => 'There is no note yet. Begin a line with R or L.']);
+        if ($read->piece === null || ! ($read->piece->plays(Hand::Right) || $read->piece->plays(Hand::Left))) {
+            throw ValidationException::withMessages(['shorthand' => 'There is no note yet. Begin a line with R or L.']);
+        }
+
+        return $read->piece;
     }
 
     /** @param Page|Piece $draftOf whose draft has become this piece */

@@ -9,11 +9,14 @@ use App\Models\Page;
 use App\Models\Studio;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Formats\Book\BookArchive;
+use Nasturtium\Core\Formats\Book\BookFinger;
 use Nasturtium\Core\Formats\Book\BookPiece;
 use Nasturtium\Core\Formats\Book\ContentsRow;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Pattern\Verdict;
 
 /** Makes a book from an archive; all of it or nothing. */
 final class UnpackBook
@@ -47,13 +50,17 @@ final class UnpackBook
 
     private function piece(Page $page, BookPiece $given): void
     {
+        $duet = $given->duet === null ? null : MusicXmlReader::kept($given->duet);
         $typed = $given->shorthand === null ? null : ShorthandReader::read($given->shorthand);
-        $duet = $given->duet === null ? null : MusicXmlReader::read($given->duet)->piece;
         if ($typed?->piece !== null && $typed->errors === [] && $given->shorthand !== null) {
-            $this->store->fromShorthand($page, $given->shorthand, $given->label)->update(['duet' => $given->duet]);
+            $piece = $this->store->fromShorthand($page, $given->shorthand, $given->label);
+            $piece->update(['duet' => $duet === null ? null : MusicXmlWriter::write($duet), 'octave' => $given->octave]);
         } else {
-            $read = MusicXmlReader::read($given->music);
-            $this->store->fromScore($page, new ReadScore($read->piece, $read->notRead, $duet), $given->label);
+            $piece = $this->store->fromScore($page, new ReadScore(MusicXmlReader::kept($given->music), [], $duet), $given->label);
+            $piece->update(['octave' => $given->octave]);
         }
+        $of = ['studio_id' => $piece->studio_id, 'piece_id' => $piece->id];
+        DB::table('own_fingers')->insert(array_map(static fn (BookFinger $one): array => [...$of, 'hand' => $one->hand->value, 'place' => $one->place, 'pitch' => $one->pitch, 'finger' => $one->finger], $given->fingers));
+        DB::table('verdicts')->insert(array_map(static fn (int $bar, Verdict $verdict): array => [...$of, 'measure' => $bar, 'verdict' => $verdict->value], array_keys($given->verdicts), $given->verdicts));
     }
 }

@@ -31,6 +31,7 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property-read Page $page
  * @property-read Collection<int, Learning> $learnings
  * @property-read Collection<int, OwnFinger> $ownFingers
+ * @property-read Collection<int, Verdict> $verdicts
  */
 final class Piece extends Model
 {
@@ -64,6 +65,12 @@ final class Piece extends Model
     public function ownFingers(): HasMany
     {
         return $this->hasMany(OwnFinger::class);
+    }
+
+    /** @return HasMany<Verdict, $this> */
+    public function verdicts(): HasMany
+    {
+        return $this->hasMany(Verdict::class);
     }
 
     /** @return array{string, int} the title of its book, and the number of its page */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats;
 
-/** A zip archive in memory. What is read is taken to be hostile: entries and sizes are bounded, and no name is used as a path. */
+/** A zip archive. What is read is taken to be hostile: entries and sizes are bounded, and no name is used as a path. */
 final readonly class Zip
 {
     private function __construct(private \ZipArchive $zip) {}
@@ -22,12 +22,32 @@ final readonly class Zip
     public static function read(string $bytes, string $what, int $maxEntries, int $most, \Closure $read): mixed
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'zip');
-        $zip = new \ZipArchive();
         try {
             file_put_contents($path, $bytes);
-            if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-                throw new BadInput("The {$what} is cut short or damaged. Export it again.");
-            }
+
+            return self::open($path, $what, $maxEntries, $most, $read);
+        } finally {
+            unlink($path);
+        }
+    }
+
+    /**
+     * The same of a file.
+     *
+     * @template T
+     *
+     * @param  \Closure(self): T  $read
+     * @return T
+     *
+     * @throws BadInput
+     */
+    public static function open(string $path, string $what, int $maxEntries, int $most, \Closure $read): mixed
+    {
+        $zip = new \ZipArchive();
+        if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
+            throw new BadInput("The {$what} is cut short or damaged. Export it again.");
+        }
+        try {
             if ($zip->numFiles > $maxEntries) {
                 throw new BadInput("The {$what} holds too many files.");
             }
@@ -41,10 +61,7 @@ final readonly class Zip
 
             return $read(new self($zip));
         } finally {
-            if ($zip->filename !== '') {
-                $zip->close();
-            }
-            unlink($path);
+            $zip->close();
         }
     }
 
@@ -66,6 +83,24 @@ final readonly class Zip
     }
 
     /**
+     * Writes an archive of which no more than one file is held at a time.
+     *
+     * @param  iterable<string, string>  $files  contents by name
+     */
+    public static function packTo(string $path, iterable $files): void
+    {
+        $zip = new \ZipArchive();
+        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+        $made = [];
+        foreach ($files as $name => $content) {
+            file_put_contents($made[] = (string) tempnam(sys_get_temp_dir(), 'entry'), $content);
+            $zip->addFile($made[count($made) - 1], $name);
+        }
+        $zip->close();
+        array_map(unlink(...), $made);
+    }
+
+    /**
      * @param  int  $most  bytes that are read at most; one more tells that there are more
      *
      * @throws BadInput
@@ -75,8 +110,9 @@ final readonly class Zip
         if (! $this->has($name)) {
             throw new BadInput($missing);
         }
-        // The archive's own figures may lie about the size, so the reading itself is bounded too.
-        $text = $this->zip->getFromName($name, $most + 1);
+        // Room is made for as much as is asked for, so no more is than the archive says; where it lies, it is damaged.
+        $size = min($this->zip->statName($name)['size'] ?? 0, $most);
+        $text = $this->zip->getFromName($name, $size + 1);
         if ($text === false) {
             throw new BadInput("'{$name}' in the archive is damaged. Export it again.");
         }

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Book\BookArchive;
 use Nasturtium\Core\Formats\Book\Contents;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
@@ -70,7 +69,7 @@ dataset('readers', [
     'MIDI' => [fn (): string => MidiWriter::write(tune(FUZZED)), fn (string $bytes) => used(MidiReader::read($bytes)->piece)],
     'shorthand' => [fn (): string => FUZZED, fn (string $bytes) => used(ShorthandReader::read(mb_scrub($bytes))->piece)],
     'table of contents' => [fn (): string => "page,title,kind,introduces\n4,\"Two, Snails\",pieces,middle C\n9,Lines,theory,\n", fn (string $bytes) => Contents::read($bytes)],
-    'book archive' => [fn (): string => small_book()->packed(), fn (string $bytes) => BookArchive::read($bytes)],
+    'book archive' => [fn (): string => packed(small_book()), fn (string $bytes) => unpacked($bytes)],
 ]);
 
 test('mutated files are read or refused in words', function (Closure $make, Closure $read): void {

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Midi\HandSplit;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiNote;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Performance\Sound;
 use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Piece;
+use Tests\FiveFingerPiece;
 
 /** @return list<string> notes of a file as `track key from+length`, in quarters */
 function midi_notes(string $bytes): array
@@ -42,7 +48,10 @@ function midi_of(array $notes, string $more = ''): string
     $at = 0;
     foreach ($events as [$tick, , $bytes]) {
         $wait = $tick - $at;
-        $track .= ($wait > 127 ? chr(0x80 | ($wait >> 7)) : '').chr($wait & 0x7F).$bytes;
+        for ($shift = 28; $shift > 0; $shift -= 7) {
+            $track .= $wait >> $shift === 0 ? '' : chr(0x80 | ($wait >> $shift & 0x7F));
+        }
+        $track .= chr($wait & 0x7F).$bytes;
         $at = $tick;
     }
     $track .= "\0\xFF\x2F\0";
@@ -140,3 +149,59 @@ test('a damaged file is refused with its place', function (string $bytes, string
     'no status' => ['MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', 3)."\0\x40\x40", 'damaged in track 1'],
     'too large' => [str_repeat('x', 2 * 1024 * 1024 + 1), 'over 2 MB'],
 ]);
+
+test('one track for both hands is told apart, on pieces that nothing was tuned on', function (): void {
+    [$right, $all] = [0, 0];
+    for ($seed = 1001; $seed <= 1040; $seed++) {
+        $truth = [];
+        $moments = [];
+        foreach (Playback::whole(FiveFingerPiece::of($seed))->sounds as $sound) {
+            foreach ($sound->keys as $key) {
+                $from = (int) round($sound->at->toFloat() * 480);
+                $moments[$from][] = new MidiNote($from, $from + (int) round($sound->held($key)->toFloat() * 456), $key, 0);
+                $truth["{$from} {$key}"][] = $sound->hand->value;
+            }
+        }
+        ksort($moments);
+        foreach (HandSplit::of(array_values($moments)) as $split) {
+            foreach (['R', 'L'] as $hand) {
+                foreach ($split[$hand] as $note) {
+                    $all++;
+                    $right += in_array($hand, $truth["{$note->from} {$note->key}"], true) ? 1 : 0;
+                }
+            }
+        }
+    }
+    expect($all)->toBeGreaterThan(1500)->and($right / $all)->toBeGreaterThan(0.97);
+});
+
+test('a pickup of our own files comes back, also where no silence stands before it', function (string $music): void {
+    $piece = tune($music);
+    $back = MidiReader::read(MidiWriter::write($piece))->piece;
+    expect($back->pickup()?->length)->toEqual($piece->pickup()?->length)->and(count($back->measures))->toBe(count($piece->measures));
+})->with([
+    ["R: @c4 q3 | q4 5 4 3 | h4 1\n"],
+    ["time: 3/4\nR: @g4 v1 2 | q3 4 5 | h1\n"],
+    ["R: @c4 q1 2 3 4 | w1\n"],
+]);
+
+const PLAYED = [67, 72, 72, 74, 76, 72, 79, 76, 77, 76, 74, 72, 72];
+
+test('a pickup that nobody says is guessed and marked, and the teacher has the last word', function (): void {
+    $bytes = midi_of(array_map(static fn (int $i, int $key): array => [$key, 96 * $i, 96 * $i + 90], array_keys(PLAYED), PLAYED));
+    $said = static fn (?Fraction $pickup): ?string => ($length = MidiReader::read($bytes, null, $pickup)->piece->pickup()?->length) === null ? null : (string) $length;
+    expect($said(Fraction::of(1, 4)))->toBe('1/4')->and($said(Fraction::zero()))->toBeNull()->and($said(Fraction::of(1, 2)))->toBe('1/2');
+    $codes = array_map(static fn (Check $check): string => $check->code, MidiReader::read($bytes)->notRead);
+    expect($said(null) === null)->toBe(! in_array('pickup_guessed', $codes, true));
+});
+
+test('triplets beside eighths are each on the grid of their bar', function (): void {
+    $piece = tune("R: @c4 v1 2 3 4 5 4 3 2 | {v123} {v345} h3 | q1 2 h3\n");
+    $heard = static fn (Piece $one): array => array_map(static fn (Sound $sound): string => "{$sound->at} ".implode('+', $sound->keys), Playback::whole($one)->sounds);
+    expect($heard(MidiReader::read(MidiWriter::write($piece))->piece))->toBe($heard($piece));
+});
+
+test('notes far apart, and keys that no piano has, are refused in words before anything is laid out', function (): void {
+    expect(fn () => MidiReader::read(midi_of([[60, 0, 90], [62, 0x0FFFFF00, 0x0FFFFFF0]])))->toThrow(BadInput::class, 'bars')
+        ->and(fn () => MidiReader::read(midi_of([[3, 0, 96]])))->toThrow(BadInput::class);
+});

@@ -9,6 +9,7 @@ use Illuminate\Testing\TestResponse;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Tests\Fixtures;
 
 /*
@@ -110,6 +111,22 @@ test('a MIDI file makes a start, with what is uncertain', function (): void {
         ->and($answer['shorthand'])->toContain("R: qc d e f | wg\nL: wc | c\n");
     sent_file('MThd rest is missing')->assertUnprocessable()->assertJsonPath('errors.file.0', fn (string $text): bool => str_starts_with($text, 'Byte '));
     sent_file('x', ['grid' => 'fifths'])->assertJsonValidationErrors('grid');
+    $played = MidiWriter::write(tune("R: @c4 q3 | q4 5 4 3 | h4 1\n"));
+    $read = fn (array $how): array => sent_file($played, $how)->assertOk()->json();
+    expect($read([]))->toMatchArray(['grid' => null, 'pickup' => '1/4'])
+        ->and(array_column($read([])['pickups'], 'name', 'length'))->toBe(['0' => 'none', '1/8' => '½ beat', '1/4' => '1 beat', '3/8' => '1½ beats', '1/2' => '2 beats', '5/8' => '2½ beats', '3/4' => '3 beats', '7/8' => '3½ beats'])
+        ->and($read(['pickup' => '0'])['pickup'])->toBe('0')->and($read(['pickup' => '3/4'])['pickup'])->toBe('3/4');
+    foreach (['1/3', 'x', '1/0', '-1/4', '100/4'] as $bad) {
+        sent_file($played, ['pickup' => $bad])->assertJsonValidationErrors('pickup');
+    }
+});
+
+test('a page of rests alone is not kept', function (): void {
+    $this->postJson("/api/pages/{$this->own->page->id}/pieces", ['label' => 'B', 'shorthand' => "R: rw | rw\n"])->assertUnprocessable()->assertJsonPath('errors.shorthand.0', 'There is no note yet. Begin a line with R or L.');
+    sent_file(musicxml('<measure number="1">'.GRAND.'<note><rest/><duration>6</duration><voice>1</voice></note></measure>'), ['label' => 'B'], "/api/pages/{$this->own->page->id}/pieces")->assertUnprocessable();
+    // One of before this was refused has a breakdown all the same.
+    $this->own->piece->update(['music' => MusicXmlWriter::write(tune("R: rw | rw\n")), 'shorthand' => null]);
+    $this->getJson("/api/pieces/{$this->own->piece->id}/breakdown")->assertOk();
 });
 
 test('a piece goes out in every format', function (): void {

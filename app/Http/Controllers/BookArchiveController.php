@@ -9,34 +9,33 @@ use App\Actions\UnpackBook;
 use App\Api\Download;
 use App\Api\Post;
 use App\Http\CurrentStudio;
-use App\Http\DownloadName;
+use App\Http\FileAnswer;
 use App\Http\Requests\ArchiveRequest;
 use App\Http\Resources\BookResource;
 use App\Models\Book;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\BookArchive;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** A book with all its pages and pieces, as one file of open formats. */
 final class BookArchiveController
 {
     #[Download('/books/{book}/archive')]
-    public function show(Book $book, PackBook $pack): Response
+    public function show(Book $book, PackBook $pack): BinaryFileResponse
     {
-        return new Response($pack($book)->packed(), 200, [
-            'Content-Type' => 'application/zip',
-            'Content-Disposition' => DownloadName::of($book->title, 'zip'),
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        $path = (string) tempnam(sys_get_temp_dir(), 'book');
+        $pack($book)->pack($path);
+
+        return FileAnswer::zip($path, $book->title);
     }
 
     #[Post('/books/archive', BookResource::class)]
     public function store(ArchiveRequest $request, CurrentStudio $studio, UnpackBook $unpack): JsonResponse
     {
         try {
-            $book = $unpack($studio->get(), BookArchive::read($request->bytes()));
+            $book = BookArchive::read($request->uploaded(), static fn (BookArchive $archive): Book => $unpack($studio->get(), $archive));
         } catch (BadInput $reason) {
             throw ValidationException::withMessages(['file' => $reason->getMessage()]);
         }

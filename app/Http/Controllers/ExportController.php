@@ -12,6 +12,7 @@ use App\Api\Download;
 use App\Api\Post;
 use App\Http\CurrentStudio;
 use App\Http\DownloadName;
+use App\Http\FileAnswer;
 use App\Http\Requests\RestoreRequest;
 use App\Http\Resources\StudioResource;
 use App\Models\Access;
@@ -49,7 +50,7 @@ final class ExportController
     {
         NoteAccess::by(self::who($request), $student, Access::EXPORT);
 
-        return self::archive($pack->student($student), "{$student->first_name} {$student->initial}");
+        return FileAnswer::zip($pack->student($student), "{$student->first_name} {$student->initial}");
     }
 
     #[Download('/studios/{studio}/backup')]
@@ -57,14 +58,14 @@ final class ExportController
     {
         NoteAccess::ofStudio(self::who($request), $studio->id);
 
-        return self::archive($pack->studio($studio), "{$studio->name} {$current->today()->toDateString()}");
+        return FileAnswer::zip($pack->studio($studio), "{$studio->name} {$current->today()->toDateString()}");
     }
 
     #[Post('/studios/{studio}/restore', StudioResource::class)]
     public function restore(RestoreRequest $request, Studio $studio, RestoreStudio $restore): JsonResponse
     {
         try {
-            $restore($studio, $request->archivePath());
+            $restore($studio, $request->uploaded());
         } catch (BadInput $reason) {
             throw ValidationException::withMessages(['file' => $reason->getMessage()]);
         }
@@ -82,10 +83,5 @@ final class ExportController
     private static function table(string $csv, string $name): Response
     {
         return new Response($csv, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => DownloadName::of($name, 'csv'), 'X-Content-Type-Options' => 'nosniff']);
-    }
-
-    private static function archive(string $path, string $name): BinaryFileResponse
-    {
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => DownloadName::of($name, 'zip')]))->deleteFileAfterSend();
     }
 }

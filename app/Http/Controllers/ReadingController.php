@@ -20,9 +20,9 @@ final class ReadingController
         $bytes = $request->bytes();
         $parts = $read->parts($bytes);
         try {
-            $grid = $request->grid() ?? $read->grid($bytes);
+            $score = $read($bytes, $request->choice(), $request->grid(), $request->pickup());
 
-            return new JsonResponse(ReadingResource::of($read($bytes, $request->choice(), $grid), $parts, $grid, $bytes));
+            return new JsonResponse(ReadingResource::of($score, $parts, $request->grid(), $bytes));
         } catch (ValidationException $reason) {
             // With several parts and none chosen, what is in the file is the answer.
             if (count($parts) < 2 || $request->choice() !== null) {

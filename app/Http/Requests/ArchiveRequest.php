@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Http\UploadedFile;
-
 /** A book's archive, or its table of contents. The policy stands on the route. */
 final class ArchiveRequest extends Asked
 {
@@ -27,8 +25,8 @@ final class ArchiveRequest extends Asked
 
     public function bytes(): string
     {
-        $file = $this->file('file');
+        $path = $this->uploaded();
 
-        return $file instanceof UploadedFile ? (string) file_get_contents($file->getRealPath()) : '';
+        return $path === '' ? '' : (string) file_get_contents($path);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Contracts\Validation\Factory;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -27,6 +28,14 @@ abstract class Asked extends FormRequest
 
     /** @return array<string, list<mixed>> by the name of what is sent */
     abstract public function rules(): array;
+
+    /** @return string the path of the file that was sent under a name */
+    public function uploaded(string $name = 'file'): string
+    {
+        $file = $this->file($name);
+
+        return $file instanceof UploadedFile ? (string) $file->getRealPath() : '';
+    }
 
     protected function createDefaultValidator(Factory $factory): Validator
     {

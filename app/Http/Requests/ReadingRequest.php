@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
+use Nasturtium\Core\Score\Fraction;
 
 /** A score as a file, and how it is to be read. The policy stands on the route. */
 class ReadingRequest extends Asked
@@ -21,6 +21,7 @@ class ReadingRequest extends Asked
             'left' => ['nullable', 'string', 'max:60'],
             'duet' => ['nullable', 'string', 'max:60'],
             'grid' => ['nullable', Rule::enum(Grid::class)],
+            'pickup' => ['nullable', 'string', 'max:5', 'regex:~^\d{1,2}(/(1|2|4|8|16|32))?$~D'],
         ];
     }
 
@@ -36,9 +37,9 @@ class ReadingRequest extends Asked
 
     public function bytes(): string
     {
-        $file = $this->file('file');
+        $path = $this->uploaded();
 
-        return $file instanceof UploadedFile ? (string) file_get_contents($file->getRealPath()) : '';
+        return $path === '' ? '' : (string) file_get_contents($path);
     }
 
     /** @return PartChoice|null null to leave it to the reader */
@@ -50,7 +51,15 @@ class ReadingRequest extends Asked
         return $student === null ? null : new PartChoice($student, $part('left'), $part('duet'));
     }
 
-    /** @return Grid|null null for the one that fits */
+    /** @return Fraction|null the length before the first bar of a MIDI file, in whole notes; null to leave it to the reader */
+    public function pickup(): ?Fraction
+    {
+        [$over, $under] = [...explode('/', $this->string('pickup')->toString()), '1'];
+
+        return $this->filled('pickup') ? Fraction::of((int) $over, (int) $under) : null;
+    }
+
+    /** @return Grid|null null for what fits, bar by bar */
     public function grid(): ?Grid
     {
         return Grid::tryFrom($this->string('grid')->toString());

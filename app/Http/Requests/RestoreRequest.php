@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Http\UploadedFile;
-
 /** The archive of a backup. The policy stands on the route. */
 final class RestoreRequest extends Asked
 {
@@ -19,10 +17,4 @@ final class RestoreRequest extends Asked
     }
 
     /** Where the uploaded file lies. */
-    public function archivePath(): string
-    {
-        $file = $this->file('file');
-
-        return $file instanceof UploadedFile ? (string) $file->getRealPath() : '';
-    }
 }

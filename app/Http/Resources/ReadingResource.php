@@ -11,6 +11,7 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\PageChecks;
 use OpenApi\Attributes as OA;
 
@@ -23,7 +24,9 @@ final readonly class ReadingResource
      * @param  list<CheckResource>  $notRead  what is not kept, and what is uncertain
      * @param  list<CheckResource>  $checks
      * @param  list<string>  $unsaid  what is lost when it is typed on as shorthand
-     * @param  string|null  $grid  what a MIDI file was laid on
+     * @param  string|null  $grid  what a MIDI file was laid on; null for what fits, bar by bar
+     * @param  string|null  $pickup  what stands before its first bar, in whole notes, as `1/4`; `0` for nothing
+     * @param  list<PickupResource>  $pickups  to choose from
      */
     public function __construct(
         #[OA\Property(enum: ['score', 'midi'])]
@@ -46,6 +49,10 @@ final readonly class ReadingResource
         public array $unsaid,
         #[OA\Property(enum: Grid::class)]
         public ?string $grid,
+        #[OA\Property]
+        public ?string $pickup,
+        #[ListOf(PickupResource::class)]
+        public array $pickups,
     ) {}
 
     /** @param list<ScorePart> $parts */
@@ -64,12 +71,14 @@ final readonly class ReadingResource
             $printed->text,
             $printed->unsaid,
             $grid?->value,
+            ReadFile::isMidi($bytes) ? (string) ($score->piece->pickup()->length ?? Fraction::zero()) : null,
+            ReadFile::isMidi($bytes) ? PickupResource::all($score->piece->meter()) : [],
         );
     }
 
     /** @param list<ScorePart> $parts */
     public static function undecided(array $parts): self
     {
-        return new self('score', array_map(PartResource::of(...), $parts), null, null, 0, [], [], '', [], null);
+        return new self('score', array_map(PartResource::of(...), $parts), null, null, 0, [], [], '', [], null, null, []);
     }
 }

@@ -11,98 +11,132 @@ use Nasturtium\Core\Formats\Zip;
 
 /**
  * A book with its pages and pieces as one archive of open formats: `book.csv`, `contents.csv` and `pieces.csv`, and a
- * folder of MusicXML files with their shorthand as text.
+ * folder of MusicXML files with their shorthand as text, own fingers and verdicts as tables. However many pieces there
+ * are, one at a time is held.
  */
 final readonly class BookArchive
 {
     public const MAX_BYTES = 20 * 1024 * 1024;
 
-    private const MAX_UNPACKED = 100 * 1024 * 1024;
+    private const MAX_UNPACKED = 600 * 1024 * 1024;
 
-    private const MAX_ENTRIES = 3_000;
+    private const MAX_ENTRIES = 10_000;
 
     private const MAX_FILE = 12 * 1024 * 1024;
 
-    private const PIECES = ['page', 'label', 'title', 'music', 'shorthand', 'duet'];
+    private const MAX_TEXT = 60_000;
+
+    private const OCTAVES = 2;
+
+    /** By the ending of the file; an archive of before may have fewer columns. */
+    private const PIECES = ['page', 'label', 'title', 'music', 'shorthand', 'duet', 'octave', 'fingers', 'verdicts'];
 
     /**
      * @param  list<ContentsRow>  $contents
-     * @param  list<BookPiece>  $pieces
+     * @param  iterable<BookPiece>  $pieces
      */
-    public function __construct(public string $title, public string $level, public array $contents, public array $pieces) {}
+    public function __construct(public string $title, public string $level, public array $contents, public iterable $pieces) {}
 
-    public function packed(): string
+    /** @param string $path of the file that is written */
+    public function pack(string $path): void
     {
-        $files = [
-            'book.csv' => Csv::write([['title', 'level'], [$this->title, $this->level]]),
-            'contents.csv' => Contents::write($this->contents),
-        ];
-        $rows = [self::PIECES];
-        foreach ($this->pieces as $i => $piece) {
-            $name = sprintf('pieces/%03d%s-%d', $piece->page, preg_replace('/[^A-Za-z0-9]/', '', $piece->label), $i + 1);
-            $parts = array_filter(['musicxml' => $piece->music, 'txt' => $piece->shorthand, 'duet.musicxml' => $piece->duet], is_string(...));
-            foreach ($parts as $ending => $content) {
-                $files["{$name}.{$ending}"] = $content;
-            }
-            $rows[] = [
-                $piece->page,
-                $piece->label,
-                $piece->title,
-                "{$name}.musicxml",
-                isset($parts['txt']) ? "{$name}.txt" : '',
-                isset($parts['duet.musicxml']) ? "{$name}.duet.musicxml" : '',
-            ];
-        }
-
-        return Zip::pack([...$files, 'pieces.csv' => Csv::write($rows)]);
+        Zip::packTo($path, $this->files());
     }
 
-    /** @throws BadInput with the file and row */
-    public static function read(string $bytes): self
+    /** @return iterable<string, string> contents by name */
+    private function files(): iterable
     {
-        if (strlen($bytes) > self::MAX_BYTES) {
+        yield 'book.csv' => Csv::write([['title', 'level'], [$this->title, $this->level]]);
+        yield 'contents.csv' => Contents::write($this->contents);
+        $rows = [self::PIECES];
+        $count = 0;
+        foreach ($this->pieces as $piece) {
+            $name = sprintf('pieces/%03d%s-%d', $piece->page, preg_replace('/[^A-Za-z0-9]/', '', $piece->label), ++$count);
+            $parts = array_filter([
+                'musicxml' => $piece->music, 'txt' => $piece->shorthand, 'duet.musicxml' => $piece->duet,
+                'fingers.csv' => $piece->fingers === [] ? null : PieceTables::fingers($piece->fingers),
+                'verdicts.csv' => $piece->verdicts === [] ? null : PieceTables::verdicts($piece->verdicts),
+            ], is_string(...));
+            foreach ($parts as $ending => $content) {
+                yield "{$name}.{$ending}" => $content;
+            }
+            $file = static fn (string $ending): string => isset($parts[$ending]) ? "{$name}.{$ending}" : '';
+            $rows[] = [$piece->page, $piece->label, $piece->title, $file('musicxml'), $file('txt'), $file('duet.musicxml'), $piece->octave, $file('fingers.csv'), $file('verdicts.csv')];
+        }
+        yield 'pieces.csv' => Csv::write($rows);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(self): T  $use  what is done with the book; its pieces are read as they are asked for
+     * @return T
+     *
+     * @throws BadInput with the file and row
+     */
+    public static function read(string $path, \Closure $use): mixed
+    {
+        if (filesize($path) > self::MAX_BYTES) {
             throw new BadInput('The archive is over 20 MB.');
         }
 
-        return Zip::read($bytes, 'archive', self::MAX_ENTRIES, self::MAX_UNPACKED, self::unpacked(...));
+        return Zip::open($path, 'archive', self::MAX_ENTRIES, self::MAX_UNPACKED, static fn (Zip $zip): mixed => $use(self::unpacked($zip)));
     }
 
     private static function unpacked(Zip $zip): self
     {
-        $file = static fn (string $name): string => $zip->entry($name, self::MAX_FILE, "The archive has no '{$name}' in it, so it is not a book. Export the book again.");
-        $book = array_values(Csv::read($file('book.csv')))[1] ?? [];
-        $contents = Contents::read($file('contents.csv'));
+        $book = array_values(Csv::read(self::file($zip, 'book.csv')))[1] ?? [];
+        $contents = Contents::read(self::file($zip, 'contents.csv'));
         if ($contents->errors !== []) {
             throw new BadInput("contents.csv, {$contents->errors[0]}");
-        }
-        $pages = array_map(static fn (ContentsRow $row): int => $row->page, $contents->rows);
-        $pieces = [];
-        foreach (array_slice(Csv::read($file('pieces.csv')), 1, null, true) as $number => $cells) {
-            [$page, $label, $title, $music, $shorthand, $duet] = array_pad($cells, count(self::PIECES), '');
-            if (! in_array((int) $page, $pages, true)) {
-                throw new BadInput("pieces.csv, row {$number}: the book has no page '".mb_substr($page, 0, 20)."'.");
-            }
-            $pieces[] = new BookPiece(
-                (int) $page,
-                mb_substr($label, 0, 4),
-                mb_substr($title, 0, 120),
-                self::music($file($music), $music),
-                $shorthand === '' ? null : mb_substr($file($shorthand), 0, 60_000),
-                $duet === '' ? null : self::music($file($duet), $duet),
-            );
         }
         if (($book[0] ?? '') === '') {
             throw new BadInput('book.csv, row 2: the book has no title.');
         }
 
-        return new self(mb_substr($book[0], 0, 120), mb_substr($book[1] ?? '', 0, 60), $contents->rows, $pieces);
+        return new self(mb_substr($book[0], 0, 120), mb_substr($book[1] ?? '', 0, 60), $contents->rows, self::pieces($zip, $contents->rows));
+    }
+
+    /**
+     * @param  list<ContentsRow>  $contents
+     * @return \Generator<int, BookPiece>
+     */
+    private static function pieces(Zip $zip, array $contents): \Generator
+    {
+        $pages = array_fill_keys(array_map(static fn (ContentsRow $row): int => $row->page, $contents), true);
+        foreach (array_slice(Csv::read(self::file($zip, 'pieces.csv')), 1, null, true) as $number => $cells) {
+            [$page, $label, $title, $music, $shorthand, $duet, $octave, $fingers, $verdicts] = array_pad($cells, count(self::PIECES), '');
+            if (! isset($pages[(int) $page])) {
+                throw new BadInput("pieces.csv, row {$number}: the book has no page '".mb_substr($page, 0, 20)."'.");
+            }
+            if (preg_match('/^(-?\d)?$/D', $octave) !== 1 || abs((int) $octave) > self::OCTAVES) {
+                throw new BadInput("pieces.csv, row {$number}: the octave is a number from -2 to 2.");
+            }
+            yield new BookPiece(
+                (int) $page,
+                mb_substr($label, 0, 4),
+                mb_substr($title, 0, 120),
+                self::music(self::file($zip, $music), $music),
+                $shorthand === '' ? null : mb_substr(self::file($zip, $shorthand), 0, self::MAX_TEXT),
+                $duet === '' ? null : self::music(self::file($zip, $duet), $duet),
+                (int) $octave,
+                $fingers === '' ? [] : PieceTables::readFingers(self::file($zip, $fingers), $fingers),
+                $verdicts === '' ? [] : PieceTables::readVerdicts(self::file($zip, $verdicts), $verdicts),
+            );
+        }
+    }
+
+    /** @throws BadInput */
+    private static function file(Zip $zip, string $name): string
+    {
+        return $zip->entry($name, self::MAX_FILE, "The archive has no '".mb_substr($name, 0, 80)."' in it, so it is not a book. Export the book again.");
     }
 
     /** @throws BadInput when it cannot be read, with the file it is in */
     private static function music(string $xml, string $name): string
     {
         try {
-            MusicXmlReader::read($xml);
+            MusicXmlReader::kept($xml);
         } catch (BadInput $reason) {
             throw new BadInput("{$name}: {$reason->getMessage()}", previous: $reason);
         }

@@ -25,6 +25,7 @@ const ROLES: [Role, string][] = [
     ['duet', 'The teacher'],
 ];
 const GRIDS = [
+    { value: '', label: 'What fits, bar by bar' },
     { value: 'quarter', label: 'Quarters' },
     { value: 'eighth', label: 'Eighths' },
     { value: 'sixteenth', label: 'Sixteenths' },
@@ -34,11 +35,13 @@ const GRIDS = [
 /** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
 export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
     const [roles, setRoles] = useState<Partial<Record<Role, string>>>({});
-    const [grid, setGrid] = useState<string | null>(null);
+    const [grid, setGrid] = useState('');
+    const [pickup, setPickup] = useState('');
     const form = () => {
         const form = new FormData();
         form.append('file', file);
-        if (grid !== null) form.append('grid', grid);
+        if (grid !== '') form.append('grid', grid);
+        if (pickup !== '') form.append('pickup', pickup);
         form.append('label', label);
         if (roles.student) form.append('part', roles.student);
         if (roles.left) form.append('left', roles.left);
@@ -46,7 +49,7 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
         return form;
     };
     const reading = useQuery({
-        queryKey: ['reading', file.name, file.lastModified, file.size, roles, grid],
+        queryKey: ['reading', file.name, file.lastModified, file.size, roles, grid, pickup],
         queryFn: () => ask<Reading>('POST', '/readings', form()),
         placeholderData: (before) => before,
         retry: false,
@@ -65,14 +68,24 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
                 {reading.isPending && <Waiting what="Reading the file…" />}
                 <Trouble error={reading.error ?? store.error} />
                 {read?.kind === 'midi' && (
-                    <Select
-                        label="Lay the notes on a grid of"
-                        w={220}
-                        allowDeselect={false}
-                        data={GRIDS}
-                        value={read.grid}
-                        onChange={setGrid}
-                    />
+                    <Group gap="sm">
+                        <Select
+                            label="Lay the notes on a grid of"
+                            w={220}
+                            allowDeselect={false}
+                            data={GRIDS}
+                            value={read.grid ?? ''}
+                            onChange={(chosen) => setGrid(chosen ?? '')}
+                        />
+                        <Select
+                            label="Pickup"
+                            w={220}
+                            allowDeselect={false}
+                            data={read.pickups.map(({ length, name }) => ({ value: length, label: name }))}
+                            value={read.pickup}
+                            onChange={(chosen) => setPickup(chosen ?? '')}
+                        />
+                    </Group>
                 )}
                 {several && <Parts parts={read?.parts ?? []} roles={roles} setRoles={setRoles} />}
                 {read?.music != null && (

@@ -196,6 +196,8 @@ const reading = (given: Partial<Api['ReadingResource']>): Api['ReadingResource']
     shorthand: 'R: w1',
     unsaid: [],
     grid: null,
+    pickup: null,
+    pickups: [],
     ...given,
 });
 
@@ -251,14 +253,33 @@ describe('a file before it is on the page', () => {
 
     it('that was played says what it was laid on, and is laid anew on another grid', async () => {
         const { asked } = dialog((body) =>
-            reading({ kind: 'midi', grid: ((body as { grid?: 'triplet' }).grid ?? 'eighth') as 'eighth' }),
+            reading({ kind: 'midi', grid: (body as { grid?: 'triplet' }).grid ?? null }),
         );
         const grid = await screen.findByRole('combobox', { name: 'Lay the notes on a grid of' });
-        expect(grid).toHaveProperty('value', 'Eighths');
+        expect(grid).toHaveProperty('value', 'What fits, bar by bar');
         await userEvent.click(grid);
         await userEvent.click(await screen.findByRole('option', { name: 'Triplets' }));
         await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ grid: 'triplet' }));
         await vi.waitFor(() => expect(grid).toHaveProperty('value', 'Triplets'));
+    });
+
+    it('that was played has its first bar where the teacher hears it', async () => {
+        const { asked } = dialog((body) =>
+            reading({
+                kind: 'midi',
+                pickup: (body as { pickup?: string }).pickup ?? '0',
+                pickups: [
+                    { length: '0', name: 'none' },
+                    { length: '1/4', name: '1 beat' },
+                ],
+            }),
+        );
+        const first = await screen.findByRole('combobox', { name: 'Pickup' });
+        expect(first).toHaveProperty('value', 'none');
+        await userEvent.click(first);
+        await userEvent.click(await screen.findByRole('option', { name: '1 beat' }));
+        await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ pickup: '1/4' }));
+        await vi.waitFor(() => expect(first).toHaveProperty('value', '1 beat'));
     });
 
     it('that cannot be read is refused in the words of the server', async () => {
