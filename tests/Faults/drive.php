@@ -50,6 +50,10 @@ function answered(ResponseInterface $response): array
     return (array) json_decode((string) $response->getBody(), true);
 }
 
+foreach ((array) json_decode((string) file_get_contents(__DIR__.'/../../.run/proposals.json'), true) as $what => $does) {
+    holds($what, $does === true);
+}
+
 $client->get($first);
 $signedIn = $client->post("{$first}/api/session", ['headers' => proof($jar), 'json' => ['email' => 'teacher@windowsill.example', 'password' => 'nasturtium']]);
 holds('a session that one application opened is open at the other', $signedIn->getStatusCode() === 200 && $client->get("{$second}/api/session")->getStatusCode() === 200);

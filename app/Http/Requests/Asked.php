@@ -86,6 +86,9 @@ abstract class Asked extends FormRequest
             }
         } elseif (is_array($given)) {
             throw ValidationException::withMessages([$name => 'This is one value, not a list.']);
+        } elseif ($given !== null && ! is_string($given) && preg_grep('/^date_format:/', array_filter($rules, is_string(...))) !== []) {
+            // Other fields are held against it as a date.
+            throw ValidationException::withMessages([$name => 'This is no date.']);
         } elseif (is_string($given) && $most === null && mb_strlen($given) > self::LONGEST_TEXT) {
             throw ValidationException::withMessages([$name => 'Use '.self::LONGEST_TEXT.' letters or fewer.']);
         }
