@@ -10,13 +10,13 @@ namespace Nasturtium\Core\Score;
  */
 final readonly class Limits
 {
-    public const MEASURES = 1_600;
+    public const MEASURES = 1_000;
 
     /** As they are played, with every repeat. */
-    public const PLAYED_MEASURES = 6_000;
+    public const PLAYED_MEASURES = 4_000;
 
     /** Notes, chords and rests. */
-    public const EVENTS = 9_000;
+    public const EVENTS = 4_500;
 
     public const EVENTS_IN_MEASURE = 128;
 

@@ -11,6 +11,7 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Sign;
 
@@ -204,5 +205,5 @@ test('a MIDI file of hours is refused, not laid out', function (): void {
     // One key, far behind the other: a delta of four bytes.
     $track = "\x00\x90\x3C\x50\x60\x80\x3C\x00\xFF\xFF\xFF\x7F\x90\x3E\x50\x60\x80\x3E\x00\x00\xFF\x2F\x00";
     $bytes = "MThd\x00\x00\x00\x06\x00\x00\x00\x01\x00\x60MTrk".pack('N', strlen($track)).$track;
-    expect(fn () => MidiReader::read($bytes))->toThrow(BadInput::class, 'more than 1600 bars');
+    expect(fn () => MidiReader::read($bytes))->toThrow(BadInput::class, 'more than '.Limits::MEASURES.' bars');
 });

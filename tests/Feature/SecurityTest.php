@@ -57,7 +57,7 @@ test('links and feeds lead to the address that is set, whatever a request calls 
 
 test('a proxy is believed when a setting names it, and not before', function (): void {
     Route::middleware('web')->post('/where', static fn (): array => [request()->ip(), request()->isSecure()]);
-    $asked = fn (): array => $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.1'])->postJson('/where', [], ['X-Forwarded-For' => '192.0.2.7', 'X-Forwarded-Proto' => 'https'])->json();
+    $asked = fn (): array => $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.1'])->postJson('http://localhost/where', [], ['X-Forwarded-For' => '192.0.2.7', 'X-Forwarded-Proto' => 'https'])->json();
     expect($asked())->toBe(['10.1.1.1', false]);
     config(['nasturtium.trusted_proxies' => '10.1.1.1, 10.2.0.0/16']);
     expect($asked())->toBe(['192.0.2.7', true]);

@@ -86,6 +86,8 @@ abstract class Asked extends FormRequest
             }
         } elseif (is_array($given)) {
             throw ValidationException::withMessages([$name => 'This is one value, not a list.']);
+        } elseif (is_string($given) && str_contains($given, "\0")) {
+            throw ValidationException::withMessages([$name => 'There is a sign in it that cannot be kept.']);
         } elseif ($given !== null && ! is_string($given) && preg_grep('/^date_format:/', array_filter($rules, is_string(...))) !== []) {
             // Other fields are held against it as a date.
             throw ValidationException::withMessages([$name => 'This is no date.']);

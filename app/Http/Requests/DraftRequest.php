@@ -13,7 +13,7 @@ final class DraftRequest extends Asked
         return [
             'text' => ['present', 'nullable', 'string', 'max:60000'],
             'label' => ['present', 'nullable', 'string', 'max:4'],
-            'revision' => ['required', 'integer', 'min:0'],
+            'revision' => ['required', 'integer', 'min:0', 'max:1000000000'],
         ];
     }
 }

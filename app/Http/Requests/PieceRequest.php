@@ -15,7 +15,7 @@ final class PieceRequest extends ReadingRequest
             'label' => ['present', 'nullable', 'string', 'max:4'],
             'shorthand' => ['required_without:file', 'nullable', 'string', 'max:60000'],
             'file' => ['required_without:shorthand', 'nullable', 'file', 'max:5120'],
-            'revision' => ['nullable', 'integer', 'min:0'],
+            'revision' => ['nullable', 'integer', 'min:0', 'max:1000000000'],
         ];
     }
 

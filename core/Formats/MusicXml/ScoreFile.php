@@ -17,7 +17,7 @@ final readonly class ScoreFile
     private const MAX_XML = 8 * 1024 * 1024;
 
     /** A document tree takes some three hundred bytes for each of its elements and attributes, outside PHP's own limit. */
-    private const MAX_NODES = 200_000;
+    private const MAX_NODES = 120_000;
 
     private const MAX_DEPTH = 32;
 
