@@ -18,6 +18,12 @@ final readonly class Limits
     /** Notes, chords and rests. */
     public const EVENTS = 4_500;
 
+    /** What is kept has the rests written out that a source left away, so it may have some more. */
+    public const KEPT_EVENTS = 6_000;
+
+    /** Heads of all chords together. */
+    public const NOTES = 6_000;
+
     public const EVENTS_IN_MEASURE = 128;
 
     public const NOTES_IN_CHORD = 20;

@@ -35,6 +35,9 @@ final class PieceBuilder
     /** @var array{R: int, L: int} octaves of the ottava line in force, likewise */
     private array $ottavas = ['R' => 0, 'L' => 0];
 
+    /** @param int $most notes and rests of the piece */
+    public function __construct(private readonly int $most = Limits::EVENTS) {}
+
     /** @param int|null $number as printed, where the source says it */
     public function measure(Meter $meter, Key $key, ?int $number = null, bool $implicit = false, bool $newLine = false): MeasureDraft
     {
@@ -216,13 +219,14 @@ final class PieceBuilder
         if (count($this->drafts) > Limits::MEASURES) {
             throw InvalidScore::tooMany('the piece', count($this->drafts), 'bars', Limits::MEASURES);
         }
-        $events = 0;
+        [$events, $notes] = [0, 0];
         $divisions = 1;
         $beats = Fraction::zero();
         foreach ($this->drafts as $i => $draft) {
             Limits::holdMeasure($draft, (string) ($draft->number ?? $i + 1));
             $events += count($draft->events);
             foreach ($draft->events as $event) {
+                $notes += count($event->notes);
                 $divisions = Limits::divided(Limits::divided($divisions, $event->onset), $event->duration->whole);
             }
             foreach ([...$draft->signs, ...array_map(static fn (array $one): Change => new Change($one[0], null, $one[1]), $draft->keys)] as $standing) {
@@ -233,8 +237,11 @@ final class PieceBuilder
             }
             $beats = $beats->plus($draft->meter->beats($draft->length()));
         }
-        if ($events > Limits::EVENTS) {
-            throw InvalidScore::tooMany('the piece', $events, 'notes and rests', Limits::EVENTS);
+        if ($events > $this->most) {
+            throw InvalidScore::tooMany('the piece', $events, 'notes and rests', $this->most);
+        }
+        if ($notes > Limits::NOTES) {
+            throw InvalidScore::tooMany('the piece', $notes, 'notes in its chords', Limits::NOTES);
         }
         if ($beats->compare(Fraction::of(Limits::BEATS)) > 0) {
             throw InvalidScore::tooMany('the piece', $beats->floor(), 'beats', Limits::BEATS);

@@ -48,17 +48,17 @@ final class MusicXmlReader
      */
     public static function kept(string $music): Piece
     {
-        return self::anything($music, null)->piece;
+        return self::anything($music, null, isKept: true)->piece;
     }
 
     /** @throws BadInput */
-    private static function anything(string $bytes, ?PartChoice $choice): ReadScore
+    private static function anything(string $bytes, ?PartChoice $choice, bool $isKept = false): ReadScore
     {
-        $root = ScoreFile::open($bytes);
+        $root = ScoreFile::open($bytes, $isKept);
         $parts = new ScoreParts($root);
         $all = $parts->all();
         $choice = self::chosen($all, $choice);
-        $state = new FileState(new PieceBuilder());
+        $state = new FileState(new PieceBuilder($isKept ? Limits::KEPT_EVENTS : Limits::EVENTS));
         foreach ($all as $part) {
             if (! in_array($part->id, [$choice->student, $choice->left, $choice->duet], true)) {
                 $state->noted[] = [0, "Bar 1: the part '{$part->name}' is left out."];

@@ -19,6 +19,9 @@ final readonly class ScoreFile
     /** A document tree takes some three hundred bytes for each of its elements and attributes, outside PHP's own limit. */
     private const MAX_NODES = 120_000;
 
+    /** Of music as it is kept, which says more than most files. */
+    private const MAX_KEPT_NODES = 200_000;
+
     private const MAX_DEPTH = 32;
 
     private const MAX_ENTRIES = 500;
@@ -27,19 +30,20 @@ final readonly class ScoreFile
 
     /**
      * @param  string  $bytes  of a .musicxml, .xml or .mxl file
+     * @param  bool  $isKept  it was written here
      *
      * @throws BadInput
      */
-    public static function open(string $bytes): \DOMElement
+    public static function open(string $bytes, bool $isKept = false): \DOMElement
     {
         if (strlen($bytes) > self::MAX_BYTES) {
             throw new BadInput('The file is over 5 MB. A page of music is far smaller; export this one piece alone.');
         }
 
-        return self::parse(str_starts_with($bytes, "PK\x03\x04") ? self::unpack($bytes) : $bytes);
+        return self::parse(str_starts_with($bytes, "PK\x03\x04") ? self::unpack($bytes) : $bytes, $isKept ? self::MAX_KEPT_NODES : self::MAX_NODES);
     }
 
-    private static function parse(string $xml): \DOMElement
+    private static function parse(string $xml, int $mostNodes): \DOMElement
     {
         if (trim($xml) === '') {
             throw new BadInput('The file is empty.');
@@ -51,7 +55,7 @@ final readonly class ScoreFile
         self::refuseEntities($xml);
         $before = libxml_use_internal_errors(true);
         try {
-            self::count($xml);
+            self::count($xml, $mostNodes);
             $document = new \DOMDocument();
             $document->recover = false;
             $whole = $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOBLANKS);
@@ -92,7 +96,7 @@ final readonly class ScoreFile
      *
      * @throws BadInput
      */
-    private static function count(string $xml): void
+    private static function count(string $xml, int $most): void
     {
         $reader = new \XMLReader();
         $reader->XML($xml, null, LIBXML_NONET | LIBXML_COMPACT);
@@ -102,8 +106,8 @@ final readonly class ScoreFile
                 continue;
             }
             $nodes += 1 + $reader->attributeCount;
-            if ($nodes > self::MAX_NODES) {
-                throw new BadInput('The file has more than '.number_format(self::MAX_NODES).' elements and attributes. A page of music has far fewer; export this one piece alone.');
+            if ($nodes > $most) {
+                throw new BadInput('The file has more than '.number_format($most).' elements and attributes. A page of music has far fewer; export this one piece alone.');
             }
             if ($reader->depth > self::MAX_DEPTH) {
                 throw new BadInput('The file has elements inside one another more than '.self::MAX_DEPTH.' deep, which a score never needs. Export it again.');
