@@ -31,6 +31,9 @@ final class ProposeWeek
 
     private const REVIEW_REPETITIONS = 1;
 
+    /** Days of a week without a lesson: over the longest holidays. */
+    public const LONGEST = 200;
+
     /** In one week; a student of many pages would have little else. */
     private const MOST_REVIEWS = 4;
 
@@ -57,7 +60,7 @@ final class ProposeWeek
     {
         $of = ['student_id' => $student->id, 'starts_on' => $from->toDateString()];
         if (Week::query()->where($of)->doesntExist()) {
-            DB::table('weeks')->insertOrIgnore([...$of, 'studio_id' => $student->studio_id, 'ends_on' => $student->lessonOnOrAfter($from->addDay())->toDateString(), 'created_at' => now(), 'updated_at' => now()]);
+            DB::table('weeks')->insertOrIgnore([...$of, 'studio_id' => $student->studio_id, 'ends_on' => min($student->lessonOnOrAfter($from->addDay()), $from->addDays(self::LONGEST))->toDateString(), 'created_at' => now(), 'updated_at' => now()]);
         }
         $id = Week::query()->where($of)->value('id');
 

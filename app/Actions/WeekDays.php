@@ -74,7 +74,7 @@ final class WeekDays
         }
         $days = [];
         foreach (self::minutes($week) as $date => $minutes) {
-            if ($minutes > 0 && $date >= $today) {
+            if ($minutes > 0 && $date >= $today && count($days) < WeekPlanner::MOST_DAYS) {
                 $days[] = new PlanDay($date, max(0, 2 * $minutes - ($date === $today ? $used : 0)));
             }
         }

@@ -21,6 +21,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Holiday extends Model
 {
+    /** Days. */
+    public const LONGEST = 800;
+
     protected $guarded = [];
 
     /** @return array{string, string} the first and the last date */

@@ -9,13 +9,12 @@ use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
 use Nasturtium\Core\Practice\Planning\Week;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskKind;
 
 /** A week to plan, as JSON, and its plan (docs/plan.md). */
 final class WeekFile
 {
-    private const MOST_DAYS = 31;
-
     private const MOST_TASKS = 60;
 
     private const USUAL_NEW = 2;
@@ -29,7 +28,7 @@ final class WeekFile
             throw new BadInput("This is not JSON: {$reason->getMessage()}.");
         }
         $given = is_array($given) ? $given : throw new BadInput('A week is an object with days and tasks.');
-        $days = self::list($given, 'days', self::MOST_DAYS);
+        $days = self::list($given, 'days', WeekPlanner::MOST_DAYS);
         $days = array_map(self::day(...), $days, array_keys($days));
         $tasks = self::list($given, 'tasks', self::MOST_TASKS);
         $tasks = array_map(self::task(...), $tasks, array_keys($tasks));
@@ -123,10 +122,10 @@ final class WeekFile
             self::yes($given, 'starred', $place),
             self::count($given, 'idleDays', $place, 0),
             self::yes($given, 'leads', $place),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.locked"), self::list($given + ['locked' => []], 'locked', self::MOST_DAYS)),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.off"), self::list($given + ['off' => []], 'off', self::MOST_DAYS)),
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.locked"), self::list($given + ['locked' => []], 'locked', WeekPlanner::MOST_DAYS)),
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.off"), self::list($given + ['off' => []], 'off', WeekPlanner::MOST_DAYS)),
             self::count($given, 'practised', $place, 0),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.stood"), self::list($given + ['stood' => []], 'stood', self::MOST_DAYS)),
+            array_map(static fn (mixed $date): string => self::date($date, "{$place}.stood"), self::list($given + ['stood' => []], 'stood', WeekPlanner::MOST_DAYS)),
             self::count($given, 'mostDays', $place, count(PlanTask::QUARTERS)),
             isset($given['value']) ? self::count($given, 'value', $place, 0) : null,
         );

@@ -236,6 +236,11 @@ test('reviews come after one, two, four and eight weeks, then on request', funct
     [4, 400, false],
 ]);
 
+test('a page that was on request comes back when it fails, and is due again', function (): void {
+    $step = ReviewSchedule::after([true, true, true, true, true, false]);
+    expect($step)->toBe(2)->and(ReviewSchedule::isDue($step, 28))->toBeTrue()->and(ReviewSchedule::isDue($step, 27))->toBeFalse();
+});
+
 test('a failed review goes back one interval', function (array $heard, int $step): void {
     expect(ReviewSchedule::after($heard))->toBe($step);
 })->with([

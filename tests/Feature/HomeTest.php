@@ -108,3 +108,15 @@ test('home can be kept on a phone: its name, its start and its files', function 
     }
     expect($this->get('/home/files.json')->assertOk()->json())->toContain('/leaf.svg')->each(fn ($file) => expect(is_file(public_path($file->value)))->toBeTrue());
 });
+
+test('a tick that waited on a phone is taken late, as the release before wrote it, also when its task was taken out since', function (): void {
+    $task = $this->own->task('Tap and count');
+    $this->travelTo('2031-05-28 10:00:00');
+    $old = ['clientKey' => '3f0c2d52-7f9c-4a55-9d5e-0b1c2d3e4f51', 'date' => '2031-04-29', 'repetitions' => 3, 'feeling' => 'fine', 'note' => ''];
+    $task->delete();
+    $this->putJson("/api/home/tasks/{$task->id}/practice", $old, $this->family)->assertOk();
+    expect(Practice::query()->where('task_id', $task->id)->pluck('tempo')->all())->toBe([null]);
+    $this->deleteJson("/api/home/tasks/{$task->id}/practice/2031-04-29", [], $this->family)->assertNoContent();
+    $this->deleteJson("/api/home/tasks/{$task->id}/practice/2031-04-29", [], $this->family)->assertNoContent();
+    expect(Practice::query()->where('task_id', $task->id)->exists())->toBeFalse();
+});

@@ -83,6 +83,9 @@ test('a signed-off page comes back for review when its time has come', function 
     expect($this->own->learning->refresh()->review_step)->toBe(1)->and($this->own->learning->played_on?->toDateString())->toBe('2031-05-12');
     $this->putJson("/api/lessons/{$lesson['id']}/marks/{$review['id']}", ['mark' => 'again']);
     expect($this->own->learning->refresh()->review_step)->toBe(0);
+    // Taken back, it was not played that day either.
+    $this->putJson("/api/lessons/{$lesson['id']}/marks/{$review['id']}", ['mark' => null])->assertOk();
+    expect($this->own->learning->refresh()->review_step)->toBe(0)->and($this->own->learning->played_on?->toDateString())->toBe('2031-04-28');
 });
 
 test('a slip is exact to the beat, counts once however often it is sent, and is taken back by its key', function (): void {

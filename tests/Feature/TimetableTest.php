@@ -150,3 +150,17 @@ test('a lesson that was held is not moved any more', function (): void {
     Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'held_on' => '2031-05-12', 'finished_at' => now()]);
     ($this->change)(['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-14'])->assertJsonPath('errors.heldOn.0', 'This lesson was held.');
 });
+
+test('over a long holiday the first days are planned, and the week is no longer than it may be', function (): void {
+    $own = $this->own;
+    $own->student->practiceDays()->delete();
+    foreach (range(1, 7) as $weekday) {
+        $own->student->practiceDays()->create(['studio_id' => $own->studio->id, 'weekday' => $weekday, 'minutes' => 30]);
+    }
+    $holiday = fn (string $to) => $this->postJson('/api/holidays', ['studentId' => $own->student->id, 'label' => 'Abroad', 'from' => '2031-05-06', 'to' => $to, 'lessons' => false, 'practice' => true]);
+    $holiday('2033-07-15')->assertUnprocessable()->assertJsonPath('errors.to.0', 'A holiday lasts 800 days at most. Enter the rest as another one.');
+    $holiday('2033-07-14')->assertOk();
+    $week = $this->postJson("/api/students/{$own->student->id}/weeks", ['from' => '2031-05-05'])->assertOk()->json();
+    $planned = array_unique(array_merge(...array_column($week['tasks'], 'dates')));
+    expect(count($week['days']))->toBeLessThanOrEqual(201)->and($planned)->not->toBe([])->and(max($planned))->toBeLessThanOrEqual('2031-06-05');
+});

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
+use App\Actions\ProposeWeek;
 use App\Models\Access;
+use App\Models\Holiday;
 use App\Models\Lesson;
 use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
@@ -33,11 +35,6 @@ final class Columns
     private const FOR_PAGES = '2026_11_27_000001_large_studios';
 
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
-
-    /** A week is never longer: over the longest holidays. */
-    private const LONGEST_WEEK = 200;
-
-    private const LONGEST_HOLIDAY = 800;
 
     /**
      * @return array<string, array<string, Column>> by table and column
@@ -120,8 +117,8 @@ final class Columns
     public static function holdRow(string $table, array $row): void
     {
         [$from, $to, $most] = match ($table) {
-            'weeks' => [$row['starts_on'], $row['ends_on'], self::LONGEST_WEEK],
-            'holidays' => [$row['from_on'], $row['to_on'], self::LONGEST_HOLIDAY],
+            'weeks' => [$row['starts_on'], $row['ends_on'], ProposeWeek::LONGEST],
+            'holidays' => [$row['from_on'], $row['to_on'], Holiday::LONGEST],
             default => [null, null, 0],
         };
         if (is_string($from) && is_string($to) && ($to < $from || (new \DateTimeImmutable($from))->diff(new \DateTimeImmutable($to))->days > $most)) {

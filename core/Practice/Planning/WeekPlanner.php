@@ -9,6 +9,9 @@ use Nasturtium\Core\Practice\TaskKind;
 /** A week from its tasks: the days that together are worth most, under rules 1 to 6 (handbook 11). */
 final readonly class WeekPlanner
 {
+    /** Days that can be planned at once: over long holidays the first of them. */
+    public const MOST_DAYS = 31;
+
     /** @param list<PlanTask> $tasks */
     private function __construct(private WeekBoard $board, private array $tasks, private Week $week) {}
 

@@ -164,7 +164,7 @@ function WhatIsKept() {
             <p>
                 The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you
                 tick and write here, and notes from the lessons. Only the teacher and whoever has this link can see it.
-                Nothing goes to anyone else, and nobody is followed around.
+                Nothing goes to anyone else, and there is no tracking.
             </p>
             <p>
                 This device keeps a copy of the week, so that the page works without a connection. You can ask the

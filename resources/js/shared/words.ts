@@ -16,6 +16,11 @@ export function longDate(date: string): string {
     return `${dayName(weekdayOf(date))} ${shortDate(date)}`;
 }
 
+/** With its year, for what is looked up long after: `5 May 2031` */
+export function fullDate(date: string): string {
+    return `${shortDate(date)} ${date.slice(0, 4)}`;
+}
+
 /** `5 May` */
 export function shortDate(date: string): string {
     const [, month, day] = date.split('-').map(Number);

@@ -4,7 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { type Api, ask, type Student } from '../shared/api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
-import { longDate, shortDate } from '../shared/words';
+import { fullDate, shortDate } from '../shared/words';
 
 type Access = Api['AccessResource'];
 
@@ -41,7 +41,7 @@ export function Consent({ student }: { student: Student }) {
                 {student.consentedOn !== null ? (
                     <Group gap="sm">
                         <Text>
-                            Agreed on {longDate(student.consentedOn)}: {student.consentWords}
+                            Agreed on {fullDate(student.consentedOn)}: {student.consentWords}
                         </Text>
                         <Button
                             size="compact-sm"

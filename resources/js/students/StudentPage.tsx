@@ -6,7 +6,7 @@ import { type Api, ask, type Student, type Week } from '../shared/api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
-import { dayName, longDate } from '../shared/words';
+import { dayName, fullDate } from '../shared/words';
 import { Consent } from './Consent';
 import type { StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
@@ -105,7 +105,7 @@ export function StudentPage() {
             {student.leftOn !== null && (
                 <Group className="sheet" role="status" justify="space-between">
                     <Text>
-                        {student.firstName} left on {longDate(student.leftOn)}. Everything is kept; home links and
+                        {student.firstName} left on {fullDate(student.leftOn)}. Everything is kept; home links and
                         calendars are closed.
                     </Text>
                     <Button variant="light" onClick={() => leave.mutate(false)} loading={leave.isPending}>

@@ -7,7 +7,7 @@ import { Dialog } from '../shared/Dialog';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import { dayName, longDate, minutes } from '../shared/words';
+import { dayName, fullDate, minutes } from '../shared/words';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { StudentForm } from './StudentForm';
 
@@ -102,7 +102,7 @@ function StudentRow({ student }: { student: Student }) {
                         </Text>
                     </div>
                 ) : (
-                    <Text size="sm">left on {longDate(student.leftOn)}</Text>
+                    <Text size="sm">left on {fullDate(student.leftOn)}</Text>
                 )}
             </Group>
         </li>
