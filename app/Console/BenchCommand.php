@@ -32,7 +32,7 @@ final class BenchCommand extends Command
 
     protected $description = 'Measure the breakdown by length, and the endpoints against a bare route';
 
-    private const LENGTHS = [16, 160, 1600];
+    private const LENGTHS = [8, 80, 800];
 
     private const WEEKS = 60;
 
