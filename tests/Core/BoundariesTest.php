@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\MidiFile;
+use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\ScoreFile;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Practice\Pace;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Score\Duration;
+use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Limits;
+use Nasturtium\Core\Score\SignKind;
 
 /*
  * Where a rule begins to hold: at its number, and not one before it.
@@ -80,4 +88,118 @@ test('a piece has so many bars, notes and rests, and not one more', function ():
     $bars = static fn (int $count): string => musicxml('<measure number="1"><attributes><divisions>1</divisions><time><beats>1</beats><beat-type>4</beat-type></time></attributes>'.xml_note('C4', 1).'</measure>'.implode('', array_map(static fn (int $number): string => "<measure number=\"{$number}\">".xml_note('C4', 1).'</measure>', range(2, $count))));
     expect(count(MusicXmlReader::read($bars(Limits::MEASURES))->piece->measures))->toBe(Limits::MEASURES)
         ->and(fn () => MusicXmlReader::read($bars(Limits::MEASURES + 1)))->toThrow(BadInput::class, 'more than '.Limits::MEASURES.' bars');
+});
+
+test('every row of the report says all that it promises', function (): void {
+    $report = broken_down("title: Rich\nkey: G\ntime: 4/4\ntempo: 60-92 Gently\nR: @g4 q1_ 2 3 4_ | {v123} q4 \"mf\" h5 < :|\nW: la la- la _\nL: @5=g3 w5 [bass] | h1 3\nR: qg' c, f+ a | wc | vg a b c d e f g | h1:trill 3\nL: q5 4 3 2 | w(53)~ | w(53) | [cross] h5 [back] 1\nR: q1_ 2 3 4_ | {v123} q4 h5 | w1 | w2\nL: w5 | h1 3 | w5 | w5\n");
+    foreach ([
+        'bars' => 'measure key time first last',
+        'checks' => 'code place hand text events',
+        'chunks' => 'kind from to serves beats score reasons',
+        'counting' => 'hand measure text',
+        'crossings' => 'hand at kind finger',
+        'drill' => 'clef pitch status why',
+        'events' => 'id hand voice place beats kind pitches staff clef interval solfege fingers finger_from move counts',
+        'finger_lines' => 'hand measure text',
+        'hands' => 'measure play motion same_rhythm',
+        'leaps' => 'hand at from to move',
+        'lines' => 'from to letter',
+        'notes' => 'clef pitch times first status route landmark steps staff key midi events',
+        'positions' => 'hand from to name low high thumb keys',
+        'rings' => 'what times events',
+        'shifts' => 'hand at from to keys beats rest',
+        'stages' => 'name petal hand chunks do pass minutes repetitions tempo waits_for',
+        'sticking' => 'measure score thorn teacher reasons',
+        'traps' => 'code place hand text events',
+        'weak_runs' => 'hand from to events',
+    ] as $list => $keys) {
+        expect($report[$list])->not->toBe([], $list);
+        foreach ($report[$list] as $row) {
+            expect(array_keys($row))->toEqualCanonicalizing(explode(' ', $keys), $list);
+        }
+    }
+    expect(array_keys($report['piece']))->toEqualCanonicalizing(['title', 'composer', 'key', 'time', 'tempo', 'tempo_from', 'tempo_words', 'lines', 'measures', 'notation', 'pickup'])
+        ->and(array_keys($report['sticking'][0]['reasons'][0]))->toEqualCanonicalizing(['code', 'text', 'weight', 'events'])
+        ->and(array_keys($report['equal']))->toEqualCanonicalizing(['bars', 'left', 'right'])->and(array_keys($report['equal']['left']))->toEqualCanonicalizing(['same', 'rhythm', 'shape'])
+        ->and(array_keys($report['learn']))->toEqualCanonicalizing(['text', 'bars', 'hands', 'order'])->and(array_keys($report['learn']['order'][0]))->toEqualCanonicalizing(['measure', 'serves', 'score'])
+        ->and(array_keys($report['count_in']))->toEqualCanonicalizing(['counts', 'enter'])->and(array_keys($report['beats']))->toEqualCanonicalizing(['written', 'played']);
+});
+
+test('a bar of 64 beats is read, and of 65 said to be too long', function (): void {
+    $bar = static fn (int $beats): string => musicxml('<measure number="7"><attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time></attributes>'.implode('', array_fill(0, $beats, xml_note('C4', 1))).'</measure>');
+    expect(count(MusicXmlReader::read($bar(64))->piece->measures[0]->right))->toBe(64)
+        ->and(fn () => MusicXmlReader::read($bar(65)))->toThrow(BadInput::class, 'Bar 7: it is over 64 beats long');
+});
+
+test('a chord symbol of a kind we have no word for is shown as it is printed, if it is short and plain', function (string $kind, array $shown): void {
+    $xml = musicxml('<measure number="1"><attributes><divisions>1</divisions></attributes><harmony><root><root-step>C</root-step></root>'.$kind.'</harmony>'.xml_note('C4', 4).'</measure>');
+    $signs = MusicXmlReader::read($xml)->piece->measures[0]->signs;
+    expect(array_values(array_map(static fn ($sign): string => $sign->text, array_filter($signs, static fn ($sign): bool => $sign->kind === SignKind::Chord))))->toBe($shown);
+})->with([
+    'major' => ['<kind>major</kind>', ['C']],
+    'minor seventh' => ['<kind>minor-seventh</kind>', ['Cm7']],
+    'printed' => ['<kind text="7alt">other</kind>', ['C7alt']],
+]);
+
+test('a length is one note with two dots at most', function (int $over, int $under, ?array $note): void {
+    expect(Duration::ofWhole(Fraction::of($over, $under))->asNote())->toBe($note);
+})->with([
+    [1, 4, ['quarter', 0]], [3, 8, ['quarter', 1]], [7, 16, ['quarter', 2]], [15, 32, null],
+    [1, 1, ['whole', 0]], [3, 2, ['whole', 1]], [7, 4, ['whole', 2]], [5, 8, null], [1, 3, null],
+]);
+
+test('the pace lies between the pages that were signed off, in proportion', function (array $pages, string $slow, string $median, string $fast): void {
+    $pace = Pace::of($pages);
+    expect([(string) $pace->slow, (string) $pace->median, (string) $pace->fast])->toBe([$slow, $median, $fast]);
+})->with([
+    [[0, 1, 2, 3, 4], '1', '2', '3'],
+    [[0, 2], '1/2', '1', '3/2'],
+    [[3], '3', '3', '3'],
+    [[9, 9, 0, 0, 0, 0, 1, 1, 1, 1], '0', '1/2', '1'],
+]);
+
+test('every run of the left hand down begins with the note that broke the one before', function (): void {
+    $twice = array_values(array_filter(broken_down("R: r | r\nL: @5=c3 q2 3 4 5 | q1 2 3 4\n")['traps'], static fn (array $trap): bool => $trap['code'] === 'left_down'));
+    expect(array_column($twice, 'text'))->toBe([
+        'Bar 1: the left hand runs down, F E D C: the alphabet backwards, towards the left.',
+        'Bar 2: the left hand runs down, G F E D: the alphabet backwards, towards the left.',
+    ]);
+});
+
+test('the highest and the lowest key of a piano can be typed, and none beyond', function (string $typed, bool $isKey): void {
+    expect(ShorthandReader::read($typed)->errors === [])->toBe($isKey);
+})->with([
+    ["R: @b7 q1 2 h1\n", true],
+    ["R: @b7 q1 3 h1\n", false],
+    ["L: @5=a0 q5 4 h5\n", true],
+    ["L: @5=g0 q5 4 h5\n", false],
+]);
+
+test('a repeat that is played twice says no more, and one of three its times; the start says none', function (): void {
+    $xml = MusicXmlWriter::write(tune("R: @c4 |: w1 :| |: w2 :|*3 w3\n"));
+    preg_match_all('~<repeat[^>]*>~', $xml, $found);
+    expect($found[0])->toBe(['<repeat direction="forward"/>', '<repeat direction="backward"/>', '<repeat direction="forward"/>', '<repeat direction="backward" times="3"/>']);
+});
+
+test('a sign that stands after the last note is kept', function (): void {
+    expect(ShorthandWriter::write(tune("R: @c4 q1 2 3 4 \"softly\"\n"))->text)->toContain('"softly"');
+});
+
+test('a MIDI file may change its time signature 299 times, and no more', function (): void {
+    $changing = static function (int $changes): string {
+        $track = '';
+        for ($i = 0; $i <= $changes; $i++) {
+            $track .= ($i === 0 ? "\0" : "\x83\x00")."\xFF\x58\x04".($i % 2 === 0 ? "\x04" : "\x03")."\x02\x18\x08";
+        }
+        $track .= "\0\x90\x3C\x50\x60\x80\x3C\x00\0\xFF\x2F\0";
+
+        return 'MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track;
+    };
+    expect(count(MidiReader::read($changing(299))->piece->measures))->toBeGreaterThan(0)
+        ->and(fn () => MidiReader::read($changing(300)))->toThrow(BadInput::class, 'more than 300 times');
+});
+
+test('a MIDI track that begins without a status is refused with its place', function (): void {
+    $track = "\0\x3C\x50\0\xFF\x2F\0";
+    expect(fn () => MidiReader::read('MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track))->toThrow(BadInput::class, 'Byte ');
 });
