@@ -137,3 +137,10 @@ test('a page that is too long for one is refused at its start', function (): voi
     $errors = ShorthandReader::read('R: @c4 '.str_repeat('w1 | ', 60_000))->errors;
     expect($errors)->toHaveCount(1)->and($errors[0]->text)->toContain('too long for one piece');
 });
+
+test('notes typed close together are notes, and a name with its octave is answered', function (): void {
+    expect(played("R: @c4 qfed2w3\n"))->toBe(played("R: @c4 q f e d 2 w3\n"))->and(played("R: @c4 h5e2 q3\n"))->toBe(played("R: @c4 h5 e 2 q3\n"));
+    foreach (['q c4 d e f', 'qc4 d e f', 'qC4 d e f', 'qfC4d', 'h5 |c4 q3'] as $typed) {
+        expect(ShorthandReader::read("R: @c4 {$typed}\n")->errors[0]->text ?? '')->toContain('For a finger write c^4');
+    }
+});

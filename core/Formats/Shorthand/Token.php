@@ -14,7 +14,7 @@ final readonly class Token
     /** What newcomers write, which would otherwise be read as other music. */
     private const FOREIGN = '
         |(?<sharp>[a-gA-G]\#{1,2}[\',]*\d?)
-        |(?<octave>[a-gA-G](?:b|\+\+?|--?|n)?[\',]*\d+)
+        |(?<octave>(?:[A-G]|(?<=^|[\s|]|[\s|][whqvx])[a-g](?=\S*?(?:[\s|]|$)))(?:b|\+\+?|--?|n)?[\',]*\d+(?=[\s|]|$)|[A-G](?:b|\+\+?|--?|n)?[\',]*\d+)
         |(?<flat>[A-G]bb?(?![a-gA-G])|(?<!\S)[a-g]bb?(?!\S))
         |(?<voltatyped>\|[12]\.?(?=\s|$))
         |(?<slurtyped>[1-5][+\-n]*\((?=[^()|]*\)))
