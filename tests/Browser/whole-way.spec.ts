@@ -92,6 +92,9 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
     const link = await test.step('a link for the family', async () => {
         await page.getByRole('link', { name: 'Vera D.' }).click();
         await page.getByLabel('A new link for').fill('Phone');
+        await page.getByLabel('Who agreed, and to what').fill('A parent, at the first lesson');
+        await page.getByRole('button', { name: 'Note the consent' }).click();
+        await expect(page.getByText('A parent, at the first lesson')).toBeVisible();
         await page.getByRole('button', { name: 'Make a link' }).click();
         return ((await page.locator('code').textContent()) ?? '').replace(/^https?:\/\/[^/]+/, '');
     });
