@@ -22,7 +22,7 @@ const browser = await chromium.launch({
 });
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await page.goto(`${base}/sign-in`);
-await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+await page.getByLabel('Email').fill('teacher@windowsill.example');
 await page.getByLabel(/^Password/).fill('nasturtium');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'This week' }).waitFor();

@@ -138,7 +138,7 @@ const views = {
     },
 };
 
-await page.getByLabel('E-mail').fill('teacher@windowsill.example');
+await page.getByLabel('Email').fill('teacher@windowsill.example');
 await page.getByLabel(/^Password/).fill('nasturtium');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'This week' }).waitFor();
