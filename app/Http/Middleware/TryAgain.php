@@ -54,6 +54,10 @@ final class TryAgain
     private function once(Request $request, Closure $next): Response
     {
         $level = $this->database->transactionLevel();
+        if ($level === 0) {
+            // What is read after a lock was waited for is what is there now, not what was there when the request came.
+            $this->database->statement('set transaction isolation level read committed');
+        }
         $this->database->beginTransaction();
         try {
             $response = $next($request);
