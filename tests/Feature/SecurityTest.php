@@ -128,7 +128,10 @@ test('a browser is remembered for 30 days when the box is ticked, and only then'
 
 test('what is no address is refused', function (mixed $email): void {
     $this->postJson('/api/session', ['email' => $email, 'password' => 'x'])->assertUnprocessable();
-})->with([[['a@b.c']], [[['x' => 'y']]], [true], [7], ["\xB1\x31"], ["a\0@b.example"], [str_repeat('a', 5000).'@b.example']]);
+})->with([
+    'a list' => [['a@b.c']], 'a list of lists' => [[['x' => 'y']]], 'yes' => [true], 'a number' => [7],
+    'bytes that are no text' => ["\xB1\x31"], 'a null byte' => ["a\0@b.example"], 'one too long' => [str_repeat('a', 5000).'@b.example'],
+]);
 
 test('links cannot be tried out, and one that is right is none the worse', function (): void {
     $own = new Fixtures();
