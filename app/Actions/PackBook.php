@@ -20,6 +20,8 @@ use Nasturtium\Core\Score\Hand;
 /** A book with its pages and pieces, as an archive; its pieces are fetched page by page. */
 final class PackBook
 {
+    private const AT_ONCE = 20;
+
     public function __invoke(Book $book): BookArchive
     {
         $pages = $book->pages()->orderBy('number')->get();
@@ -44,8 +46,6 @@ final class PackBook
             }
         }
     }
-
-    private const AT_ONCE = 20;
 
     private static function piece(int $number, Piece $piece): BookPiece
     {

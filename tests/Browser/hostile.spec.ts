@@ -85,28 +85,31 @@ test('hostile names, words and music run on no screen and ask nothing from elsew
         studentId: student,
     });
     await api(page, 'PUT', `/students/${student}/consent`, { consentedOn: '2026-01-05', words: BAD });
-    const lesson = await api<{ id: number }>(page, 'POST', `/students/${student}/lessons`, {});
+    const { studio } = await api<{ studio: { today: string } }>(page, 'GET', '/session');
+    const lesson = await api<{ id: number }>(page, 'POST', `/students/${student}/lessons`, { heldOn: studio.today });
+    expect(lesson.id).toBeGreaterThan(0);
     await api(page, 'PATCH', `/lessons/${lesson.id}`, { privateNote: BAD, sharedNote: BAD });
-    for (const path of [
+    const named = [
         '/',
         '/students',
         `/students/${student}`,
         `/students/${student}/progress`,
         '/progress',
         '/books',
-        '/paths',
-        '/studio',
         `/pieces/${piece.id}`,
         `/weeks/${week}`,
         `/weeks/${week}/sheet`,
         `/lessons/${lesson.id}`,
         `/pieces/${piece.id}/entry`,
         `/pieces/${piece.id}/sheet`,
-        `/students/${student}/report`,
-        '/shorthand',
-    ]) {
+        `/students/${student}/report?from=2026-01-01&to=${studio.today}`,
+    ];
+    for (const path of named) {
         await visit(page, path);
+        // The screen is the one that is meant, and shows the name as it was typed.
+        await expect(page.getByText(SHORT).first(), path).toBeAttached();
     }
+    for (const path of ['/paths', '/studio', '/shorthand']) await visit(page, path);
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
     const home = await phone.newPage();
     const asked = await watch(home);
