@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\Grid;
-use Nasturtium\Core\Formats\Midi\HandSplit;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiNote;
 use Nasturtium\Core\Formats\Midi\MidiReader;
@@ -15,7 +14,7 @@ use Nasturtium\Core\Performance\Sound;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
-use Tests\FiveFingerPiece;
+use Tests\FormatFigures;
 
 /** @return list<string> notes of a file as `track key from+length`, in quarters */
 function midi_notes(string $bytes): array
@@ -151,29 +150,14 @@ test('a damaged file is refused with its place', function (string $bytes, string
 ]);
 
 test('one track for both hands is told apart, on pieces that nothing was tuned on', function (): void {
-    [$right, $all] = [0, 0];
-    for ($seed = 1001; $seed <= 1040; $seed++) {
-        $truth = [];
-        $moments = [];
-        foreach (Playback::whole(FiveFingerPiece::of($seed))->sounds as $sound) {
-            foreach ($sound->keys as $key) {
-                $from = (int) round($sound->at->toFloat() * 480);
-                $moments[$from][] = new MidiNote($from, $from + (int) round($sound->held($key)->toFloat() * 456), $key, 0);
-                $truth["{$from} {$key}"][] = $sound->hand->value;
-            }
-        }
-        ksort($moments);
-        foreach (HandSplit::of(array_values($moments)) as $split) {
-            foreach (['R', 'L'] as $hand) {
-                foreach ($split[$hand] as $note) {
-                    $all++;
-                    $right += in_array($hand, $truth["{$note->from} {$note->key}"], true) ? 1 : 0;
-                }
-            }
-        }
-    }
+    [$right, $all] = FormatFigures::hands(1001, 1040);
     expect($all)->toBeGreaterThan(1500)->and($right / $all)->toBeGreaterThan(0.97);
 });
+
+test('a pickup that nothing says is found where it fits, and none is found where there is none', function (string $pickup, string $length, float $least): void {
+    [$right, $all] = FormatFigures::pickups($pickup, $length, 1001, 1040);
+    expect($all)->toBeGreaterThan(35)->and($right / $all)->toBeGreaterThanOrEqual($least);
+})->with([['', '0', 1.0], ['q3', '1/4', 0.9], ['q3 4', '1/2', 0.85], ['v1 2', '1/4', 0.9]]);
 
 test('a pickup of our own files comes back, also where no silence stands before it', function (string $music): void {
     $piece = tune($music);

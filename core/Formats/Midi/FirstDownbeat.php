@@ -13,14 +13,23 @@ use Nasturtium\Core\Score\Meter;
  */
 final readonly class FirstDownbeat
 {
-    /** How much better than none. */
-    private const CLEARLY = 1.2;
+    /** How much better than none, in hundredths of that. */
+    private const CLEARLY = 120;
 
-    /** Of a downbeat, for the middle of a bar that has two halves. */
-    private const MIDDLE = 0.35;
+    /** Hundredths of a downbeat, for the middle of a bar that has two halves. */
+    private const MIDDLE = 35;
 
-    /** What a note held over a bar line costs, in notes of a beat. */
-    private const OVER = 1.0;
+    /** A note of a beat; weights are whole hundredths of it. */
+    private const BEAT = 100;
+
+    /** What a note held over a bar line costs. */
+    private const OVER = 100;
+
+    /** Each further key of a chord. */
+    private const KEY = 30;
+
+    /** Hundredths of half a beat by which a note may be early or late. */
+    private const LOOSE = 30;
 
     /** An octave and more between the lowest and the highest key: the left hand strikes with the right. */
     private const BASS = 12;
@@ -28,38 +37,53 @@ final readonly class FirstDownbeat
     /** @return Fraction the pickup, in whole notes; zero where the piece begins with a whole bar */
     public static function of(MidiFile $file, Meter $meter): Fraction
     {
-        $first = $file->notes[0]->from;
-        $half = 4 * $file->ticks / $meter->unit / 2;
+        // Half a beat has a whole number of ticks when every tick is cut into as many as the unit of the time signature.
+        $cut = $meter->unit;
+        $half = 2 * $file->ticks;
         $bar = 2 * $meter->count;
-        if ($meter->count < 2 || count($file->notes) < $meter->count || $first >= $half) {
+        if ($meter->count < 2 || count($file->notes) < $meter->count || $file->notes[0]->from * $cut >= $half) {
             return Fraction::zero();
         }
-        $fits = array_fill(0, $bar, 0.0);
+        $fits = array_fill(0, $bar, 0);
         foreach (self::moments($file) as $from => [$longest, $keys]) {
-            $at = (int) round($from / $half);
-            if (abs($from / $half - $at) > 0.3) {
+            $at = self::nearest($from * $cut, $half);
+            if (100 * abs($from * $cut - $at * $half) > self::LOOSE * $half) {
                 continue;
             }
-            $beats = min($longest / $half / 2, $meter->count);
-            $weight = $beats + 0.3 * (count($keys) - 1) + (max($keys) - min($keys) >= self::BASS ? 1.0 : 0.0);
+            $weight = min(intdiv(self::BEAT * $longest * $cut, 2 * $half), self::BEAT * $meter->count)
+                + self::KEY * (count($keys) - 1)
+                + (max($keys) - min($keys) >= self::BASS ? self::BEAT : 0);
             $fits[$at % $bar] += $weight;
             if ($meter->count % 2 === 0 && $meter->count > 2) {
-                $fits[($at + $meter->count) % $bar] += self::MIDDLE * $weight;
+                $fits[($at + $meter->count) % $bar] += intdiv(self::MIDDLE * $weight, 100);
             }
             // Every bar line that falls inside the note.
-            for ($line = $at + 1; $line < $at + round($longest / $half) && $line < $at + $bar; $line++) {
+            for ($line = $at + 1; $line < $at + min(self::nearest($longest * $cut, $half), $bar); $line++) {
                 $fits[$line % $bar] -= self::OVER;
             }
         }
-        $end = (int) round(max(array_map(static fn (MidiNote $note): int => $note->to, $file->notes)) / $half / 2) * 2 % $bar;
+        $last = max(array_map(static fn (MidiNote $note): int => $note->to, $file->notes));
+        $end = self::nearest($last * $cut, 2 * $half) * 2 % $bar;
         $best = 0;
         foreach ($fits as $pickup => $fit) {
             // A pickup and the last bar make one bar together.
-            $fits[$pickup] = $fit + ($end === 0 ? 0.5 : ($pickup > 0 && $end === $pickup ? -1.0 : 0.0));
+            $fits[$pickup] = $fit + match (true) {
+                $end === 0 => intdiv(self::BEAT, 2),
+                $pickup > 0 && $end === $pickup => -self::BEAT,
+                default => 0,
+            };
             $best = $fits[$pickup] > $fits[$best] ? $pickup : $best;
         }
 
-        return $best > 0 && $fits[$best] > self::CLEARLY * max(0.0, $fits[0]) + 1 ? Fraction::of($best, 2 * $meter->unit) : Fraction::zero();
+        return $best > 0 && 100 * ($fits[$best] - self::BEAT) > self::CLEARLY * max(0, $fits[0])
+            ? Fraction::of($best, 2 * $meter->unit)
+            : Fraction::zero();
+    }
+
+    /** @return int how many of a length there are, the nearest whole number */
+    private static function nearest(int $ticks, int $length): int
+    {
+        return intdiv(2 * $ticks + $length, 2 * $length);
     }
 
     /** @return array<int, array{int, non-empty-list<int>}> ticks of the longest note, and the keys, by the tick they begin at */

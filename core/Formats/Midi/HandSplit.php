@@ -18,22 +18,27 @@ final class HandSplit
     /** Half steps that five fingers lie over without a move: a fifth, and one for a black key. */
     private const POSITION = 8;
 
-    /** What a move of the hand costs, and each half step of it. */
-    private const MOVE = 2.0;
+    /** What a move of the hand costs, and each half step of it; costs are whole hundredths. */
+    private const MOVE = 200;
 
-    private const STEP = 0.12;
+    private const STEP = 12;
+
+    /** What a chord costs that five fingers do not lie over, and each half step more. */
+    private const WIDE = 100;
+
+    private const WIDER = 80;
 
     /** Ways that cost less than this more are as good: the note is marked as uncertain. */
-    private const CLEAR = 0.6;
+    private const CLEAR = 60;
 
     /** A hand that holds a key while it strikes another plays two voices, which beginners seldom do. */
-    private const HELD = 1.6;
+    private const HELD = 160;
 
     /** Hands that change places at one moment, by half step. */
-    private const CROSSED = 0.5;
+    private const CROSSED = 50;
 
     /** The right hand below middle C, the left above it, by half step. */
-    private const SIDE = 0.06;
+    private const SIDE = 6;
 
     private const MIDDLE_C = 60;
 
@@ -65,9 +70,10 @@ final class HandSplit
         if (count($keys) !== 2) {
             return null;
         }
-        $means = array_map(static fn (array $of): float => array_sum($of) / count($of), $keys);
+        [$one, $other] = array_keys($keys);
 
-        return (int) array_search(max($means), $means, true);
+        // The higher on average, and of two as high the first.
+        return array_sum($keys[$one]) * count($keys[$other]) >= array_sum($keys[$other]) * count($keys[$one]) ? $one : $other;
     }
 
     /**
@@ -110,7 +116,7 @@ final class HandSplit
             for ($left = 0; $left <= count($notes); $left++) {
                 $cost = $way->cost + self::cost($way, array_slice($notes, $left), array_slice($notes, 0, $left));
                 $found[] = [$cost, $from, $left];
-                $least[$left] = min($least[$left] ?? INF, $cost);
+                $least[$left] = min($least[$left] ?? $cost, $cost);
             }
         }
         usort($found, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
@@ -132,7 +138,7 @@ final class HandSplit
             }
         }
         asort($least);
-        $near = array_slice(array_filter($least, static fn (float $cost): bool => $cost - min($least) < self::CLEAR), 0, null, true);
+        $near = array_slice(array_filter($least, static fn (int $cost): bool => $cost - min($least) < self::CLEAR), 0, null, true);
         $doubts = count($near) > 1 ? array_map(static fn (): bool => true, $near) : [];
 
         return [$kept, $steps, $doubts];
@@ -142,9 +148,9 @@ final class HandSplit
      * @param  list<MidiNote>  $right
      * @param  list<MidiNote>  $left
      */
-    private static function cost(HandWay $way, array $right, array $left): float
+    private static function cost(HandWay $way, array $right, array $left): int
     {
-        $cost = 0.0;
+        $cost = 0;
         foreach ([[Hand::Right, $right], [Hand::Left, $left]] as [$hand, $notes]) {
             if ($notes === []) {
                 continue;
@@ -152,7 +158,7 @@ final class HandSplit
             [$low, $high] = [$notes[0]->key, $notes[count($notes) - 1]->key];
             $position = $way->position($hand);
             if ($high - $low > self::POSITION) {
-                $cost += 1.0 + 0.8 * ($high - $low - self::POSITION);
+                $cost += self::WIDE + self::WIDER * ($high - $low - self::POSITION);
             }
             if ($position !== null) {
                 [$from, $to] = $position;
@@ -164,14 +170,13 @@ final class HandSplit
             foreach ($notes as $note) {
                 $cost += self::SIDE * max(0, $hand === Hand::Right ? self::MIDDLE_C - $note->key : $note->key - self::MIDDLE_C);
             }
-            $held = $way->held($hand, $notes[0]);
-            $cost += $held > 0 ? self::HELD * $held : 0.0;
+            $cost += intdiv(self::HELD * $way->held($hand, $notes[0]), 100);
         }
         // The other hand lies where it lay last.
         $r = $right === [] ? $way->position(Hand::Right) : [$right[0]->key, $right[count($right) - 1]->key];
         $l = $left === [] ? $way->position(Hand::Left) : [$left[0]->key, $left[count($left) - 1]->key];
         if ($r !== null && $l !== null && ($r[0] + $r[1]) < ($l[0] + $l[1])) {
-            $cost += self::CROSSED * ($l[0] + $l[1] - $r[0] - $r[1]) / 2;
+            $cost += intdiv(self::CROSSED * ($l[0] + $l[1] - $r[0] - $r[1]), 2);
         }
 
         return $cost;

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Formats\Midi;
 
 use Nasturtium\Core\Score\Hand;
 
-/** One way in which the notes so far may be divided between the hands: where each hand lies, and what the way has cost. */
+/** One way in which the notes so far may be divided between the hands: where each hand lies, and what the way has cost, in hundredths. */
 final readonly class HandWay
 {
     /**
@@ -16,7 +16,7 @@ final readonly class HandWay
      * @param  array{int, int}  $leftHeld
      */
     public function __construct(
-        public float $cost = 0.0,
+        public int $cost = 0,
         private ?array $right = null,
         private ?array $left = null,
         private array $rightHeld = [0, 0],
@@ -29,13 +29,14 @@ final readonly class HandWay
         return $hand === Hand::Right ? $this->right : $this->left;
     }
 
-    /** @return float how much of a note a key of the same hand is still held for: 0 to 1 */
-    public function held(Hand $hand, MidiNote $note): float
+    /** @return int how much of a note a key of the same hand is still held for: 0, or 25 to 100 hundredths */
+    public function held(Hand $hand, MidiNote $note): int
     {
         [$to, $from] = $hand === Hand::Right ? $this->rightHeld : $this->leftHeld;
         $over = $to - $note->from;
+        $length = $note->to - $note->from;
 
-        return $from < $note->from && $over > ($note->to - $note->from) / 4 ? min(1.0, $over / ($note->to - $note->from)) : 0.0;
+        return $from < $note->from && 4 * $over > $length ? intdiv(100 * min($over, $length), $length) : 0;
     }
 
     /**
@@ -43,7 +44,7 @@ final readonly class HandWay
      * @param  list<MidiNote>  $left
      * @param  int  $reach  half steps of a position
      */
-    public function with(array $right, array $left, float $cost, int $reach): self
+    public function with(array $right, array $left, int $cost, int $reach): self
     {
         return new self(
             $cost,

@@ -11,8 +11,11 @@ import { NoteMap } from './NoteMap';
 
 type Progress = Api['ProgressResource'];
 
+/** Weeks that are looked back on unless others are chosen. */
+export const TERM = 12;
+
 const TIMES = [
-    { value: '12', label: 'the last 12 weeks' },
+    { value: String(TERM), label: 'the last 12 weeks' },
     { value: '26', label: 'the last half year' },
     { value: '52', label: 'the last year' },
 ];
@@ -25,12 +28,17 @@ export function useProgress(student: number, from: string, to: string) {
     });
 }
 
+/** The same day of the week, so many weeks before; a day that nobody can read stays as it is, and the server says so. */
+export function weeksBefore(day: string, weeks: number) {
+    return Number.isNaN(Date.parse(day)) ? day : dayFrom(day, -7 * weeks);
+}
+
 /** What the weeks of a student tell: in sentences, in pictures, and behind each the numbers. */
 export function StudentProgress() {
     const id = Number(useParams().student);
     const today = useSession().data?.studio.today ?? '';
-    const [weeks, setWeeks] = useState('12');
-    const progress = useProgress(id, today === '' ? '' : dayFrom(today, -7 * Number(weeks)), today);
+    const [weeks, setWeeks] = useState(String(TERM));
+    const progress = useProgress(id, today === '' ? '' : weeksBefore(today, Number(weeks)), today);
     if (progress.isPending) return <Waiting what="Looking back…" />;
     if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
     const data = progress.data;
@@ -48,7 +56,7 @@ export function StudentProgress() {
                         aria-label="How far back"
                         allowDeselect={false}
                         value={weeks}
-                        onChange={(value) => setWeeks(value ?? '12')}
+                        onChange={(value) => setWeeks(value ?? String(TERM))}
                         data={TIMES}
                     />
                     <Button component={Link} to={`/students/${id}/report?from=${data.from}&to=${data.to}`}>

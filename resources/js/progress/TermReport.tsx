@@ -8,13 +8,15 @@ import { useSession } from '../shared/Shell';
 import { shortDate } from '../shared/words';
 import { PracticeChart } from './Charts';
 import { NoteMap } from './NoteMap';
-import { useProgress } from './StudentProgress';
+import { TERM, useProgress, weeksBefore } from './StudentProgress';
 
 /** A term on a sheet: sentences to be changed, pictures under them, to print. */
 export function TermReport() {
     const id = Number(useParams().student);
     const [query] = useSearchParams();
-    const progress = useProgress(id, query.get('from') ?? '', query.get('to') ?? '');
+    const today = useSession().data?.studio.today ?? '';
+    const to = query.get('to') ?? today;
+    const progress = useProgress(id, query.get('from') ?? (to === '' ? '' : weeksBefore(to, TERM)), to);
     if (progress.isPending) return <Waiting what="Writing the report…" />;
     if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
     return <Report key={progress.data.from} data={progress.data} />;

@@ -117,6 +117,23 @@ describe('a term report', () => {
         expect(report.getByText('And plays.')).toBeTruthy();
         expect(report.getByRole('heading', { name: 'Ida T., 10 Feb to 5 May' })).toBeTruthy();
     });
+
+    it('is of the last twelve weeks where its address says no time, and of twelve before the day it says', async () => {
+        const asked: string[] = [];
+        const of = (from: string, to: string) => ({
+            [`GET /students/1/progress?from=${from}&to=${to}`]: () => {
+                asked.push(`${from} ${to}`);
+                return PROGRESS;
+            },
+        });
+        serve({ ...SESSION, ...of('2031-02-10', '2031-05-05'), ...of('2031-01-06', '2031-03-31') });
+        for (const query of ['', '?to=2031-03-31']) {
+            const room = drawRoom('/students/:student/report', `/students/1/report${query}`, <TermReport />);
+            await screen.findByLabelText('Sentences');
+            room.unmount();
+        }
+        expect(asked).toEqual(['2031-02-10 2031-05-05', '2031-01-06 2031-03-31']);
+    });
 });
 
 describe('the whole studio', () => {
