@@ -9,7 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * After missed days what is left of a week is planned again over the days that are left (handbook 11). It is done when
+ * After missed days what is left of a week is planned again over the days that are left (trade 11.4). It is done when
  * somebody looks at the week, once a day at most; a week that missed nothing stays as it is.
  */
 final class CatchUp

@@ -20,7 +20,7 @@ use Nasturtium\Core\Reading\NoteStatus;
 
 /**
  * Which notes a student knows when a piece is opened, from the pages before it, the naming that passed and the slips
- * heard (handbook 10). The desk asks this each time, so rows are read bare, with their days counted by the database.
+ * heard (trade 10.1). The desk asks this each time, so rows are read bare, with their days counted by the database.
  *
  * @phpstan-type LearningRow object{piece_id: int, path: string, path_id: int|null, note_names: string, opened: int, played: int|null, named: int|null}
  * @phpstan-type SlipRow object{kind: string, note_names: string, held: int}

@@ -140,7 +140,7 @@ final class ProposeWeek
     }
 
     /**
-     * The tempo a stage goes on at: of the ladder, and what was reached or failed at the lessons so far (handbook 9).
+     * The tempo a stage goes on at: of the ladder, and what was reached or failed at the lessons so far (trade 9.1, 9.2).
      *
      * @param  Collection<int, Task>  $heard  its tasks with a mark, in order
      */

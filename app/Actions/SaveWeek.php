@@ -105,7 +105,7 @@ final class SaveWeek
         return $task;
     }
 
-    /** A jump of more than two rungs is asked back (handbook 14). */
+    /** A jump of more than two rungs is asked back (trade 9.4). */
     private function askBack(Task $task, ?int $tempo): void
     {
         if ($task->learning_id === null || $tempo === null || $task->tempo === null || $tempo <= $task->tempo) {

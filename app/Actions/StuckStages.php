@@ -8,7 +8,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Relief;
 
-/** Open stages of current pieces that were heard too often without a pass (handbook 12), found by the database. */
+/** Open stages of current pieces that were heard too often without a pass (trade 12.4), found by the database. */
 final class StuckStages
 {
     /** @return Builder rows of learning_id, stage_id, stage and misses, of all studios: say whose */

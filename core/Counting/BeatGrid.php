@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Counting;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Measure;
 
-/** The moments of a bar that are said (handbook 5). */
+/** The moments of a bar that are said (trade 5.2). */
 final readonly class BeatGrid
 {
     /** @return list<Fraction> counted beats from the start of a full bar, in order */

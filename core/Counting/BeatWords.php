@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Counting;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Meter;
 
-/** What is said at each moment of a bar, by its place in the beat that is counted (handbook 5). */
+/** What is said at each moment of a bar, by its place in the beat that is counted (trade 5.1). */
 final readonly class BeatWords
 {
     /** Said where no count falls, as on the second note of five in a beat. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
-/** How 6/8 and its kin are counted (handbook 5). */
+/** How 6/8 and its kin are counted (trade 5.3). */
 enum CompoundBeats: string
 {
     /** Every eighth: 1 2 3 4 5 6. */

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Counting;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Meter;
 
-/** One bar, less the pickup; a full bar before it when fewer than two counts are left (handbook 5). */
+/** One bar, less the pickup; a full bar before it when fewer than two counts are left (trade 5.5). */
 final readonly class CountIn
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
-/** How a student counts (handbook 5). */
+/** How a student counts (trade 5.1). */
 final readonly class CountWay
 {
     /** For time names and the teacher's own words; a length without one is said by its time name. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
-/** What is said when a bar is counted (handbook 5). */
+/** What is said when a bar is counted (trade 5.1). */
 enum CountingSystem: string
 {
     /** 1 & 2 & through the bar. */

@@ -10,7 +10,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
-/** The counts under every bar (handbook 5): struck `1`, held `(2)`, rests `[3]`. */
+/** The counts under every bar (trade 5.2): struck `1`, held `(2)`, rests `[3]`. */
 final readonly class Counts
 {
     /** @param array<string, list<string>> $byEvent */

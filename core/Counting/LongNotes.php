@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
-/** What is said of a note that is longer than a beat (handbook 5). */
+/** What is said of a note that is longer than a beat (trade 5.2). */
 enum LongNotes: string
 {
     case AllCounts = 'all';

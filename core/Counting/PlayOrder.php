@@ -11,7 +11,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Piece;
 
-/** The measures as they are played: repeats, endings and jumps followed (handbook 2). */
+/** The measures as they are played: repeats, endings and jumps followed (trade 2.5). */
 final class PlayOrder
 {
     /** @var list<int> */

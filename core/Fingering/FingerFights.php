@@ -12,7 +12,7 @@ use Nasturtium\Core\Score\Pitch;
 
 /**
  * A printed finger fights its surroundings when the hand leaves for a few notes and comes back, though every one of
- * them lay under it (handbook 4).
+ * them lay under it (trade 4.3).
  */
 final readonly class FingerFights
 {

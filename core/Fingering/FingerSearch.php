@@ -12,7 +12,7 @@ use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 
 /**
- * The fingers of a whole hand part at least cost (handbook 4): stay; else shift, dearer the farther and cheaper
+ * The fingers of a whole hand part at least cost (trade 4.2): stay; else shift, dearer the farther and cheaper
  * with time; else stretch. In a run that is longer than a hand the thumb goes under, or a finger over. Linear in
  * the length of the part: each event has at most seven grips.
  */

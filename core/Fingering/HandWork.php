@@ -11,7 +11,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 
-/** What a hand has to do through a piece: where it moves, crosses, leaps and stretches, and where it is weak (handbook 4). */
+/** What a hand has to do through a piece: where it moves, crosses, leaps and stretches, and where it is weak (trade 4.4). */
 final class HandWork
 {
     /** A sixth: beyond it the arm moves. */

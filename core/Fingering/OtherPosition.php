@@ -14,7 +14,7 @@ use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Transposition;
 
-/** A piece moved to another five-finger position: where each hand starts, what is sharp or flat, everything else by move (handbook 4). */
+/** A piece moved to another five-finger position: where each hand starts, what is sharp or flat, everything else by move (trade 4.5). */
 final readonly class OtherPosition
 {
     /**

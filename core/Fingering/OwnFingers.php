@@ -9,7 +9,7 @@ use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 
-/** Fingers that the teacher has set over what is printed or worked out, each for one note by its place; kept apart from the printed ones (handbook 4). */
+/** Fingers that the teacher has set over what is printed or worked out, each for one note by its place; kept apart from the printed ones (trade 4.3). */
 final readonly class OwnFingers
 {
     /** @param array<string, int> $fingers by hand, place and pitch, as `R 2.3 E4` */

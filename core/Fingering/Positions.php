@@ -8,7 +8,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 
-/** Where the hands lie, by name (handbook 4). */
+/** Where the hands lie, by name (trade 4.1). */
 final readonly class Positions
 {
     private const C4 = 28;

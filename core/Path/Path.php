@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Path;
 
 use Nasturtium\Core\Score\InvalidScore;
 
-/** The order in which a page is learnt: one that ships, or a teacher's own (handbook 8). */
+/** The order in which a page is learnt: one that ships, or a teacher's own (trade 8.1). */
 final readonly class Path
 {
     public const MOST_STEPS = 40;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
-/** The order in which a page is learnt (handbook 8). */
+/** The order in which a page is learnt (trade 8.1). */
 enum PathKind: string
 {
     case BeatFirst = 'beat';

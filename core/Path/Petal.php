@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
-/** The five petals of a page (handbook 8). */
+/** The five petals of a page (trade 8.4). */
 enum Petal: string
 {
     case Notes = 'notes';

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Path;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Score\Hand;
 
-/** A stage of a page: what is done with it, one thing at a time (handbook 8). */
+/** A stage of a page: what is done with it, one thing at a time (trade 8.1, 8.2). */
 enum StageKind: string
 {
     case LookOver = 'look over';

@@ -17,7 +17,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Piece;
 
-/** The stages of a page on a path; those that do not apply drop out (handbook 8, 9). */
+/** The stages of a page on a path; those that do not apply drop out (trade 8.2, 9.3). */
 final class Stages
 {
     private const THREE_IN_A_ROW = 3;

@@ -9,7 +9,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 
-/** What a bar sounds like, as a text that is the same for equal bars (handbook 6). Fingers and words do not matter. */
+/** What a bar sounds like, as a text that is the same for equal bars (trade 6.1). Fingers and words do not matter. */
 final readonly class Bars
 {
     /** Same onsets, durations and pitches; empty when the hand rests. */

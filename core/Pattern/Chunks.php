@@ -12,7 +12,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
 
-/** The pieces of a page to practise; equal ones are listed once with the places they serve (handbook 6). */
+/** The pieces of a page to practise; equal ones are listed once with the places they serve (trade 6.3). */
 final class Chunks
 {
     /** @var array<int, string> what each bar sounds like, by index */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Pattern;
 
-/** Why a place sticks, and how much each weighs (handbook 6). */
+/** Why a place sticks, and how much each weighs (trade 6.4). */
 enum Difficulty: string
 {
     case NewNote = 'new_note';

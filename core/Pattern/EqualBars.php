@@ -8,7 +8,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
-/** Groups of at least two equal bars, by measure number (handbook 6). */
+/** Groups of at least two equal bars, by measure number (trade 6.1). */
 final readonly class EqualBars
 {
     /** @return list<list<int>> identical in both hands */

@@ -9,7 +9,7 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 
-/** What the hands do with each other in a bar (handbook 7). */
+/** What the hands do with each other in a bar (trade 7.1). */
 final readonly class HandsTogether
 {
     /**

@@ -9,7 +9,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Line;
 use Nasturtium\Core\Score\Piece;
 
-/** Lines compared from the top: A, B, and A′ for a line that is mostly line A (handbook 6). */
+/** Lines compared from the top: A, B, and A′ for a line that is mostly line A (trade 6.2). */
 final readonly class LineLetters
 {
     /** Identical sounding time that makes a line a variant. */

@@ -16,7 +16,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
 
-/** Where a page sticks: each bar-over with its reasons (handbook 6). A move is a reason where it is made, so one into a downbeat belongs to the bar before. */
+/** Where a page sticks: each bar-over with its reasons (trade 6.4). A move is a reason where it is made, so one into a downbeat belongs to the bar before. */
 final class StickingPoints
 {
     /** How often one difficulty is told of one bar; it counts three times at most. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** Care for small hands (handbook 14), in words for home. */
+/** Care for small hands (trade 13.1), in words for home. */
 final class Care
 {
     /** Minutes of practice after which a break does good. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** What tells of a note that a student knows it, or does not (handbook 10). */
+/** What tells of a note that a student knows it, or does not (trade 10.1). */
 enum EvidenceKind: string
 {
     /** A page was opened, or played, that it stands on. */

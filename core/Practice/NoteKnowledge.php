@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Practice;
 
 use Nasturtium\Core\Reading\NoteStatus;
 
-/** How well a student knows a note, from all that tells of it (handbook 10). */
+/** How well a student knows a note, from all that tells of it (trade 10.1, 10.2). */
 final readonly class NoteKnowledge
 {
     /** Answers that are looked at for wrong ones. */

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Practice;
 
 use Nasturtium\Core\Score\Fraction;
 
-/** Pages signed off per lesson week, and when the book will end, as a range (handbook 12). */
+/** Pages signed off per lesson week, and when the book will end, as a range (trade 12.5). */
 final readonly class Pace
 {
     /** Lesson weeks that are looked at. */

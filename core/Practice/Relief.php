@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** What is proposed when a stage is stuck: three lessons without a pass (handbook 12). The teacher chooses. */
+/** What is proposed when a stage is stuck: three lessons without a pass (trade 12.4). The teacher chooses. */
 enum Relief: string
 {
     case Smaller = 'smaller';

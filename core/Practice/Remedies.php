@@ -11,7 +11,7 @@ use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
 
-/** The remedies of the slips of a lesson, each on exactly the bars its slip asks for, with the reason (handbook 12). */
+/** The remedies of the slips of a lesson, each on exactly the bars its slip asks for, with the reason (trade 12.2). */
 final class Remedies
 {
     /** Beats a minute, where neither the task nor the piece has a tempo. */

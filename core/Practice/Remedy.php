@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Practice;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Place;
 
-/** What is done about a slip next week (handbook 12). */
+/** What is done about a slip next week (trade 12.2). */
 final readonly class Remedy
 {
     /**

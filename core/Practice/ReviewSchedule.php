@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** A signed-off page comes back after 1, 2, 4 and 8 weeks, then on request; one that fails then comes back after 4 (handbook 12). */
+/** A signed-off page comes back after 1, 2, 4 and 8 weeks, then on request; one that fails then comes back after 4 (trade 12.3). */
 final readonly class ReviewSchedule
 {
     private const WEEKS = [1, 2, 4, 8];

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Practice;
 
 use Nasturtium\Core\Pattern\ChunkKind;
 
-/** What went wrong at a place, and what is done about it on exactly those bars (handbook 12). */
+/** What went wrong at a place, and what is done about it on exactly those bars (trade 12.1). */
 enum Slip: string
 {
     case WrongNote = 'wrong-note';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-/** What a task of a week is for; its value and its place in the day (handbook 11). */
+/** What a task of a week is for; its value and its place in the day (trade 11.2). */
 enum TaskKind: string
 {
     case WarmUp = 'warm-up';

@@ -10,7 +10,7 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
-/** How long a task takes, in half minutes rounded up (handbook 9). */
+/** How long a task takes, in half minutes rounded up (trade 9.3). */
 final readonly class TaskTime
 {
     /** One minute. */

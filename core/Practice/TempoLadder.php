@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Practice;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
-/** From a start to a goal on the metronome's classic marks, or by a fixed step (handbook 9). */
+/** From a start to a goal on the metronome's classic marks, or by a fixed step (trade 9.1). */
 final readonly class TempoLadder
 {
     /** Up to, by. */
@@ -20,7 +20,7 @@ final readonly class TempoLadder
 
     private const START = [60, 100];
 
-    /** Rungs up at once that nobody asks about (handbook 14). */
+    /** Rungs up at once that nobody asks about (trade 9.4). */
     public const MOST_JUMP = 2;
 
     /** Failures in a row that lead a rung down. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Reading;
 
-/** What to drill before a page is opened: what is new, then what is shaky, the most frequent first (handbook 10). */
+/** What to drill before a page is opened: what is new, then what is shaky, the most frequent first (trade 3.6). */
 final readonly class Drills
 {
     /**

@@ -8,7 +8,7 @@ use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Place;
 
-/** The notes of a page by clef and pitch (handbook 3). */
+/** The notes of a page by clef and pitch (trade 3.6). */
 final readonly class Inventory
 {
     /**

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Pitch;
 
-/** Where a key lies, by the groups of black keys and the octave from middle C (handbook 3). */
+/** Where a key lies, by the groups of black keys and the octave from middle C (trade 3.2). */
 final readonly class KeyPlace
 {
     private const IN_GROUP = [

@@ -8,7 +8,7 @@ use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Pitch;
 
-/** The notes known by sight, from which the others are reached by steps (handbook 3). */
+/** The notes known by sight, from which the others are reached by steps (trade 3.4). */
 final readonly class Landmarks
 {
     /** Middle C stands between the staves and belongs to both. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Reading;
 
-/** How one gets to a note from the last one of the same hand (intervallic reading, handbook 3). */
+/** How one gets to a note from the last one of the same hand (intervallic reading, trade 3.5). */
 final readonly class Move
 {
     public const HELD = 'held';

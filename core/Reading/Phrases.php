@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Reading;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\InvalidScore;
 
-/** The sentences for the lines and the spaces of each clef, bottom to top; a word begins with the letter of its place (handbook 3). */
+/** The sentences for the lines and the spaces of each clef, bottom to top; a word begins with the letter of its place (trade 3.3). */
 final readonly class Phrases
 {
     /** What each sentence spells. */

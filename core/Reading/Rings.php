@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Reading;
 
-/** The letters of a page that are worth ringing, those first that the student does not know yet (handbook 3). */
+/** The letters of a page that are worth ringing, those first that the student does not know yet (trade 3.6). */
 final readonly class Rings
 {
     /** Fewer are found at a glance. */

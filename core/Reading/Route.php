@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Reading;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
 
-/** The way to a note in words, in the student's own school (handbook 3). */
+/** The way to a note in words, in the student's own school (trade 3.3). */
 final readonly class Route
 {
     private const LANDMARK_NAMES = [

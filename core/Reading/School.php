@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Reading;
 
-/** How a student answers "which note is this?" (handbook 3). */
+/** How a student answers "which note is this?" (trade 3.3). */
 enum School: string
 {
     case Landmark = 'landmark';

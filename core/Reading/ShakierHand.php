@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Reading;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 
-/** The hand whose notes a student knows less; it goes first in the day (handbook 7). */
+/** The hand whose notes a student knows less; it goes first in the day (trade 7.2). */
 final readonly class ShakierHand
 {
     /** How much a note wants, by how it is known. */

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Reading;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Pitch;
 
-/** Movable do, la-based minor, chromatic syllables (handbook 8). */
+/** Movable do, la-based minor, chromatic syllables (trade 8.3). */
 final readonly class Solfege
 {
     private const SYLLABLES = [

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Reading;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
 
-/** Where a note stands on its staff, counted from the bottom (handbook 3). */
+/** Where a note stands on its staff, counted from the bottom (trade 3.1). */
 final readonly class StaffPlace
 {
     private const TOP_LINE = 8;

@@ -12,7 +12,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
 
-/** The reading traps of a page that are worth a warning (handbook 3). */
+/** The reading traps of a page that are worth a warning (trade 3.7). */
 final class Traps
 {
     /** Notes down the staff that make a run. */

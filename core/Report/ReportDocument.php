@@ -36,7 +36,7 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Place;
 
-/** The breakdown as the document of handbook 15; every field is described in docs/breakdown.md. */
+/** The breakdown as the document of trade 14.1; every field is described in docs/breakdown.md. */
 final class ReportDocument
 {
     public const VERSION = 3;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
-/** Ties, slurs and hairpins that begin nowhere, or never end (handbook 2). */
+/** Ties, slurs and hairpins that begin nowhere, or never end (trade 2.7). */
 final class LineChecks
 {
     /** @var list<Check> */

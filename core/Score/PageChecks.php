@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
-/** What does not add up on a page, each with its bar and beat (handbook 2). */
+/** What does not add up on a page, each with its bar and beat (trade 2.7). */
 final class PageChecks
 {
     /** @var list<Check> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
-/** Repeats, endings and jumps that lead nowhere (handbook 2). */
+/** Repeats, endings and jumps that lead nowhere (trade 2.7). */
 final class RoadChecks
 {
     /** @var list<Check> */

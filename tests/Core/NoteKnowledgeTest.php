@@ -10,7 +10,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /*
- * What a student knows of one note, from what tells of it (handbook 10). Days are counted from day 1.
+ * What a student knows of one note, from what tells of it (trade 10.1, 10.2). Days are counted from day 1.
  */
 
 function page_on(int $day): Evidence

@@ -13,7 +13,7 @@ use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskKind;
 
 /*
- * The weekly plan (handbook 11). The first day of these weeks is Monday, 5 May; the lesson after them is on Thursday.
+ * The weekly plan (trade 11.2). The first day of these weeks is Monday, 5 May; the lesson after them is on Thursday.
  */
 
 /** @return list<PlanDay> */

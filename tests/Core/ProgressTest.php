@@ -7,7 +7,7 @@ use Nasturtium\Core\Practice\Pace;
 use Nasturtium\Core\Practice\TermWords;
 
 /*
- * Pace, and a term in words (handbook 12 and 14).
+ * Pace, and a term in words (trade 12.5).
  */
 
 test('pace is the median of the last eight lesson weeks, the end of the book a range', function (array $pages, int $left, array $pace, array $weeks): void {

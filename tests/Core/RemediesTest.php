@@ -10,7 +10,7 @@ use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Score\Hand;
 
 /*
- * The remedies of handbook 12, on a tune of two lines of four bars.
+ * The remedies of trade 12.2, on a tune of two lines of four bars.
  */
 
 const FERRY_BELL = "title: Ferry Bell\ntempo: 80\nR: @c4 q1 2 3 4 | h5 3 | q5 4 3 2 | w1\nL: @5=c3 w5 | 1 | 5 | 1\nR: q1 3 5 3 | h4 2 | qr 1 2 3 | w1\nL: w5 | 1 | 5 | 1\n";

@@ -14,7 +14,7 @@ use Nasturtium\Core\Score\PageChecks;
 use Nasturtium\Core\Score\Piece;
 
 /*
- * The way through a page (handbook 2), each order walked by hand; and the lines on it that begin or end nowhere.
+ * The way through a page (trade 2.5), each order walked by hand; and the lines on it that begin or end nowhere.
  */
 
 /** @return list<int> numbers of the bars as they are played */

@@ -31,7 +31,7 @@ use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Pitch;
 
 /*
- * The handbook's tables, row by row.
+ * The tables of docs/trade.md, row by row.
  */
 
 test('the grand staff from low to high', function (): void {

@@ -6,7 +6,7 @@ use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Report\Settings;
 
 /*
- * Whole tunes, worked out by hand from the handbook: every note with its place, staff place, finger, move and counts.
+ * Whole tunes, worked out by hand from docs/trade.md: every note with its place, staff place, finger, move and counts.
  */
 
 describe('hands that take turns', function (): void {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Book;
 
-/** What a page of a book is (handbook 2). */
+/** What a page of a book is (trade 2.1). */
 enum PageKind: string
 {
     case Pieces = 'pieces';

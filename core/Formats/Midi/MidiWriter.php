@@ -46,7 +46,7 @@ final class MidiWriter
         $this->ticks = self::ticksFor($piece);
     }
 
-    /** @param bool $countIn click one bar first, by the rule of handbook 5 */
+    /** @param bool $countIn click one bar first, by the rule of trade 5.5 */
     public static function write(Piece $piece, bool $countIn = false): string
     {
         return (new self($piece))->file($countIn);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Calendar;
 
-/** The days of a student's lessons: every week on the same weekdays, but for holidays, moved and extra lessons (handbook 11). */
+/** The days of a student's lessons: every week on the same weekdays, but for holidays, moved and extra lessons (trade 11.5). */
 final readonly class Timetable
 {
     /** Days that are looked through for a lesson: more than the longest holiday. */

@@ -9,7 +9,7 @@ use Nasturtium\Core\Practice\TaskKind;
 /** A task that asks for days of a week. */
 final readonly class PlanTask
 {
-    /** What the first, second and third meeting count, in quarters of the value; later ones nothing (handbook 11). */
+    /** What the first, second and third meeting count, in quarters of the value; later ones nothing (trade 11.2). */
     public const QUARTERS = [4, 2, 1];
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Planning;
 
-/** Holds the days of a week against rules 1 to 4 of the plan and the new things a day (handbook 11). */
+/** Holds the days of a week against rules 1 to 4 of the plan and the new things a day (trade 11.2). */
 final readonly class RuleCheck
 {
     /** @param array<array-key, list<string>> $dates by task id */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Practice\Planning;
 
 /**
- * The days of a week with the tasks that stand on them, under the rules that no plan breaks (handbook 11, rules 1 to 3
+ * The days of a week with the tasks that stand on them, under the rules that no plan breaks (trade 11.2
  * and the new things a day). Tasks and days go by their numbers; sets of days are bits, the first day the lowest.
  */
 final class WeekBoard

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Practice\Planning;
 
 use Nasturtium\Core\Practice\TaskKind;
 
-/** A week from its tasks: the days that together are worth most, under rules 1 to 6 (handbook 11). */
+/** A week from its tasks: the days that together are worth most, under rules 1 to 6 (trade 11.2). */
 final readonly class WeekPlanner
 {
     /** Days that can be planned at once: over long holidays the first of them. */
@@ -24,7 +24,7 @@ final readonly class WeekPlanner
         return (new self($board, $week->tasks, $week))->plan();
     }
 
-    /** The most new things a day that suits an age in years (handbook 11). */
+    /** The most new things a day that suits an age in years (trade 11.1). */
     public static function mostNewAt(int $age): int
     {
         return $age < 7 ? 1 : ($age <= 10 ? 2 : 3);

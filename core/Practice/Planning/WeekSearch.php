@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Practice\Planning;
 
 /**
- * The days of tasks that together are worth most (handbook 11). A first plan is filled by value for its minutes; then
+ * The days of tasks that together are worth most (trade 11.2). A first plan is filled by value for its minutes; then
  * part of it is taken out and filled again, many times over, and the best is kept. Chance is seeded: the same week
  * always gets the same plan.
  */
