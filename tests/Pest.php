@@ -30,10 +30,16 @@ function tune(string $shorthand): Piece
     return $read->piece ?? throw new LogicException('the tune is empty');
 }
 
+/** @return array<string, mixed> a breakdown as the document that is printed and served */
+function document(Breakdown $breakdown): array
+{
+    return json_decode(json_encode(ReportDocument::of($breakdown), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
+}
+
 /** @return array<string, mixed> the breakdown report of a typed tune */
 function broken_down(string $shorthand, ?Settings $settings = null): array
 {
-    return ReportDocument::of(Breakdown::of(tune($shorthand), $settings ?? new Settings()));
+    return document(Breakdown::of(tune($shorthand), $settings ?? new Settings()));
 }
 
 /** One bar of one hand of the counting, as text. */
@@ -127,7 +133,7 @@ function read_report(string $xml): array
 {
     $score = MusicXmlReader::read($xml);
 
-    return ReportDocument::of(Breakdown::of($score->piece, new Settings(), $score->notRead));
+    return document(Breakdown::of($score->piece, new Settings(), $score->notRead));
 }
 
 /** @param array<string, string> $files */

@@ -8,6 +8,7 @@ use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\HandsPlay;
 use Nasturtium\Core\Pattern\HandsTogether;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\TempoLadder;
@@ -33,7 +34,7 @@ final class Stages
     {
         $this->chunks = ['' => $chunks];
         $this->ladder = TempoLadder::for($piece);
-        $this->everTogether = in_array('together', array_map(static fn (HandsTogether $hands): string => $hands->play, $chunks->hands()), true);
+        $this->everTogether = in_array(HandsPlay::Together, array_map(static fn (HandsTogether $hands): HandsPlay => $hands->play, $chunks->hands()), true);
     }
 
     /**

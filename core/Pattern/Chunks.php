@@ -196,9 +196,9 @@ final class Chunks
         $before = null;
         foreach ($this->piece->measures as $i => $measure) {
             $now = $this->hands()[$i]->play;
-            if ($now === 'turns') {
+            if ($now === HandsPlay::Turns) {
                 $this->collect($found, [$this->key($i, $i), $this->range(ChunkKind::HandOver, $i, $i)]);
-            } elseif ($before !== null && $i > 0 && in_array("{$before}{$now}", ['RL', 'LR'], true)) {
+            } elseif ($i > 0 && in_array([$before, $now], [[HandsPlay::Right, HandsPlay::Left], [HandsPlay::Left, HandsPlay::Right]], true)) {
                 $this->collect($found, [$this->key($i - 1, $i), $this->range(ChunkKind::HandOver, $i - 1, $i)]);
             }
             $before = $now;

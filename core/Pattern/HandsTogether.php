@@ -13,24 +13,23 @@ use Nasturtium\Core\Score\Measure;
 final readonly class HandsTogether
 {
     /**
-     * @param  string  $play  `R`, `L`, `turns`, `together` or `rest`
-     * @param  string|null  $motion  `parallel`, `contrary`, `oblique` or `mixed`; null unless they move together
+     * @param  Motion|null  $motion  null unless they move together
      * @param  bool|null  $sameRhythm  null unless they play together
      */
-    private function __construct(public string $play, public ?string $motion, public ?bool $sameRhythm) {}
+    private function __construct(public HandsPlay $play, public ?Motion $motion, public ?bool $sameRhythm) {}
 
     public static function in(Measure $measure): self
     {
         $right = self::sounding($measure, Hand::Right);
         $left = self::sounding($measure, Hand::Left);
         if ($right === [] || $left === []) {
-            return new self($right !== [] ? 'R' : ($left !== [] ? 'L' : 'rest'), null, null);
+            return new self($right !== [] ? HandsPlay::Right : ($left !== [] ? HandsPlay::Left : HandsPlay::Rest), null, null);
         }
         if (! self::overlap($right, $left)) {
-            return new self('turns', null, null);
+            return new self(HandsPlay::Turns, null, null);
         }
 
-        return new self('together', self::motion($right, $left), Bars::rhythm($measure, Hand::Right) === Bars::rhythm($measure, Hand::Left));
+        return new self(HandsPlay::Together, self::motion($right, $left), Bars::rhythm($measure, Hand::Right) === Bars::rhythm($measure, Hand::Left));
     }
 
     /** @return list<Event> */
@@ -63,7 +62,7 @@ final readonly class HandsTogether
      * @param  non-empty-list<Event>  $right
      * @param  non-empty-list<Event>  $left
      */
-    private static function motion(array $right, array $left): ?string
+    private static function motion(array $right, array $left): ?Motion
     {
         $kinds = [];
         $before = null;
@@ -72,7 +71,7 @@ final readonly class HandsTogether
             if ($now[0] !== null && $now[1] !== null && $before !== null) {
                 $kind = self::kind($now[0] <=> $before[0], $now[1] <=> $before[1]);
                 if ($kind !== null) {
-                    $kinds[$kind] = true;
+                    $kinds[$kind->value] = $kind;
                 }
             }
             $before = $now[0] !== null && $now[1] !== null ? $now : null;
@@ -80,18 +79,18 @@ final readonly class HandsTogether
 
         return match (count($kinds)) {
             0 => null,
-            1 => (string) array_key_first($kinds),
-            default => 'mixed',
+            1 => reset($kinds),
+            default => Motion::Mixed,
         };
     }
 
-    private static function kind(int $right, int $left): ?string
+    private static function kind(int $right, int $left): ?Motion
     {
         return match (true) {
             $right === 0 && $left === 0 => null,
-            $right === 0 || $left === 0 => 'oblique',
-            $right === $left => 'parallel',
-            default => 'contrary',
+            $right === 0 || $left === 0 => Motion::Oblique,
+            $right === $left => Motion::Parallel,
+            default => Motion::Contrary,
         };
     }
 

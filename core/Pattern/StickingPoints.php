@@ -192,9 +192,9 @@ final class StickingPoints
     {
         $hands = $this->hands[$i];
         [$difficulty, $text] = match (true) {
-            $hands->play !== 'together' => [null, ''],
+            $hands->play !== HandsPlay::Together => [null, ''],
             $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'the hands together, each with its own rhythm'],
-            $hands->motion !== null && $hands->motion !== 'parallel' => [Difficulty::OtherDirection, "the hands together, in {$hands->motion} motion"],
+            $hands->motion !== null && $hands->motion !== Motion::Parallel => [Difficulty::OtherDirection, "the hands together, in {$hands->motion->value} motion"],
             default => [Difficulty::SameDirection, 'the hands together, side by side'],
         };
         if ($difficulty !== null) {

@@ -6,7 +6,6 @@ use Nasturtium\Core\Counting\Counts;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
@@ -72,7 +71,7 @@ test('the shorthand numbers a divided bar once, and copies it whole', function (
     $piece = tune("R: @c4 w1 | h2 :| 3 | w4 =2 5\n");
     expect(numbers($piece))->toBe([1, 2, 2, 3, 4, 5, 6])
         ->and(array_map(static fn (Measure $measure): string => $measure->right[0]->lowest()->name(), $piece->measures))->toBe(['C4', 'D4', 'E4', 'F4', 'D4', 'E4', 'G4']);
-    $events = ReportDocument::of(Breakdown::of($piece, new Settings()))['events'];
+    $events = document(Breakdown::of($piece, new Settings()))['events'];
     expect(array_column($events, 'id'))->toBe(array_values(array_unique(array_column($events, 'id'))))
         ->and(array_column($events, 'place'))->toContain('2.3');
 });

@@ -7,7 +7,6 @@ use Nasturtium\Core\Formats\MusicXml\Beams;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
@@ -164,7 +163,7 @@ test('triplets are thirds, exactly', function (): void {
 
 test('triplets are counted trip let', function (): void {
     $three = str_repeat('<note><pitch><step>C</step><octave>4</octave></pitch><duration>4</duration></note>', 3);
-    $report = ReportDocument::of(Breakdown::of(MusicXmlReader::read(<<<XML
+    $report = document(Breakdown::of(MusicXmlReader::read(<<<XML
         <score-partwise><part id="P1"><measure number="1">
           <attributes><divisions>12</divisions><time><beats>2</beats><beat-type>4</beat-type></time></attributes>
           {$three}<note><pitch><step>C</step><octave>4</octave></pitch><duration>12</duration></note>

@@ -12,7 +12,6 @@ use Nasturtium\Core\Formats\MusicXml\ScoreFile;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Piece;
@@ -29,7 +28,7 @@ use Tests\Fuzz\Work;
 function used(?Piece $piece): void
 {
     if ($piece !== null) {
-        ReportDocument::of(Breakdown::of($piece, new Settings()));
+        document(Breakdown::of($piece, new Settings()));
         MusicXmlWriter::write($piece);
         ShorthandWriter::write($piece);
         MidiWriter::write($piece);
@@ -87,7 +86,7 @@ test('as many bars as there may be are read within the memory that a request has
     $before = memory_get_usage();
     $piece = MusicXmlReader::read($file(Limits::MEASURES))->piece;
     expect($piece->measures)->toHaveCount(Limits::MEASURES);
-    ReportDocument::of(Breakdown::of($piece, new Settings()));
+    document(Breakdown::of($piece, new Settings()));
     expect(memory_get_peak_usage() - $before)->toBeLessThan(96 * 1024 * 1024)
         ->and(fn () => MusicXmlReader::read($file(Limits::MEASURES + 1)))->toThrow(BadInput::class, 'more than '.Limits::MEASURES.' bars');
 });

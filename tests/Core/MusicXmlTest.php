@@ -8,7 +8,6 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\PartChoice;
 use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Hand;
@@ -60,7 +59,7 @@ test('a page written and read again is the same page', function (string $shortha
     $again = MusicXmlReader::read($xml);
     expect($again->notRead)->toBe([])
         ->and(MusicXmlWriter::write($again->piece))->toBe($xml)
-        ->and(ReportDocument::of(Breakdown::of($again->piece, new Settings())))->toBe(ReportDocument::of(Breakdown::of($piece, new Settings())));
+        ->and(document(Breakdown::of($again->piece, new Settings())))->toBe(document(Breakdown::of($piece, new Settings())));
 })->with([
     "title: Two Doors\ncomposer: N. Ilmari\nkey: D\ntempo: 60-92 Walking\nR: @d4 q1 2 h3 | v1234 q5 r\nR: w1 | /\nL: @5=d3 w5 | w1\nL: / | (531)\n",
     "time: 3/4\nkey: E minor\nclefs: treble treble\nR: @e4 q5 | h.3~ | 3 | q1 f+ g | h1 :|\nL: @5=b3 q r | h.5 | 3 | 1 | h5\n",

@@ -20,7 +20,6 @@ use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
@@ -184,7 +183,7 @@ test('every page: chunks of each kind lie within it, and bar-overs serve every b
 })->with('pages');
 
 test('every page: what sticks has reasons that add up, and learning its bars is learning it all', function (int $seed): void {
-    $report = ReportDocument::of(Breakdown::of(random_page($seed), new Settings(known: KnownNotes::of(['C4', 'E4', 'C3']))));
+    $report = document(Breakdown::of(random_page($seed), new Settings(known: KnownNotes::of(['C4', 'E4', 'C3']))));
     foreach ($report['sticking'] as $point) {
         expect($point['score'])->toBe(array_sum(array_column($point['reasons'], 'weight')));
     }

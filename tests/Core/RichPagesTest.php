@@ -11,7 +11,6 @@ use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
@@ -91,6 +90,6 @@ test('a rich page is played in its length, by the clock and in the MIDI file', f
     foreach ($file->notes as $note) {
         expect(Fraction::of($note->to, 4 * $file->ticks)->compare($whole))->toBeLessThanOrEqual(0);
     }
-    $report = ReportDocument::of(Breakdown::of($piece, new Settings()));
+    $report = document(Breakdown::of($piece, new Settings()));
     expect(array_unique(array_column($report['events'], 'id')))->toHaveCount(count($report['events']));
 })->with('rich pages');

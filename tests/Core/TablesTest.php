@@ -21,7 +21,6 @@ use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Solfege;
 use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Report\Breakdown;
-use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Fraction;
@@ -173,7 +172,7 @@ test('a page that names no key has do on the lowest key of the hand', function (
           <note><pitch><step>E</step><octave>4</octave></pitch><duration>1</duration></note>
         </measure></part></score-partwise>
         XML)->piece;
-    $report = ReportDocument::of(Breakdown::of($piece, new Settings()));
+    $report = document(Breakdown::of($piece, new Settings()));
     expect(each_event($report, 'solfege'))->toBe(['do', 're']);
 });
 

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Report\Document;
+
+use Nasturtium\Core\Pattern\StickingPoint;
+use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Score\Measure;
+
+/** How hard a bar is, through the next bar's first beat. */
+final readonly class Sticking implements \JsonSerializable
+{
+    use Fields;
+
+    /**
+     * @param  int  $measure  its number
+     * @param  int  $score  the sum of its reasons; 0 when the teacher says it is easy
+     * @param  bool  $thorn  it deserves a warning
+     * @param  ?Verdict  $teacher  what she says of it; null when nothing
+     * @param  list<Reason>  $reasons  the heaviest first
+     */
+    public function __construct(
+        public int $measure,
+        public int $score,
+        public bool $thorn,
+        public ?Verdict $teacher,
+        public array $reasons,
+    ) {}
+
+    public static function of(Measure $measure, StickingPoint $point, bool $thorn): self
+    {
+        return new self($measure->number, $point->score, $thorn, $point->teacher, array_map(Reason::of(...), $point->reasons));
+    }
+}
