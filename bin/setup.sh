@@ -79,7 +79,7 @@ done
 step composer "$(hash_of composer.json)" composer update --no-interaction --no-progress
 # Not "npm ci": it refuses a lock file without the binaries for other platforms, which not every registry serves.
 step npm "$(hash_of package.json package-lock.json)" npm install --no-save --no-audit --no-fund
-step api-types "$(hash_tree app/Http routes package-lock.json)" bash -c 'php artisan nasturtium:api && npm run --silent types'
+step api-types "$(hash_tree app core routes package-lock.json)" bash -c 'php artisan nasturtium:api && npm run --silent types'
 step front-end "$(hash_tree resources vite.config.ts package-lock.json tsconfig.json)-$(cat "$run/stamps/api-types")" npm run build
 
 free_port() {

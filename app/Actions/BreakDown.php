@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use Nasturtium\Core\Report\Breakdown as CoreBreakdown;
+use Nasturtium\Core\Report\Document\Report;
 use Nasturtium\Core\Report\ReportDocument;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Check;
@@ -15,9 +16,8 @@ final class BreakDown
 {
     /**
      * @param  list<Check>  $notRead
-     * @return array<string, mixed> the document of docs/breakdown.md
      */
-    public function __invoke(Piece $piece, Settings $settings, array $notRead = []): array
+    public function __invoke(Piece $piece, Settings $settings, array $notRead = []): Report
     {
         // The core's values hold no cycles: looking for some would only walk the growing tree again and again.
         $collecting = gc_enabled();

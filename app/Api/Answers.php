@@ -9,6 +9,9 @@ use OpenApi\Attributes as OA;
 /** What an operation answers, and what it is given, for the description of the API. */
 final class Answers
 {
+    /** Parts of paths that are no numbers. */
+    private const TEXTS = ['date', 'key'];
+
     /** @return list<OA\Response> */
     public static function with(?string $schema, bool $many): array
     {
@@ -26,6 +29,6 @@ final class Answers
     {
         preg_match_all('/\{(\w+)\}/', $path, $found);
 
-        return array_map(static fn (string $name): OA\PathParameter => new OA\PathParameter(name: $name, required: true, schema: new OA\Schema(type: 'integer')), $found[1]);
+        return array_map(static fn (string $name): OA\PathParameter => new OA\PathParameter(name: $name, required: true, schema: new OA\Schema(type: in_array($name, self::TEXTS, true) ? 'string' : 'integer')), $found[1]);
     }
 }

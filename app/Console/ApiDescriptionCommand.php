@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Api\Description;
 use Illuminate\Console\Command;
-use OpenApi\Generator;
 
 /** Writes the API's own description, from which the front end's types are made. */
 final class ApiDescriptionCommand extends Command
@@ -14,15 +14,9 @@ final class ApiDescriptionCommand extends Command
 
     protected $description = 'Write the OpenAPI description of the API to storage/api.json';
 
-    public function handle(): int
+    public function handle(Description $description): int
     {
-        $description = Generator::scan([app_path('Http')], ['validate' => true]);
-        if ($description === null) {
-            $this->error('The API could not be described.');
-
-            return self::FAILURE;
-        }
-        file_put_contents(base_path('storage/api.json'), $description->toJson());
+        file_put_contents(base_path('storage/api.json'), json_encode($description->make(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
 
         return self::SUCCESS;
     }

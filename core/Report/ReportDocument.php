@@ -92,6 +92,7 @@ final class ReportDocument
                     beats: (string) $event->duration->inBeatsOf($measure->meter),
                     kind: $event->kind(),
                     pitches: array_map(static fn (Note $note): string => $note->pitch->name(), $event->notes),
+                    letters: array_map(static fn (Note $note): string => $note->pitch->spelled(), $event->notes),
                     voice: $event->voice,
                     staff: $piece->notation->hasStaff()
                         ? array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef, $event->ottava), $event->notes)

@@ -2,14 +2,19 @@
 
 declare(strict_types=1);
 
+use App\Api\BodySchema;
+use App\Api\Description;
+use App\Http\Requests\Asked;
+use App\Http\Requests\PathRequest;
+use App\Http\Requests\ReadingRequest;
+use App\Http\Requests\StudioRequest;
 use Illuminate\Support\Facades\Route;
-use OpenApi\Generator;
 use Tests\Fixtures;
 
 /** @return array<string, mixed> */
 function description(): array
 {
-    return json_decode(Generator::scan([app_path('Http')])->toJson(), true, flags: JSON_THROW_ON_ERROR);
+    return app(Description::class)->make();
 }
 
 test('every route is described, and nothing else', function (): void {
@@ -30,17 +35,52 @@ test('every route is described, and nothing else', function (): void {
     expect($described)->toBe($routes);
 });
 
+test('every route that is given a request says what it asks for', function (): void {
+    $paths = description()['paths'];
+    $asking = 0;
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        $action = $route->getAction('uses');
+        if (! is_string($action) || ! isset($paths["/{$route->uri()}"])) {
+            continue;
+        }
+        $operation = $paths["/{$route->uri()}"][strtolower($route->methods()[0])];
+        foreach ((new ReflectionMethod(...explode('@', $action)))->getParameters() as $parameter) {
+            if (is_subclass_of((string) $parameter->getType(), Asked::class)) {
+                $asking++;
+                expect($operation['requestBody'] ?? array_filter($operation['parameters'], static fn (array $one): bool => $one['in'] === 'query'))->not->toBeEmpty($route->uri());
+            }
+        }
+    }
+    expect($asking)->toBeGreaterThan(50);
+});
+
+test('what is asked follows from the rules of the request', function (): void {
+    $path = BodySchema::of(PathRequest::class);
+    expect($path['required'])->toBe(['name', 'steps']);
+    $step = $path['properties']['steps']['items'];
+    expect($step['properties']['threeInARow'])->toBe(['type' => 'boolean'])
+        ->and($step['properties']['hand'])->toBe(['anyOf' => [['type' => 'string', 'enum' => ['R', 'L']], ['type' => 'null']]])
+        ->and($step['required'])->toContain('chunks', 'petal');
+    $studio = BodySchema::of(StudioRequest::class);
+    expect($studio['properties']['phrases'])->toBe(['type' => 'object', 'additionalProperties' => ['type' => ['string', 'null']]])
+        ->and($studio['properties']['paper'])->toBe(['type' => 'string', 'enum' => ['a4', 'letter']])
+        ->and($studio['required'])->not->toContain('keepMails');
+    expect(BodySchema::hasFile(ReadingRequest::class))->toBeTrue()->and(BodySchema::hasFile(PathRequest::class))->toBeFalse()
+        ->and(description()['paths']['/api/readings']['post']['requestBody']['content'])->toHaveKey('multipart/form-data');
+});
+
 /** The fields of a schema that an answer lacks, or has too many; followed into what it holds. */
 function differences(array $schemas, array $schema, mixed $answer, string $at): array
 {
-    $schema = isset($schema['oneOf']) ? $schema['oneOf'][0] : $schema;
+    $schema = $schema['oneOf'][0] ?? $schema['anyOf'][0] ?? $schema;
     if (isset($schema['$ref'])) {
         $schema = $schemas[basename($schema['$ref'])];
     }
     if ($answer === null) {
         return [];
     }
-    if (($schema['type'] ?? '') === 'array') {
+    $type = ((array) ($schema['type'] ?? ''))[0];
+    if ($type === 'array') {
         $found = [];
         foreach (array_slice($answer, 0, 3) as $i => $item) {
             $found = [...$found, ...differences($schemas, $schema['items'], $item, "{$at}[{$i}]")];
@@ -50,7 +90,7 @@ function differences(array $schemas, array $schema, mixed $answer, string $at): 
     }
     if (! isset($schema['properties'])) {
         $is = get_debug_type($answer);
-        $fits = match ($schema['type'] ?? '') {
+        $fits = match ($type) {
             'string' => $is === 'string',
             'integer' => $is === 'int',
             'number' => $is === 'int' || $is === 'float',
@@ -58,7 +98,7 @@ function differences(array $schemas, array $schema, mixed $answer, string $at): 
             default => true,
         };
 
-        return $fits ? [] : ["{$at} is {$is}"];
+        return $fits && in_array($answer, $schema['enum'] ?? [$answer], true) ? [] : ["{$at} is {$is} ".json_encode($answer)];
     }
     $found = array_map(fn (string $name): string => "{$at}.{$name}", [
         ...array_diff(array_keys($schema['properties']), array_keys($answer)),

@@ -12,6 +12,7 @@ use App\Http\ForStudent;
 use App\Http\Resources\BreakdownResource;
 use App\Http\Resources\OwnFingerResource;
 use App\Http\Resources\PieceResource;
+use App\Http\Resources\PlaybackResource;
 use App\Models\Piece;
 use Illuminate\Http\JsonResponse;
 
@@ -23,13 +24,13 @@ final class BreakdownController
     {
         $for = $student->get();
         $ways = $settings($studio->get(), $piece, $for);
-        $made = $report($piece, $ways, $for?->id);
-        $own = json_encode([
-            'piece' => PieceResource::of($piece),
-            'ownFingers' => OwnFingerResource::all($ways->fingers),
-        ], JSON_THROW_ON_ERROR);
+        $kept = $report($piece, $ways, $for?->id);
 
-        // Both are objects: one after the other they make one.
-        return JsonResponse::fromJsonString(substr($own, 0, -1).','.substr($made, 1));
+        return new JsonResponse(new BreakdownResource(
+            PieceResource::of($piece),
+            $kept->report,
+            PlaybackResource::of($kept->playback),
+            OwnFingerResource::all($ways->fingers),
+        ));
     }
 }

@@ -25,6 +25,7 @@ use Illuminate\Http\Request;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Report\Document\Event;
 
 /** What a child sees today; only weeks that were sent are seen. */
 final class HomeController
@@ -61,16 +62,11 @@ final class HomeController
                 BarsResource::of($bars),
                 PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1), $counting)),
             ))->all()),
-            $piece === null ? [] : $this->notes($report($piece, $settings($student->studio, $piece, $student), $student->id), $student->path === PathKind::SoundFirst->value),
+            $piece === null ? [] : array_map(
+                static fn (Event $event): HomeNoteResource => HomeNoteResource::of($event, $student->path === PathKind::SoundFirst->value),
+                $report($piece, $settings($student->studio, $piece, $student), $student->id)->report->events,
+            ),
             $task->learning?->ladder($task->hand)->rungs() ?? [],
         ));
-    }
-
-    /** @return list<HomeNoteResource> */
-    private function notes(string $report, bool $solfege): array
-    {
-        $events = json_decode($report, true, 512, JSON_THROW_ON_ERROR)['report']['events'];
-
-        return array_values(array_map(static fn (array $event): HomeNoteResource => HomeNoteResource::of($event, $solfege), $events));
     }
 }

@@ -26,6 +26,9 @@ abstract class Asked extends FormRequest
     /** Of a text whose rules name no length. */
     private const LONGEST_TEXT = 1_000;
 
+    /** Fields whose members have names of their own, where others are lists. */
+    public const MAPS = [];
+
     /** @return array<string, list<mixed>> by the name of what is sent */
     abstract public function rules(): array;
 

@@ -12,6 +12,8 @@ use Nasturtium\Core\Score\InvalidScore;
 /** The settings of a studio. The policy stands on the route. */
 final class StudioRequest extends Asked
 {
+    public const MAPS = ['phrases', 'countWords'];
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Nasturtium\Core\Report\Document\Event;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** What can be written at a note at home: its fingers, its counts, its name. */
@@ -14,7 +16,7 @@ final readonly class HomeNoteResource
         #[OA\Property]
         public string $id,
         #[OA\Property]
-        public string $hand,
+        public Hand $hand,
         #[OA\Property]
         public string $fingers,
         #[OA\Property]
@@ -23,18 +25,14 @@ final readonly class HomeNoteResource
         public string $name,
     ) {}
 
-    /** @param array<string, mixed> $event of the breakdown */
-    public static function of(array $event, bool $solfege): self
+    public static function of(Event $event, bool $solfege): self
     {
-        $fingers = array_filter((array) $event['fingers'], static fn (mixed $finger): bool => $finger !== null);
-        $letters = array_map(static fn (mixed $pitch): string => preg_replace('/-?\d+$/', '', (string) $pitch) ?? '', (array) $event['pitches']);
-
         return new self(
-            (string) $event['id'],
-            (string) $event['hand'],
-            implode(' ', $fingers),
-            implode(' ', (array) $event['counts']),
-            $solfege ? (string) ($event['solfege'] ?? '') : implode(' ', $letters),
+            $event->id,
+            $event->hand,
+            implode(' ', array_filter($event->fingers, static fn (?int $finger): bool => $finger !== null)),
+            implode(' ', $event->counts),
+            $solfege ? $event->solfege ?? '' : implode(' ', $event->letters),
         );
     }
 }

@@ -22,6 +22,7 @@ final readonly class Event implements \JsonSerializable
      * @param  string  $beats  that it lasts
      * @param  EventKind  $kind  of event
      * @param  list<string>  $pitches  lowest first
+     * @param  list<string>  $letters  their names without the octave, lowest first
      * @param  int  $voice  1 is the main one of the hand, which counts follow
      * @param  list<string>  $staff  its places on the staff, lowest first; none on a page without one
      * @param  list<int|null>  $fingers  lowest note first; null where none is known
@@ -39,6 +40,7 @@ final readonly class Event implements \JsonSerializable
         public string $beats,
         public EventKind $kind,
         public array $pitches,
+        public array $letters,
         public int $voice,
         public array $staff,
         public array $fingers,

@@ -16,6 +16,7 @@ final readonly class Note implements \JsonSerializable
     /**
      * @param  Clef  $clef  it is written in
      * @param  string  $pitch  its name
+     * @param  string  $letter  its name without the octave
      * @param  int  $times  it is written
      * @param  string  $first  the place it is met at
      * @param  NoteStatus  $status  for this student
@@ -30,6 +31,7 @@ final readonly class Note implements \JsonSerializable
     public function __construct(
         public Clef $clef,
         public string $pitch,
+        public string $letter,
         public int $times,
         public string $first,
         public NoteStatus $status,
@@ -47,6 +49,7 @@ final readonly class Note implements \JsonSerializable
         return new self(
             $note->clef,
             $note->pitch->name(),
+            $note->pitch->spelled(),
             $note->times,
             (string) $note->first,
             $note->status,

@@ -18,7 +18,7 @@ final readonly class Piece implements \JsonSerializable
      * @param  int  $measures  full and partial ones, the pickup included
      * @param  string  $pickup  its beats, `0` where the piece begins with a whole bar
      * @param  string  $time  the first time signature: `4/4`
-     * @param  string  $key  the first key: `G`, `A minor`
+     * @param  string  $key  the first key: `G major`, `A minor`
      * @param  int  $lines  how many are printed
      * @param  ?string  $tempoWords  as they are printed
      * @param  ?int  $tempo  quarter notes a minute, the goal; null where none is printed

@@ -54,8 +54,8 @@ export function SheetMusic({ data, lenses, saying, kind, ring, width }: Props) {
 export function heads(report: Report, ring: Report['rings'][number]): string[] {
     const events = new Map(report.events.map((event) => [event.id, event]));
     return [...new Set(ring.events)].flatMap((id) =>
-        (events.get(id)?.pitches ?? []).flatMap((pitch, i) =>
-            pitch.replace(/-?\d+$/, '') === ring.what ? [i === 0 ? id : `${id}.${i}`] : [],
+        (events.get(id)?.letters ?? []).flatMap((letter, i) =>
+            letter === ring.what ? [i === 0 ? id : `${id}.${i}`] : [],
         ),
     );
 }

@@ -72,7 +72,7 @@ const ARROWS: Record<string, string> = { up: '↗', down: '↘' };
 
 function nameOf(event: ReportEvent, saying: Saying): string {
     if (saying === 'solfege') return event.solfege ?? '';
-    if (saying === 'letters') return event.pitches.map((pitch) => pitch.replace(/-?\d+$/, '')).join(' ');
+    if (saying === 'letters') return event.letters.join(' ');
     const move = event.move ?? '';
     if (saying === 'moves') return move.replace(/ (up|down)\b.*/, (_, way: string) => ` ${ARROWS[way]}`);
     if (event.interval === null || move === 'held') return move === 'held' ? '' : 'start';

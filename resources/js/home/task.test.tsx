@@ -40,7 +40,7 @@ const MUSIC = {
     id: 6,
     music: '<score-partwise/>',
     parts: [part('bars 1–2', 0, 1), part('bars 3–4', 2, 3)],
-    notes: [{ id: 'L1', hand: 'L', fingers: '5', counts: '1 2', name: 'C' }],
+    notes: [{ id: 'L1', hand: 'L' as const, fingers: '5', counts: '1 2', name: 'C' }],
     rungs: [54, 56, 58],
 };
 

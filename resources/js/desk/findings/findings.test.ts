@@ -79,7 +79,7 @@ describe('what is said beside the music', () => {
         expect(found[0]?.thorn).toBe(true);
         const hard = {
             ...PAGE,
-            sticking: PAGE.sticking.map((one) => ({ ...one, teacher: 'easy', score: 0, thorn: false })),
+            sticking: PAGE.sticking.map((one) => ({ ...one, teacher: 'easy' as const, score: 0, thorn: false })),
         };
         expect(findingsOf(hard, 'trouble')[0]?.text).toContain('You call it easy.');
     });

@@ -34,9 +34,7 @@ export function notes(report: Report): Finding[] {
             `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. ${note.route === note.key ? '' : `Read: ${note.route}. `}Key: ${note.key}.`,
             note.events,
         ),
-        keys: [
-            { midi: note.midi, text: note.pitch.replace(/-?\d+$/, ''), hand: hands.get(note.events[0] ?? '') ?? '' },
-        ],
+        keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
     }));
     return [...traps, ...drill, ...rings, ...inventory];
 }

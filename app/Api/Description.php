@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Http\ForStudent;
+use App\Http\Requests\Asked;
+use Illuminate\Routing\Route;
+use Illuminate\Routing\Router;
+use LogicException;
+use Nasturtium\Core\Report\Document\JsonSchema;
+use OpenApi\Generator;
+use ReflectionMethod;
+use ReflectionNamedType;
+
+/**
+ * The API's own description (OpenAPI 3.1). Addresses and answers come from the attributes of the controllers, what is asked
+ * from the rules of the requests, the report from the classes of the core, and closed sets from their enums.
+ */
+final class Description
+{
+    private const SCHEMAS = '#/components/schemas/';
+
+    public function __construct(private readonly Router $router) {}
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws LogicException when something is described twice, or refers to what is not there
+     */
+    public function make(): array
+    {
+        $scan = (new Generator())->setVersion('3.1.0')->generate([app_path('Http')], validate: false);
+        if ($scan === null) {
+            throw new LogicException('nothing describes the API');
+        }
+        /** @var array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, mixed>}} $api */
+        $api = json_decode($scan->toJson(), true, flags: JSON_THROW_ON_ERROR);
+        foreach ($this->router->getRoutes()->getRoutes() as $route) {
+            $path = '/'.$route->uri();
+            $verb = strtolower($route->methods()[0]);
+            if (isset($api['paths'][$path][$verb])) {
+                $api['paths'][$path][$verb] = $this->asked($api['paths'][$path][$verb], $route, $verb);
+            }
+        }
+        $api['components']['schemas'] = [...$api['components']['schemas'], ...JsonSchema::definitions(self::SCHEMAS)];
+        $enums = [];
+        $api = self::withEnums($api, $enums);
+        $api['components']['schemas'] += $enums;
+        ksort($api['components']['schemas']);
+        self::holdReferences($api, $api['components']['schemas']);
+
+        return $api;
+    }
+
+    /**
+     * @param  array<string, mixed>  $operation
+     * @return array<string, mixed> with what it asks for
+     */
+    private function asked(array $operation, Route $route, string $verb): array
+    {
+        foreach ($this->parametersOf($route) as $class) {
+            if ($class === ForStudent::class) {
+                $operation['parameters'][] = ['name' => 'student', 'in' => 'query', 'required' => false, 'schema' => ['type' => 'integer']];
+            }
+            if (! is_subclass_of($class, Asked::class)) {
+                continue;
+            }
+            $body = BodySchema::of($class);
+            if ($verb === 'get') {
+                foreach ($body['properties'] as $name => $schema) {
+                    $operation['parameters'][] = ['name' => $name, 'in' => 'query', 'required' => in_array($name, $body['required'] ?? [], true), 'schema' => $schema];
+                }
+            } else {
+                $operation['requestBody'] = [
+                    'required' => isset($body['required']),
+                    'content' => [BodySchema::hasFile($class) ? 'multipart/form-data' : 'application/json' => ['schema' => $body]],
+                ];
+            }
+        }
+
+        return $operation;
+    }
+
+    /** @return list<class-string> classes that the action of a route is given */
+    private function parametersOf(Route $route): array
+    {
+        $action = $route->getAction('uses');
+        if (! is_string($action)) {
+            return [];
+        }
+        [$controller, $method] = explode('@', $action);
+        $classes = [];
+        foreach ((new ReflectionMethod($controller, $method))->getParameters() as $parameter) {
+            $type = $parameter->getType();
+            if ($type instanceof ReflectionNamedType && class_exists($type->getName())) {
+                $classes[] = $type->getName();
+            }
+        }
+
+        return $classes;
+    }
+
+    /**
+     * A type that is the name of an enum becomes a reference to it.
+     *
+     * @param  array<mixed>  $part
+     * @param  array<string, mixed>  $enums  found so far, by name
+     * @return array<mixed>
+     */
+    private static function withEnums(array $part, array &$enums): array
+    {
+        $types = is_array($part['type'] ?? null) ? $part['type'] : [$part['type'] ?? null];
+        foreach ($types as $type) {
+            if (is_string($type) && is_subclass_of($type, \BackedEnum::class)) {
+                $name = (new \ReflectionClass($type))->getShortName();
+                $schema = JsonSchema::ofEnum($type);
+                if (($enums[$name] ?? $schema) !== $schema) {
+                    throw new LogicException("two enums are called {$name}");
+                }
+                $enums[$name] = $schema;
+                $reference = ['$ref' => self::SCHEMAS.$name];
+                unset($part['type'], $part['nullable']);
+
+                return [...$part, ...in_array('null', $types, true) ? ['anyOf' => [$reference, ['type' => 'null']]] : $reference];
+            }
+        }
+        foreach ($part as $key => $inside) {
+            $part[$key] = is_array($inside) ? self::withEnums($inside, $enums) : $inside;
+        }
+
+        return $part;
+    }
+
+    /**
+     * @param  array<mixed>  $part
+     * @param  array<string, mixed>  $schemas
+     */
+    private static function holdReferences(array $part, array $schemas): void
+    {
+        foreach ($part as $key => $inside) {
+            if ($key === '$ref' && is_string($inside) && ! isset($schemas[substr($inside, strlen(self::SCHEMAS))])) {
+                throw new LogicException("{$inside} is referred to and not described");
+            }
+            if (is_array($inside)) {
+                self::holdReferences($inside, $schemas);
+            }
+        }
+    }
+}
