@@ -13,6 +13,8 @@ use App\Models\WeekPattern;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 
 /** Adds tasks that were given before to a week: those of last week, of a pattern, or of another student's week. */
 final class AddTasks
@@ -24,9 +26,9 @@ final class AddTasks
     {
         $last = Week::query()->where('student_id', $week->student_id)->where('starts_on', '<', $week->starts_on->toDateString())->orderByDesc('starts_on')->first();
         $tasks = $last === null ? collect() : Task::query()->where('week_id', $last->id)
-            ->where(static fn ($task) => $task->whereNull('mark')->orWhere('mark', 'again'))
+            ->where(static fn ($task) => $task->whereNull('mark')->orWhere('mark', LessonVerdict::Again))
             ->with(['bars', 'stage', 'learning'])->get()
-            ->filter(static fn (Task $task): bool => $task->stage?->passed_on === null && ($task->learning === null || $task->learning->state === 'current'));
+            ->filter(static fn (Task $task): bool => $task->stage?->passed_on === null && ($task->learning === null || $task->learning->state === LearningState::Current));
 
         return $this->add($week, $tasks, $today);
     }
@@ -54,7 +56,7 @@ final class AddTasks
         if ($week === null) {
             return 'no week is planned yet';
         }
-        $learnings = Learning::query()->where('student_id', $student->id)->where('state', 'current')->pluck('id', 'piece_id');
+        $learnings = Learning::query()->where('student_id', $student->id)->where('state', LearningState::Current)->pluck('id', 'piece_id');
         $able = $tasks->filter(static fn (Task $task): bool => $task->learning === null || $learnings->has($task->learning->piece_id))
             ->map(static fn (Task $task): Task => (clone $task)->forceFill(['learning_id' => $task->learning === null ? null : $learnings->get($task->learning->piece_id), 'stage_id' => null]));
         $added = $this->add($week, $able, $today);
@@ -97,6 +99,6 @@ final class AddTasks
 
     private static function nameOf(Task $task): string
     {
-        return $task->stage_id === null ? "{$task->kind} {$task->learning_id} {$task->title}" : "stage {$task->stage_id}";
+        return $task->stage_id === null ? "{$task->kind->value} {$task->learning_id} {$task->title}" : "stage {$task->stage_id}";
     }
 }

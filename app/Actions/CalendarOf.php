@@ -6,12 +6,12 @@ namespace App\Actions;
 
 use App\Http\Resources\LessonDayResource;
 use App\Models\CalendarFeed;
-use App\Models\Lesson;
 use App\Models\Student;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Formats\Calendar;
 use Nasturtium\Core\Formats\CalendarEvent;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /** The lessons of a student with the days of practice, or all lessons of a studio, as a calendar. */
 final class CalendarOf
@@ -42,7 +42,7 @@ final class CalendarOf
         $today = $student->studio->today();
         $events = [];
         foreach (LessonDayResource::ahead($student, $today->subWeeks(self::WEEKS_BACK), $today->addWeeks(self::WEEKS_AHEAD)) as $lesson) {
-            if ($lesson->state !== Lesson::CANCELLED) {
+            if ($lesson->state !== LessonState::Cancelled) {
                 $events[] = new CalendarEvent(
                     "lesson-{$student->id}-".($lesson->slotOn ?? $lesson->date).'@nasturtium',
                     CarbonImmutable::parse("{$lesson->date} {$lesson->time}", $student->studio->timezone),

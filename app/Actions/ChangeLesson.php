@@ -9,18 +9,19 @@ use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /** Moves or cancels a lesson of the timetable, or adds one; the week under way follows. */
 final class ChangeLesson
 {
     public function __construct(private readonly FollowTimetable $follow) {}
 
-    /** @param array{state: string, slotOn: ?string, heldOn: ?string, at: ?string, minutes: ?int} $change */
+    /** @param array{state: LessonState, slotOn: ?string, heldOn: ?string, at: ?string, minutes: ?int} $change */
     public function __invoke(Student $student, array $change): Lesson
     {
         return DB::transaction(function () use ($student, $change): Lesson {
-            $slot = $change['state'] === Lesson::MAKE_UP ? null : $change['slotOn'];
-            $held = $change['state'] === Lesson::CANCELLED ? $slot : $change['heldOn'];
+            $slot = $change['state'] === LessonState::MakeUp ? null : $change['slotOn'];
+            $held = $change['state'] === LessonState::Cancelled ? $slot : $change['heldOn'];
             $day = CarbonImmutable::parse((string) $slot);
             if ($slot !== null && $student->lessonOnOrAfter($day)->toDateString() !== $slot && ! $this->isChanged($student, $slot)) {
                 throw ValidationException::withMessages(['slotOn' => "{$day->format('l, j F')} has no lesson in the timetable."]);

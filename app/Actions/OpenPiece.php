@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\Stage as CoreStage;
 use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Practice\LearningState;
 
 /** Opens a piece for a student: its stages on the student's path, kept with the bars they are done on. */
 final class OpenPiece
@@ -23,7 +24,7 @@ final class OpenPiece
         return DB::transaction(function () use ($student, $piece, $today): Learning {
             $learning = Learning::query()->firstOrCreate(
                 ['student_id' => $student->id, 'piece_id' => $piece->id],
-                ['studio_id' => $student->studio_id, 'path' => $student->path, 'path_id' => $student->path_id, 'state' => 'current', 'opened_on' => $today],
+                ['studio_id' => $student->studio_id, 'path' => $student->path, 'path_id' => $student->path_id, 'state' => LearningState::Current, 'opened_on' => $today],
             );
             if ($learning->wasRecentlyCreated) {
                 $this->stages($learning, $piece);
@@ -44,8 +45,8 @@ final class OpenPiece
             $this->stages($learning, $learning->piece);
             // What was neither passed nor ever set leaves no trace.
             $learning->allStages()->whereNull('position')->whereNull('passed_on')->whereDoesntHave('tasks')->delete();
-            if ($learning->state === 'finished' && $learning->stages()->whereNull('passed_on')->exists()) {
-                $learning->update(['state' => 'current', 'finished_on' => null]);
+            if ($learning->state === LearningState::Finished && $learning->stages()->whereNull('passed_on')->exists()) {
+                $learning->update(['state' => LearningState::Current, 'finished_on' => null]);
             }
         });
     }

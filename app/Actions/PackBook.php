@@ -13,9 +13,6 @@ use Nasturtium\Core\Formats\Book\BookArchive;
 use Nasturtium\Core\Formats\Book\BookFinger;
 use Nasturtium\Core\Formats\Book\BookPiece;
 use Nasturtium\Core\Formats\Book\ContentsRow;
-use Nasturtium\Core\Formats\Book\PageKind;
-use Nasturtium\Core\Pattern\Verdict;
-use Nasturtium\Core\Score\Hand;
 
 /** A book with its pages and pieces, as an archive; its pieces are fetched page by page. */
 final class PackBook
@@ -29,7 +26,7 @@ final class PackBook
         return new BookArchive(
             $book->title,
             $book->level,
-            array_values($pages->map(static fn (Page $page): ContentsRow => new ContentsRow($page->number, $page->title, PageKind::from($page->kind), $page->introduces))->all()),
+            array_values($pages->map(static fn (Page $page): ContentsRow => new ContentsRow($page->number, $page->title, $page->kind, $page->introduces))->all()),
             self::pieces($book),
         );
     }
@@ -57,8 +54,8 @@ final class PackBook
             $piece->shorthand,
             $piece->duet,
             $piece->octave,
-            array_values($piece->ownFingers->sortBy('id')->map(static fn (OwnFinger $one): BookFinger => new BookFinger(Hand::from($one->hand), $one->place, $one->pitch, $one->finger))->all()),
-            $piece->verdicts->sortBy('measure')->mapWithKeys(static fn (BarVerdict $one): array => [$one->measure => Verdict::from($one->verdict)])->all(),
+            array_values($piece->ownFingers->sortBy('id')->map(static fn (OwnFinger $one): BookFinger => new BookFinger($one->hand, $one->place, $one->pitch, $one->finger))->all()),
+            $piece->verdicts->sortBy('measure')->mapWithKeys(static fn (BarVerdict $one): array => [$one->measure => $one->verdict])->all(),
         );
     }
 }

@@ -17,6 +17,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
@@ -69,7 +71,7 @@ final class ProposeWeek
 
     private function fill(Week $week, Student $student): void
     {
-        $current = Learning::query()->where('student_id', $student->id)->where('state', 'current')
+        $current = Learning::query()->where('student_id', $student->id)->where('state', LearningState::Current)
             ->with(['piece', 'ladders', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
         $newest = $current->last();
         $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);
@@ -128,8 +130,8 @@ final class ProposeWeek
             $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $this->minutesAt($learning, $stage, $tempo), [
                 'learning_id' => $learning->id,
                 'stage_id' => $stage->id,
-                'hand' => $stage->handName(),
-                'leads' => $first !== null && $stage->handName() === $first->value,
+                'hand' => $stage->aloneHand()?->value,
+                'leads' => $first !== null && $stage->aloneHand() === $first,
                 'repetitions' => $stage->repetitions,
                 'tempo' => $tempo,
                 'is_new' => $mark === null,
@@ -147,14 +149,14 @@ final class ProposeWeek
     private function rung(Learning $learning, Stage $stage, Collection $heard): int
     {
         $last = $heard->last();
-        $ladder = $learning->ladders->isEmpty() && $last === null ? null : $learning->ladder($stage->handName());
+        $ladder = $learning->ladders->isEmpty() && $last === null ? null : $learning->ladder($stage->aloneHand());
         if ($ladder === null || $last === null || $last->tempo === null) {
-            return $ladder === null || $stage->kind === StageKind::Finish->value ? (int) $stage->tempo : $ladder->from;
+            return $ladder === null || $stage->kind === StageKind::Finish ? (int) $stage->tempo : $ladder->from;
         }
         if ($last->tempo_reached !== null) {
-            return $ladder->next($last->tempo_reached, $stage->kind === StageKind::TempoLadder->value);
+            return $ladder->next($last->tempo_reached, $stage->kind === StageKind::TempoLadder);
         }
-        $failures = $heard->reverse()->takeWhile(static fn (Task $task): bool => $task->mark === 'again' && $task->tempo === $last->tempo)->count();
+        $failures = $heard->reverse()->takeWhile(static fn (Task $task): bool => $task->mark === LessonVerdict::Again && $task->tempo === $last->tempo)->count();
 
         return $ladder->next($last->tempo, false, $failures);
     }
@@ -177,7 +179,7 @@ final class ProposeWeek
      */
     private function handFirst(Week $week, Learning $learning, Collection $open): ?Hand
     {
-        $hands = $open->map(static fn (Stage $stage): ?string => $stage->handName())->filter()->unique();
+        $hands = $open->map(static fn (Stage $stage): ?string => $stage->aloneHand()?->value)->filter()->unique();
         if ($hands->count() < 2) {
             return null;
         }

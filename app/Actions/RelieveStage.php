@@ -8,6 +8,7 @@ use App\Models\Stage;
 use App\Models\StageBars;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Relief;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Score\Fraction;
@@ -30,7 +31,7 @@ final class RelieveStage
             match ($relief) {
                 Relief::Smaller => $this->smaller($stage),
                 Relief::Slower => $stage->update(['tempo' => Relief::slower($stage->tempo ?? $stage->learning->ladder(null)->from)]),
-                Relief::Rest => $stage->learning->update(['state' => 'resting']),
+                Relief::Rest => $stage->learning->update(['state' => LearningState::Resting]),
             };
             $tempo = $stage->tempo;
             if ($relief !== Relief::Rest && $tempo !== null) {
@@ -69,7 +70,7 @@ final class RelieveStage
     {
         return [
             'columns' => $stage->only(self::COLUMNS),
-            'state' => $stage->learning->state,
+            'state' => $stage->learning->state->value,
             'bars' => array_values($stage->bars->map(static fn (StageBars $of): array => $of->only(self::BARS))->all()),
         ];
     }

@@ -9,20 +9,14 @@ use App\Models\Piece;
 use App\Models\Student;
 use App\Models\Studio;
 use Illuminate\Support\Facades\DB;
-use Nasturtium\Core\Counting\CompoundBeats;
-use Nasturtium\Core\Counting\CountingSystem;
-use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\LengthWords;
-use Nasturtium\Core\Counting\LongNotes;
-use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\Phrases;
-use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Report\Settings;
 
 /** How a piece is read, counted and learnt: by a student, or by nobody in particular in the studio's own words. */
@@ -51,9 +45,9 @@ final class SettingsFor
 
         return new Settings(
             path: $on->path_id === null
-                ? Path::shipped(PathKind::from($on->path))
+                ? Path::shipped($on->path instanceof PathKind ? $on->path : PathKind::from($on->path))
                 : OwnPath::query()->with('steps')->findOrFail($on->path_id)->path(),
-            school: School::from($student->school),
+            school: $student->school,
             counting: $this->counting($studio, $student),
             landmarks: new Landmarks($student->landmark_level, $student->landmark_middle),
             known: ($this->know)($student, $piece, $learnings, $studio->today()),
@@ -68,17 +62,17 @@ final class SettingsFor
     /** As nobody in particular counts, in the studio's words. */
     public function usual(Studio $studio): CountWay
     {
-        return new CountWay(noteWords: NoteWords::from($studio->words));
+        return new CountWay(noteWords: $studio->words);
     }
 
     public function counting(Studio $studio, Student $student): CountWay
     {
         return new CountWay(
-            CountingSystem::from($student->counting),
-            CountStyle::from($student->count_style),
-            LongNotes::from($student->long_notes),
-            CompoundBeats::from($student->compound_beats),
-            NoteWords::from($studio->words),
+            $student->counting,
+            $student->count_style,
+            $student->long_notes,
+            $student->compound_beats,
+            $studio->words,
             $student->count_ready,
             LengthWords::of($studio->count_words ?? []),
         );

@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\Relief;
 
 /** Open stages of current pieces that were heard too often without a pass (trade 12.4), found by the database. */
@@ -15,8 +17,8 @@ final class StuckStages
     public static function query(): Builder
     {
         return DB::table('learnings')->join('stages', 'stages.learning_id', '=', 'learnings.id')->join('tasks', 'tasks.stage_id', '=', 'stages.id')
-            ->where('learnings.state', 'current')->whereNull('stages.passed_on')->whereNotNull('stages.position')
-            ->where('tasks.mark', 'again')->whereNull('tasks.deleted_at')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)')
+            ->where('learnings.state', LearningState::Current->value)->whereNull('stages.passed_on')->whereNotNull('stages.position')
+            ->where('tasks.mark', LessonVerdict::Again->value)->whereNull('tasks.deleted_at')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)')
             ->groupBy('stages.id', 'stages.learning_id', 'stages.name', 'stages.kind')->having('misses', '>=', Relief::STUCK)
             ->selectRaw("stages.id as stage_id, stages.learning_id, if(stages.name = '', stages.kind, stages.name) as stage, count(*) as misses");
     }

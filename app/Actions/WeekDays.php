@@ -105,7 +105,7 @@ final class WeekDays
             $off = $task->daysOff->map(static fn (DayOff $day): string => $day->getRawOriginal('on_date'))->all();
             $planned[] = new PlanTask(
                 (string) $task->id,
-                $task->taskKind(),
+                $task->kind,
                 $task->half_minutes,
                 $waits,
                 $task->is_new,

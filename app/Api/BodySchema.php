@@ -98,7 +98,7 @@ final class BodySchema
         }
         foreach ($rules as $rule) {
             if ($rule instanceof Enum) {
-                return ['type' => self::enumOf($rule)];
+                return self::enumOf($rule);
             }
             if ($rule instanceof In || (is_string($rule) && str_starts_with($rule, 'in:'))) {
                 $values = str_getcsv(substr((string) $rule, 3), ',', '"', '');
@@ -110,9 +110,15 @@ final class BodySchema
         return ['type' => $type];
     }
 
-    /** @return string the class of the enum, which the rule does not tell */
-    private static function enumOf(Enum $rule): string
+    /** @return array<string, mixed> the enum by its class, or those of its values that are allowed; the rule does not tell them */
+    private static function enumOf(Enum $rule): array
     {
-        return (fn (): string => $this->type)->call($rule);
+        [$class, $only, $except] = (fn (): array => [$this->type, $this->only, $this->except])->call($rule);
+        if ($only === [] && $except === []) {
+            return ['type' => $class];
+        }
+        $allowed = array_filter($class::cases(), static fn (\UnitEnum $case): bool => ($only === [] || in_array($case, $only, true)) && ! in_array($case, $except, true));
+
+        return ['type' => 'string', 'enum' => array_values(array_map(static fn (\UnitEnum $case): string => $case instanceof \BackedEnum ? (string) $case->value : $case->name, $allowed))];
     }
 }

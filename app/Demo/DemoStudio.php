@@ -24,8 +24,9 @@ use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\Slip as SlipKind;
-use Nasturtium\Core\Score\Hand;
 
 /**
  * An invented studio with four weeks behind it. The weeks are lived through with the same actions that serve the
@@ -142,7 +143,7 @@ final class DemoStudio
     /** @param array<int, Piece> $waiting */
     private function openNext(Student $student, array &$waiting, CarbonImmutable $lesson): void
     {
-        $current = Learning::query()->where('student_id', $student->id)->where('state', 'current')->withCount(['stages as open' => static fn ($stages) => $stages->whereNull('passed_on')])->get();
+        $current = Learning::query()->where('student_id', $student->id)->where('state', LearningState::Current)->withCount(['stages as open' => static fn ($stages) => $stages->whereNull('passed_on')])->get();
         $nearlyDone = $current->every(static fn (Learning $learning): bool => (int) $learning->getAttribute('open') <= 6);
         if ($waiting !== [] && $current->count() < 2 && $nearlyDone) {
             $learning = ($this->open)($student, array_shift($waiting), $lesson);
@@ -163,10 +164,10 @@ final class DemoStudio
             }
             $ready = $task->stage === null || $task->stage->waitsFor()->whereNull('passed_on')->doesntExist();
             $pass = $this->chance->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
-            if (! $pass && $task->stage?->kind === StageKind::TempoLadder->value && $task->tempo !== null && $task->learning !== null) {
+            if (! $pass && $task->stage?->kind === StageKind::TempoLadder && $task->tempo !== null && $task->learning !== null) {
                 $task->update(['tempo_reached' => $task->learning->load(['piece', 'ladders'])->ladder(null)->next($task->tempo, true)]);
             }
-            ($this->mark)($task, $pass ? 'pass' : 'again', $heldOn);
+            ($this->mark)($task, $pass ? LessonVerdict::Pass : LessonVerdict::Again, $heldOn);
             $bars = $task->bars->first();
             if (! $pass && $bars !== null && $this->chance->happens(35)) {
                 $kinds = [SlipKind::WrongNote, SlipKind::CutShort, SlipKind::BeatLost, SlipKind::WrongFinger, SlipKind::LineTurnStall];
@@ -174,8 +175,8 @@ final class DemoStudio
                 $bar = $task->learning?->load('piece')->piece->score()->measures[$measure] ?? throw new \LogicException('a task on bars has a piece');
                 Slip::query()->create([
                     'studio_id' => $student->studio_id, 'lesson_id' => $lesson->id, 'task_id' => $task->id,
-                    'kind' => $this->chance->oneOf($kinds)->value, 'measure' => $measure,
-                    'place' => "bar {$bar->number}", 'hand' => $task->hand, 'note_names' => $this->names->of($bar, Hand::tryFrom($task->hand ?? '')),
+                    'kind' => $this->chance->oneOf($kinds), 'measure' => $measure,
+                    'place' => "bar {$bar->number}", 'hand' => $task->hand, 'note_names' => $this->names->of($bar, $task->hand),
                 ]);
             }
         }

@@ -12,8 +12,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * A student on a piece.
@@ -22,9 +24,9 @@ use Nasturtium\Core\Practice\TempoLadder;
  * @property int $studio_id
  * @property int $student_id
  * @property int $piece_id
- * @property string $path
+ * @property PathKind $path
  * @property ?int $path_id a path of the studio, over `path`
- * @property string $state current, resting or finished
+ * @property LearningState $state
  * @property CarbonImmutable $opened_on
  * @property ?CarbonImmutable $finished_on
  * @property ?CarbonImmutable $played_on
@@ -42,7 +44,7 @@ final class Learning extends Model
     /** Pieces that are signed off and whose review is due on a day. */
     public static function whereDue(Builder $learnings, CarbonImmutable $on): void
     {
-        $learnings->where('state', 'finished')->where(static function (Builder $any) use ($on): void {
+        $learnings->where('state', LearningState::Finished)->where(static function (Builder $any) use ($on): void {
             foreach (ReviewSchedule::days() as $step => $days) {
                 $any->orWhere(static fn (Builder $one) => $one->where('review_step', $step)->where('played_on', '<=', $on->subDays($days)->toDateString()));
             }
@@ -64,7 +66,7 @@ final class Learning extends Model
     /** The path it is learnt on. */
     public function way(): Path
     {
-        return $this->ownPath?->path() ?? Path::shipped(PathKind::from($this->path));
+        return $this->ownPath?->path() ?? Path::shipped($this->path);
     }
 
     /** @return BelongsTo<OwnPath, $this> */
@@ -83,9 +85,9 @@ final class Learning extends Model
     }
 
     /** The ladder of a hand: the teacher's, or that of the page. */
-    public function ladder(?string $hand): TempoLadder
+    public function ladder(?Hand $hand): TempoLadder
     {
-        return ($this->ladders->firstWhere('hand', $hand ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? TempoLadder::for($this->piece->score());
+        return ($this->ladders->firstWhere('hand', $hand->value ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? TempoLadder::for($this->piece->score());
     }
 
     /** @return HasMany<Ladder, $this> */
@@ -103,6 +105,6 @@ final class Learning extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['opened_on' => 'immutable_date:Y-m-d', 'finished_on' => 'immutable_date:Y-m-d', 'played_on' => 'immutable_date:Y-m-d'];
+        return ['path' => PathKind::class, 'state' => LearningState::class, 'opened_on' => 'immutable_date:Y-m-d', 'finished_on' => 'immutable_date:Y-m-d', 'played_on' => 'immutable_date:Y-m-d'];
     }
 }

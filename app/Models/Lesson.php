@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
 
 /**
@@ -20,7 +21,7 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property int $student_id
  * @property ?int $week_id
  * @property CarbonImmutable $held_on
- * @property string $state held, moved, cancelled or make-up
+ * @property LessonState $state
  * @property ?CarbonImmutable $slot_on the day of the timetable that it stands for, when it is not held on it
  * @property ?string $at
  * @property ?int $minutes
@@ -34,16 +35,6 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  */
 final class Lesson extends Model
 {
-    public const HELD = 'held';
-
-    public const MOVED = 'moved';
-
-    public const CANCELLED = 'cancelled';
-
-    public const MAKE_UP = 'make-up';
-
-    public const STATES = [self::HELD, self::MOVED, self::CANCELLED, self::MAKE_UP];
-
     protected $guarded = [];
 
     /**
@@ -63,8 +54,8 @@ final class Lesson extends Model
         }
         foreach ($changes as $lesson) {
             if ($lesson->slot_on !== null) {
-                $moved[$lesson->slot_on] = $lesson->state === self::CANCELLED ? null : $lesson->held_on;
-            } elseif ($lesson->state === self::MAKE_UP) {
+                $moved[$lesson->slot_on] = $lesson->state === LessonState::Cancelled->value ? null : $lesson->held_on;
+            } elseif ($lesson->state === LessonState::MakeUp->value) {
                 $extra[] = $lesson->held_on;
             }
         }
@@ -99,6 +90,6 @@ final class Lesson extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held_on' => 'immutable_date:Y-m-d', 'slot_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
+        return ['state' => LessonState::class, 'held_on' => 'immutable_date:Y-m-d', 'slot_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
     }
 }

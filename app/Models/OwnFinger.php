@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * A finger that the teacher has set for one note.
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property int $studio_id
  * @property int $piece_id
- * @property string $hand
+ * @property Hand $hand
  * @property string $place
  * @property string $pitch
  * @property int $finger
@@ -22,4 +23,10 @@ final class OwnFinger extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['hand' => Hand::class];
+    }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Formats\Book\PageKind;
 
 /**
  * A page of a book.
@@ -17,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $book_id
  * @property int $number
  * @property string $title
- * @property string $kind pieces, theory, listening or duet
+ * @property PageKind $kind
  * @property string $introduces
  * @property-read Book $book
  * @property-read Collection<int, Piece> $pieces
@@ -36,5 +37,11 @@ final class Page extends Model
     public function pieces(): HasMany
     {
         return $this->hasMany(Piece::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => PageKind::class];
     }
 }

@@ -18,13 +18,13 @@ use Nasturtium\Core\Score\Hand;
  * @property int $studio_id
  * @property int $path_id
  * @property int $position
- * @property string $kind
+ * @property StageKind $kind
  * @property string $name
  * @property string $sentence
  * @property string $pass_mark
- * @property ?string $petal
- * @property ?string $hand
- * @property string $chunks
+ * @property ?Petal $petal
+ * @property ?Hand $hand
+ * @property ChunkKind $chunks
  * @property bool $three_in_a_row
  */
 final class PathStep extends Model
@@ -35,24 +35,22 @@ final class PathStep extends Model
 
     public function step(): Step
     {
-        $kind = StageKind::from($this->kind);
-
-        return $kind === StageKind::Own
+        return $this->kind === StageKind::Own
             ? Step::own(
                 $this->name,
                 $this->sentence,
                 $this->pass_mark,
-                $this->petal === null ? null : Petal::from($this->petal),
-                $this->hand === null ? null : Hand::from($this->hand),
+                $this->petal,
+                $this->hand,
                 $this->three_in_a_row,
-                ChunkKind::from($this->chunks),
+                $this->chunks,
             )
-            : Step::of($kind);
+            : Step::of($this->kind);
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['three_in_a_row' => 'boolean'];
+        return ['kind' => StageKind::class, 'petal' => Petal::class, 'hand' => Hand::class, 'chunks' => ChunkKind::class, 'three_in_a_row' => 'boolean'];
     }
 }

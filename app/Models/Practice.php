@@ -7,6 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Nasturtium\Core\Practice\Feeling;
 
 /**
  * A tick from home.
@@ -18,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $on_date
  * @property int $repetitions
  * @property ?int $tempo beats a minute it was played at last
- * @property string $feeling easy, fine or hard
+ * @property Feeling $feeling
  * @property string $note
  * @property string $client_key
  * @property-read Task $task
@@ -36,6 +37,6 @@ final class Practice extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on_date' => 'immutable_date:Y-m-d'];
+        return ['feeling' => Feeling::class, 'on_date' => 'immutable_date:Y-m-d'];
     }
 }

@@ -18,13 +18,13 @@ use Nasturtium\Core\Score\Hand;
  * @property int $studio_id
  * @property int $lesson_id
  * @property int $task_id
- * @property string $kind
+ * @property SlipKind $kind
  * @property int $measure index in the piece
  * @property ?int $last_measure index in the piece, of a slip over several bars
  * @property ?int $from_beat 1 is the first; null for whole bars
  * @property ?int $to_beat
  * @property string $place
- * @property ?string $hand
+ * @property ?Hand $hand
  * @property string $note_names clef:pitch of the notes of its place, divided by commas
  * @property ?string $client_key made on the screen of the lesson
  * @property-read Lesson $lesson
@@ -38,12 +38,12 @@ final class Slip extends Model
     public function heard(): HeardSlip
     {
         return new HeardSlip(
-            SlipKind::from($this->kind),
+            $this->kind,
             $this->measure,
             $this->last_measure ?? $this->measure,
             $this->from_beat === null ? null : $this->from_beat - 1,
             $this->to_beat === null ? null : $this->to_beat - 1,
-            Hand::tryFrom($this->hand ?? ''),
+            $this->hand,
             $this->task->tempo,
         );
     }
@@ -61,5 +61,11 @@ final class Slip extends Model
         $task->withoutGlobalScope(SoftDeletingScope::class);
 
         return $task;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => SlipKind::class, 'hand' => Hand::class];
     }
 }

@@ -11,7 +11,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\PathStep as Step;
+use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * A stage of a piece for one student.
@@ -20,13 +23,13 @@ use Nasturtium\Core\Path\StageKind;
  * @property int $studio_id
  * @property int $learning_id
  * @property ?int $position null when its path leaves it out
- * @property string $kind
+ * @property StageKind $kind
  * @property string $content what it works on
  * @property string $name of an own stage
  * @property string $sentence
  * @property string $pass_mark
- * @property ?string $petal
- * @property ?string $hand
+ * @property ?Petal $petal
+ * @property ?Hand $hand
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
@@ -45,33 +48,35 @@ final class Stage extends Model
 
     public function title(): string
     {
-        return $this->isOwn() ? $this->name : $this->kind;
+        return $this->isOwn() ? $this->name : $this->kind->value;
     }
 
     public function instruction(): string
     {
-        return $this->isOwn() ? $this->sentence : StageKind::from($this->kind)->sentence();
+        return $this->isOwn() ? $this->sentence : $this->kind->sentence();
     }
 
     public function passMark(): string
     {
-        return $this->isOwn() ? $this->pass_mark : StageKind::from($this->kind)->passMark();
+        return $this->isOwn() ? $this->pass_mark : $this->kind->passMark();
     }
 
-    public function petalName(): ?string
+    /** The petal that it opens. */
+    public function opens(): ?Petal
     {
-        return $this->isOwn() ? $this->petal : StageKind::from($this->kind)->petal()?->value;
+        return $this->isOwn() ? $this->petal : $this->kind->petal();
     }
 
-    public function handName(): ?string
+    /** The hand that plays it alone. */
+    public function aloneHand(): ?Hand
     {
-        return $this->isOwn() ? $this->hand : StageKind::from($this->kind)->hand()?->value;
+        return $this->isOwn() ? $this->hand : $this->kind->hand();
     }
 
     /** The same as its step's, so that a stage is found again on another path. */
     public function key(): string
     {
-        return $this->isOwn() ? "own {$this->name}" : $this->kind;
+        return $this->isOwn() ? "own {$this->name}" : $this->kind->value;
     }
 
     /** @return array<string, string|null> columns that say what the stage is */
@@ -91,7 +96,7 @@ final class Stage extends Model
 
     private function isOwn(): bool
     {
-        return $this->kind === StageKind::Own->value;
+        return $this->kind === StageKind::Own;
     }
 
     /** @return BelongsTo<Learning, $this> */
@@ -122,7 +127,7 @@ final class Stage extends Model
     public function misses(): HasMany
     {
         $misses = $this->tasks();
-        $misses->where('mark', 'again')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)');
+        $misses->where('mark', LessonVerdict::Again)->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)');
 
         return $misses;
     }
@@ -130,6 +135,6 @@ final class Stage extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['passed_on' => 'immutable_date:Y-m-d', 'before_relief' => 'array'];
+        return ['kind' => StageKind::class, 'petal' => Petal::class, 'hand' => Hand::class, 'passed_on' => 'immutable_date:Y-m-d', 'before_relief' => 'array'];
     }
 }

@@ -10,9 +10,15 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Counting\CompoundBeats;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
+use Nasturtium\Core\Reading\School;
 
 /**
  * A student of a studio.
@@ -30,15 +36,15 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property ?int $second_minutes
  * @property ?string $timezone where it is not that of the studio
  * @property ?string $family_mail where weeks and reports are sent to
- * @property string $path
+ * @property PathKind $path
  * @property ?int $path_id a path of the studio, over `path`
- * @property string $school
+ * @property School $school
  * @property int $landmark_level
  * @property bool $landmark_middle D3 is a landmark too
- * @property string $counting
- * @property string $count_style
- * @property string $long_notes
- * @property string $compound_beats
+ * @property CountingSystem $counting
+ * @property CountStyle $count_style
+ * @property LongNotes $long_notes
+ * @property CompoundBeats $compound_beats
  * @property string $count_ready last words of the count-in
  * @property int $hand_span white keys
  * @property ?CarbonImmutable $consented_on a parent agreed to the home link
@@ -61,7 +67,7 @@ final class Student extends Model
     /** The path that this student's pages are opened on. */
     public function way(): Path
     {
-        return $this->ownPath?->path() ?? Path::shipped(PathKind::from($this->path));
+        return $this->ownPath?->path() ?? Path::shipped($this->path);
     }
 
     /** @return BelongsTo<OwnPath, $this> */
@@ -95,7 +101,7 @@ final class Student extends Model
         return Lesson::timetable(
             [$this->lesson_weekday, $this->second_weekday],
             $this->everyHoliday()->map(static fn (Holiday $holiday): object => (object) ['from_on' => $holiday->dates()[0], 'to_on' => $holiday->dates()[1], 'lessons' => (int) $holiday->lessons]),
-            $this->changedLessons->map(static fn (Lesson $lesson): object => (object) ['state' => $lesson->state, 'held_on' => $lesson->held_on->toDateString(), 'slot_on' => $lesson->slot_on?->toDateString()]),
+            $this->changedLessons->map(static fn (Lesson $lesson): object => (object) ['state' => $lesson->state->value, 'held_on' => $lesson->held_on->toDateString(), 'slot_on' => $lesson->slot_on?->toDateString()]),
         );
     }
 
@@ -162,7 +168,7 @@ final class Student extends Model
     public function changedLessons(): HasMany
     {
         $lessons = $this->hasMany(Lesson::class);
-        $lessons->where(static fn (Builder $lesson) => $lesson->whereNotNull('slot_on')->orWhere('state', Lesson::MAKE_UP));
+        $lessons->where(static fn (Builder $lesson) => $lesson->whereNotNull('slot_on')->orWhere('state', LessonState::MakeUp));
 
         return $lessons;
     }
@@ -176,6 +182,6 @@ final class Student extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
+        return ['path' => PathKind::class, 'school' => School::class, 'counting' => CountingSystem::class, 'count_style' => CountStyle::class, 'long_notes' => LongNotes::class, 'compound_beats' => CompoundBeats::class, 'landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
     }
 }

@@ -8,14 +8,15 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Nasturtium\Core\Counting\NoteWords;
 
 /**
  * A teacher's studio: everything else belongs to one.
  *
  * @property int $id
  * @property string $name
- * @property string $words us or uk
- * @property string $paper a4 or letter
+ * @property NoteWords $words
+ * @property Paper $paper
  * @property string $timezone
  * @property ?array<string, string> $phrases the sentences for lines and spaces, by place
  * @property ?array<string, string> $count_words by length
@@ -63,6 +64,6 @@ final class Studio extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['phrases' => 'array', 'count_words' => 'array'];
+        return ['words' => NoteWords::class, 'paper' => Paper::class, 'phrases' => 'array', 'count_words' => 'array'];
     }
 }

@@ -9,7 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * What a student does on some days of a week.
@@ -20,11 +22,11 @@ use Nasturtium\Core\Practice\TaskKind;
  * @property int $week_id
  * @property ?int $stage_id
  * @property ?int $learning_id
- * @property string $kind
+ * @property TaskKind $kind
  * @property string $title
  * @property string $instruction
  * @property string $why
- * @property ?string $hand
+ * @property ?Hand $hand
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
@@ -33,7 +35,7 @@ use Nasturtium\Core\Practice\TaskKind;
  * @property bool $starred
  * @property bool $leads first in its day among its like
  * @property ?string $left_why
- * @property ?string $mark pass, again or stop
+ * @property ?LessonVerdict $mark
  * @property ?int $tempo_reached beats a minute, at the lesson
  * @property string $heard_note of the teacher, at the lesson
  * @property-read Week $week
@@ -53,11 +55,6 @@ final class Task extends Model
     public const OWN = 'added by the teacher';
 
     protected $guarded = [];
-
-    public function taskKind(): TaskKind
-    {
-        return TaskKind::from($this->kind);
-    }
 
     /** @return BelongsTo<Stage, $this> */
     public function stage(): BelongsTo
@@ -110,6 +107,6 @@ final class Task extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_new' => 'boolean', 'starred' => 'boolean', 'leads' => 'boolean'];
+        return ['kind' => TaskKind::class, 'hand' => Hand::class, 'mark' => LessonVerdict::class, 'is_new' => 'boolean', 'starred' => 'boolean', 'leads' => 'boolean'];
     }
 }

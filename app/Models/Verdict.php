@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Nasturtium\Core\Pattern\Verdict as BarVerdict;
 
 /**
  * What the teacher says of a bar: easy or hard.
@@ -13,11 +14,17 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $studio_id
  * @property int $piece_id
  * @property int $measure its number
- * @property string $verdict
+ * @property BarVerdict $verdict
  */
 final class Verdict extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['verdict' => BarVerdict::class];
+    }
 }

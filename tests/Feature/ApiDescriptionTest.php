@@ -8,7 +8,9 @@ use App\Http\Requests\Asked;
 use App\Http\Requests\PathRequest;
 use App\Http\Requests\ReadingRequest;
 use App\Http\Requests\StudioRequest;
+use App\Models\Paper;
 use Illuminate\Support\Facades\Route;
+use Nasturtium\Core\Score\Hand;
 use Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -59,11 +61,11 @@ test('what is asked follows from the rules of the request', function (): void {
     expect($path['required'])->toBe(['name', 'steps']);
     $step = $path['properties']['steps']['items'];
     expect($step['properties']['threeInARow'])->toBe(['type' => 'boolean'])
-        ->and($step['properties']['hand'])->toBe(['anyOf' => [['type' => 'string', 'enum' => ['R', 'L']], ['type' => 'null']]])
+        ->and($step['properties']['hand'])->toBe(['type' => [Hand::class, 'null']])
         ->and($step['required'])->toContain('chunks', 'petal');
     $studio = BodySchema::of(StudioRequest::class);
     expect($studio['properties']['phrases'])->toBe(['type' => 'object', 'additionalProperties' => ['type' => ['string', 'null']]])
-        ->and($studio['properties']['paper'])->toBe(['type' => 'string', 'enum' => ['a4', 'letter']])
+        ->and($studio['properties']['paper'])->toBe(['type' => Paper::class])
         ->and($studio['required'])->not->toContain('keepMails');
     expect(BodySchema::hasFile(ReadingRequest::class))->toBeTrue()->and(BodySchema::hasFile(PathRequest::class))->toBeFalse()
         ->and(description()['paths']['/api/readings']['post']['requestBody']['content'])->toHaveKey('multipart/form-data');

@@ -9,13 +9,14 @@ use App\Models\Stage;
 use App\Models\StageBars;
 use App\Models\Task;
 use Illuminate\Support\Str;
+use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 
 beforeEach(function (): void {
     $this->own = new Fixtures();
     $this->actingAs($this->own->teacher);
     $this->mark = fn (string $title, ?string $mark) => $this->putJson("/api/lessons/{$this->own->lesson->id}/marks/{$this->own->task($title)->id}", ['mark' => $mark]);
-    $this->stages = fn () => Stage::query()->where('learning_id', $this->own->learning->id)->whereNotNull('passed_on')->orderBy('position')->pluck('kind')->all();
+    $this->stages = fn () => Stage::query()->where('learning_id', $this->own->learning->id)->whereNotNull('passed_on')->orderBy('position')->pluck('kind')->map->value->all();
 });
 
 test('the lesson hears the week before it, opened once', function (): void {
@@ -32,9 +33,9 @@ test('marks pass stages and can be taken back', function (): void {
     ($this->mark)('Look over', null)->assertJsonPath('mark', null);
     expect(($this->stages)())->toBe([]);
     ($this->mark)('Look over', 'stop');
-    expect($this->own->learning->refresh()->state)->toBe('resting');
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Resting);
     ($this->mark)('Look over', 'again');
-    expect($this->own->learning->refresh()->state)->toBe('current');
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Current);
     ($this->mark)('Look over', 'maybe')->assertJsonValidationErrors('mark');
 });
 
@@ -141,11 +142,11 @@ test('a stage that is stuck has three ways out, and the teacher chooses', functi
     $relief('slower');
     expect($stage->refresh()->tempo)->toBe(56);
     $relief('rest');
-    expect($this->own->learning->refresh()->state)->toBe('resting');
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Resting);
     $this->postJson("/api/stages/{$stage->id}/relief", ['relief' => 'sweets'])->assertJsonValidationErrors('relief');
     // Each is taken back, the last one first; then it is what it was, and as stuck.
     $back = fn (): array => $this->deleteJson("/api/stages/{$stage->id}/relief")->assertOk()->json();
-    expect($back())->toBe([])->and($this->own->learning->refresh()->state)->toBe('current')->and($stage->refresh()->tempo)->toBe(56);
+    expect($back())->toBe([])->and($this->own->learning->refresh()->state)->toBe(LearningState::Current)->and($stage->refresh()->tempo)->toBe(56);
     expect($back())->toBe([])->and($stage->refresh()->tempo)->toBe(60)->and($stage->bars()->count())->toBeGreaterThan($before);
     expect($back())->toBe($stuck)
         ->and($barsOf())->toBe($bars)

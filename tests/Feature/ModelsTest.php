@@ -64,7 +64,7 @@ test('a piece knows its notes by clef', function (): void {
 test('a piece that is opened keeps what each stage waits for', function (): void {
     $own = new Fixtures();
     $waits = $own->learning->stages()->with('waitsFor')->orderBy('position')->get()
-        ->mapWithKeys(fn ($stage): array => [$stage->kind => $stage->waitsFor->sortBy('position')->pluck('kind')->all()]);
+        ->mapWithKeys(fn ($stage): array => [$stage->kind->value => $stage->waitsFor->sortBy('position')->pluck('kind')->map->value->values()->all()]);
     expect($waits->all())->toBe([
         'look over' => [],
         'tap and count' => ['look over'],

@@ -75,7 +75,7 @@ test('a corrected piece is broken down again', function (): void {
     $this->putJson("/api/pieces/{$own->piece->id}", ['label' => '', 'shorthand' => "title: Blue Gate\nR: @c4 w1 | w2\n"])->assertOk();
     expect($fresh->learnings()->firstOrFail()->stages()->count())->toBe(8)
         // What a week holds is put by, not lost.
-        ->and($own->learning->stages()->pluck('kind')->all())->not->toContain('left hand')
+        ->and($own->learning->stages()->pluck('kind')->map->value->all())->not->toContain('left hand')
         ->and($own->learning->allStages()->where('kind', 'tap and count')->sole()->tasks()->count())->toBe(1);
 });
 

@@ -15,6 +15,8 @@ use App\Models\User;
 use App\Models\Week;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\Settings;
@@ -58,8 +60,8 @@ test('years are lived by the trade: minutes, prerequisites, sign-off, reviews', 
     foreach (Learning::query()->where('studio_id', $studio)->get() as $learning) {
         $open = Stage::query()->where('learning_id', $learning->id)->whereNull('passed_on')->count();
         $reviews = Task::query()->where('learning_id', $learning->id)->where('kind', 'review')->whereNotNull('mark')->orderBy('week_id')->pluck('mark');
-        expect($learning->state)->toBe($open === 0 ? 'finished' : 'current')
-            ->and($learning->review_step)->toBe(ReviewSchedule::after($reviews->map(fn (string $mark): bool => $mark === 'pass')->all()));
+        expect($learning->state)->toBe($open === 0 ? LearningState::Finished : LearningState::Current)
+            ->and($learning->review_step)->toBe(ReviewSchedule::after($reviews->map(fn (LessonVerdict $mark): bool => $mark === LessonVerdict::Pass)->all()));
     }
 });
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Practice;
 use App\Models\Student;
 use App\Models\Task;
+use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 
 const NEW_STUDENT = [
@@ -43,7 +44,7 @@ test('a stage is ticked by hand; the last one signs the page off, and can be tak
     foreach ($own->learning->stages()->pluck('id') as $id) {
         $this->patchJson("/api/stages/{$id}", ['passed' => true])->assertOk()->assertJsonPath('passedOn', Fixtures::MONDAY);
     }
-    expect($own->learning->refresh()->state)->toBe('finished');
+    expect($own->learning->refresh()->state)->toBe(LearningState::Finished);
     // The student's page has its flower; the stages come when they are wanted.
     $shown = $this->getJson("/api/students/{$own->student->id}")->assertOk()->json('learnings.0');
     $whole = $this->getJson("/api/learnings/{$own->learning->id}")->assertOk()->json();
@@ -51,7 +52,7 @@ test('a stage is ticked by hand; the last one signs the page off, and can be tak
         ->and([...$shown, 'stages' => $whole['stages']])->toBe($whole)
         ->and(array_sum(array_column($shown['petals'], 'stages')))->toBeGreaterThan(5);
     $this->patchJson("/api/stages/{$id}", ['passed' => false])->assertJsonPath('passedOn', null);
-    expect($own->learning->refresh()->state)->toBe('current')->and($own->learning->finished_on)->toBeNull();
+    expect($own->learning->refresh()->state)->toBe(LearningState::Current)->and($own->learning->finished_on)->toBeNull();
 });
 
 test('a stage of the teacher’s own counts for the petal she gave it, on a page that is signed off too', function (): void {

@@ -7,6 +7,7 @@ use App\Models\Slip;
 use App\Models\Stage;
 use App\Models\Task;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 
 /** The stages of a page that are passed, by their names. */
@@ -47,9 +48,9 @@ test('a title corrected touches nothing, and a finished page with a touched stag
     pass_all($own);
     $own->learning->update(['state' => 'finished', 'finished_on' => Fixtures::MONDAY]);
     $this->actingAs($own->teacher)->putJson("/api/pieces/{$own->piece->id}", corrected('Blue Gate', 'Green Gate'))->assertOk();
-    expect(passed_stages($own))->toHaveCount(11)->and($own->learning->refresh()->state)->toBe('finished');
+    expect(passed_stages($own))->toHaveCount(11)->and($own->learning->refresh()->state)->toBe(LearningState::Finished);
     $this->putJson("/api/pieces/{$own->piece->id}", corrected('w1', 'w2'))->assertOk();
-    expect($own->learning->refresh()->state)->toBe('current')->and(passed_stages($own))->toContain('right hand');
+    expect($own->learning->refresh()->state)->toBe(LearningState::Current)->and(passed_stages($own))->toContain('right hand');
 });
 
 test('a page goes over to a path of the studio and back, and loses nothing', function (): void {
@@ -81,7 +82,7 @@ test('an edited path is followed by the pages on it, and a path that is given up
     $id = $this->postJson('/api/paths', ['name' => 'Humming', 'steps' => [HUM, ...steps('right hand')]])->json('id');
     $this->putJson("/api/learnings/{$own->learning->id}/path", ['path' => 'beat', 'pathId' => $id])->assertOk();
     $this->putJson("/api/paths/{$id}", ['name' => 'Humming', 'steps' => steps('left hand', 'right hand')])->assertOk();
-    expect($own->learning->stages()->orderBy('position')->pluck('kind')->all())->toBe(['left hand', 'right hand']);
+    expect($own->learning->stages()->orderBy('position')->pluck('kind')->map->value->all())->toBe(['left hand', 'right hand']);
     $this->deleteJson("/api/paths/{$id}")->assertNoContent();
     expect($own->learning->stages()->count())->toBe(11)->and($own->learning->refresh()->path_id)->toBeNull();
 });

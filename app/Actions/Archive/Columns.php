@@ -7,7 +7,6 @@ namespace App\Actions\Archive;
 use App\Actions\ProposeWeek;
 use App\Models\Access;
 use App\Models\Holiday;
-use App\Models\Lesson;
 use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
@@ -19,6 +18,10 @@ use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Practice\Calendar\LessonState;
+use Nasturtium\Core\Practice\Feeling;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\School;
@@ -71,11 +74,11 @@ final class Columns
             'link_siblings' => ['id' => Column::number(), 'family_link_id' => Column::number(), 'student_id' => Column::number()],
             'holidays' => [...$own, 'student_id' => Column::number()->orNull(), 'label' => Column::text(60), 'from_on' => Column::date(), 'to_on' => Column::date(), 'lessons' => Column::yes(), 'practice' => Column::yes(), ...$times],
             'learnings' => [
-                ...$own, 'student_id' => Column::number(), 'piece_id' => Column::number(), 'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'state' => Column::oneOf(['current', 'resting', 'finished']),
+                ...$own, 'student_id' => Column::number(), 'piece_id' => Column::number(), 'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'state' => Column::oneOf(LearningState::class),
                 'opened_on' => Column::date(), 'finished_on' => Column::date()->orNull(), 'played_on' => Column::date()->orNull(), 'review_step' => Column::whole(0, 99), ...$times,
             ],
             'lessons' => [
-                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number()->orNull(), 'held_on' => Column::date(), 'state' => Column::oneOf(Lesson::STATES), 'slot_on' => Column::date()->orNull(), 'at' => Column::time()->orNull(),
+                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number()->orNull(), 'held_on' => Column::date(), 'state' => Column::oneOf(LessonState::class), 'slot_on' => Column::date()->orNull(), 'at' => Column::time()->orNull(),
                 'minutes' => Column::whole(0, 240)->orNull(), 'finished_at' => Column::moment()->orNull(), ...$times, 'private_note' => Column::text(4000)->orNull(), 'shared_note' => Column::text(4000)->orNull(), 'remedies' => Column::workedOut()->since(self::FOR_PAGES, null),
             ],
             'practice_days' => [...$own, 'student_id' => Column::number(), 'weekday' => Column::whole(1, 7), 'minutes' => Column::whole(0, 240)],
@@ -89,7 +92,7 @@ final class Columns
             'tasks' => [
                 ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
                 'instruction' => Column::text(240), 'why' => Column::text(190), 'hand' => Column::oneOf(self::HANDS)->orNull(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999),
-                'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(['pass', 'again', 'stop'])->orNull(),
+                'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(LessonVerdict::class)->orNull(),
                 'tempo_reached' => Column::whole(1, 999)->orNull(), 'heard_note' => Column::text(240), ...$times, 'deleted_at' => Column::moment()->orNull(),
             ],
             'task_bars' => [...$own, 'task_id' => Column::number(), ...$bars],
@@ -98,7 +101,7 @@ final class Columns
             'ladders' => [...$own, 'learning_id' => Column::number(), 'hand' => Column::oneOf(['', ...self::HANDS]), 'start' => Column::whole(20, 400), 'goal' => Column::whole(20, 400), 'step' => Column::whole(1, 60)->orNull()],
             'practices' => [
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'on_date' => Column::date(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(),
-                'feeling' => Column::oneOf(['easy', 'fine', 'hard']), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
+                'feeling' => Column::oneOf(Feeling::class), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
             ],
             'slips' => [
                 ...$own, 'lesson_id' => Column::number(), 'task_id' => Column::number(), 'kind' => Column::oneOf(Slip::class), 'measure' => Column::whole(0, Limits::MEASURES), 'last_measure' => Column::whole(0, Limits::MEASURES)->orNull(),

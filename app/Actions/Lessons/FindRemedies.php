@@ -9,6 +9,7 @@ use App\Models\Lesson;
 use App\Models\Slip;
 use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Practice\HeardSlip;
+use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Remedies;
 use Nasturtium\Core\Practice\Remedy;
 
@@ -35,7 +36,7 @@ final class FindRemedies
         $found = [];
         foreach ($slips->groupBy(static fn (Slip $slip): int => (int) $slip->task->learning_id) as $id => $heard) {
             $learning = $heard->first()?->task->learning;
-            if ($learning === null || $learning->state === 'resting') {
+            if ($learning === null || $learning->state === LearningState::Resting) {
                 continue;
             }
             $earlier = $before->filter(static fn (Slip $slip): bool => $slip->task->learning_id === $id);

@@ -10,6 +10,9 @@ use App\Http\Resources\PracticeResource;
 use App\Models\Task;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\Feeling;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Score\Hand;
 
 /** Tasks as they are heard, read bare: a lesson is asked for again after each step of it. */
 final class HeardTasks
@@ -38,7 +41,7 @@ final class HeardTasks
         }
         $practices = [];
         foreach ($tasks()->join('practices', 'practices.task_id', '=', 'tasks.id')->orderBy('practices.on_date')->get(['practices.*']) as $row) {
-            $practices[$row->task_id][] = new PracticeResource($row->id, $row->on_date, $row->repetitions, $row->tempo, $row->feeling, $row->note);
+            $practices[$row->task_id][] = new PracticeResource($row->id, $row->on_date, $row->repetitions, $row->tempo, Feeling::from($row->feeling), $row->note);
         }
         $rows = $tasks()->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')->orderBy('tasks.id')
             ->select(['tasks.*', 'learnings.piece_id', 'pieces.title as piece'])
@@ -52,9 +55,9 @@ final class HeardTasks
                 $row->piece_id,
                 $row->piece,
                 $row->learning_id,
-                $row->hand,
+                Hand::tryFrom($row->hand ?? ''),
                 $row->tempo,
-                $row->mark,
+                LessonVerdict::tryFrom($row->mark ?? ''),
                 $row->tempo_reached,
                 $row->heard_note,
                 $bars[$row->id] ?? [],

@@ -10,6 +10,7 @@ use App\Models\Lesson;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Slip;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * The slips of a lesson and their remedies. Finding remedies means reading the music, so they are kept with the lesson,
@@ -28,13 +29,13 @@ final class KnownRemedies
         $slips = array_values($own->map(static fn (\stdClass $row): SlipResource => new SlipResource(
             $row->id,
             $row->task_id,
-            $row->kind,
+            Slip::from($row->kind),
             Slip::from($row->kind)->words(),
             $row->measure,
             $row->last_measure ?? $row->measure,
             $row->client_key,
             $row->place,
-            $row->hand,
+            Hand::tryFrom($row->hand ?? ''),
         ))->all());
 
         return [$slips, $slips === [] ? [] : self::remedies($lesson, md5(self::VERSION.$rows->toJson()))];
@@ -57,7 +58,7 @@ final class KnownRemedies
     {
         $known = json_decode($lesson->remedies ?? '', true);
         if (is_array($known) && ($known['from'] ?? '') === $from) {
-            return array_map(static fn (array $of): RemedyResource => new RemedyResource(...$of), array_values($known['remedies']));
+            return array_map(static fn (array $of): RemedyResource => new RemedyResource(...[...$of, 'kind' => Slip::from($of['kind']), 'hand' => Hand::tryFrom($of['hand'] ?? '')]), array_values($known['remedies']));
         }
         $found = array_map(static fn (array $one): RemedyResource => RemedyResource::of(...$one), FindRemedies::of($lesson));
         DB::table('lessons')->where('id', $lesson->id)->update(['remedies' => json_encode(['from' => $from, 'remedies' => $found], JSON_THROW_ON_ERROR)]);

@@ -13,6 +13,7 @@ use App\Http\Resources\ProgressWeekResource;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Reading\StaffPlace;
@@ -44,7 +45,7 @@ final class ProgressOf
             "{$student->first_name} {$student->initial}.",
             $from->toDateString(),
             $to->toDateString(),
-            $this->words($student, $pages->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()]), $pages->where('state', 'current'), $weeks, $known, $notes, $tempi, $slips),
+            $this->words($student, $pages->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()]), $pages->where('state', LearningState::Current->value), $weeks, $known, $notes, $tempi, $slips),
             $notes,
             $weeks,
             $tempi,
@@ -65,12 +66,12 @@ final class ProgressOf
             [$clef, $pitch] = explode(':', $name);
             [$clef, $pitch] = [Clef::from($clef), Pitch::parse($pitch)];
             $notes[] = new ProgressNoteResource(
-                $clef->value,
+                $clef,
                 $pitch->name(),
                 StaffPlace::of($pitch, $clef),
                 $pitch->diatonic() - $clef->bottomLine(),
                 $pitch->midi(),
-                $status[count($status) - 1]->value,
+                $status[count($status) - 1],
             );
         }
         usort($notes, static fn (ProgressNoteResource $a, ProgressNoteResource $b): int => [$a->midi, $a->clef] <=> [$b->midi, $b->clef]);
@@ -91,8 +92,8 @@ final class ProgressOf
     private function words(Student $student, Collection $finished, Collection $current, array $weeks, array $known, array $notes, array $tempi, array $slips): array
     {
         $secureAtStart = count(array_filter($known, static fn (array $of): bool => $of[count($of) - 2] === NoteStatus::Secure));
-        $secure = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Secure->value);
-        $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky->value);
+        $secure = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Secure);
+        $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky);
 
         return [
             ...TermWords::practice(

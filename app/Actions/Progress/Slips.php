@@ -53,7 +53,7 @@ final class Slips
         usort($places, static fn (array $a, array $b): int => $b[3] <=> $a[3]);
 
         return [
-            array_map(static fn (string $kind, array $of): ProgressSlipResource => new ProgressSlipResource($kind, Slip::from($kind)->words(), ...$of), array_keys($kinds), $kinds),
+            array_map(static fn (string $kind, array $of): ProgressSlipResource => new ProgressSlipResource(Slip::from($kind), Slip::from($kind)->words(), ...$of), array_keys($kinds), $kinds),
             array_map(static fn (array $of): ProgressPlaceResource => new ProgressPlaceResource(...$of), array_slice($places, 0, self::PLACES)),
         ];
     }

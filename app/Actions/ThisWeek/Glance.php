@@ -7,11 +7,12 @@ namespace App\Actions\ThisWeek;
 use App\Actions\CountWeeks;
 use App\Actions\StuckStages;
 use App\Models\Learning;
-use App\Models\Lesson;
 use App\Models\Studio;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\Calendar\LessonState;
+use Nasturtium\Core\Practice\LearningState;
 
 /**
  * What the first screen asks about all students of a studio, counted by the database: as many queries for sixty
@@ -63,7 +64,7 @@ final readonly class Glance
     /** @return array<int, list<ChangeRow>> lessons ahead that the timetable does not have, or has on another day, by student */
     public function changes(): array
     {
-        $ahead = $this->of('lessons')->where('held_on', '>=', $this->date)->where(static fn (Builder $changed) => $changed->whereNotNull('slot_on')->orWhere('state', Lesson::MAKE_UP));
+        $ahead = $this->of('lessons')->where('held_on', '>=', $this->date)->where(static fn (Builder $changed) => $changed->whereNotNull('slot_on')->orWhere('state', LessonState::MakeUp->value));
         $rows = $this->of('lessons')->where('slot_on', '>=', $this->date)->union($ahead->select($columns = ['student_id', 'state', 'held_on', 'slot_on', 'at']))->get($columns);
 
         /** @var array<int, list<ChangeRow>> */
@@ -86,7 +87,7 @@ final readonly class Glance
         $columns = ['id', 'student_id', 'piece_id', 'state'];
         $finished = $this->of('learnings')->select($columns);
         Learning::whereDue($finished, $this->today);
-        $open = $this->of('learnings')->where('state', 'current')->select($columns)->unionAll($finished);
+        $open = $this->of('learnings')->where('state', LearningState::Current->value)->select($columns)->unionAll($finished);
         $rows = DB::query()->fromSub($open, 'learnings')->join('pieces', 'pieces.id', '=', 'learnings.piece_id')
             ->orderBy('learnings.id')->get(['learnings.id', 'learnings.student_id', 'pieces.title', 'learnings.state']);
 

@@ -10,6 +10,7 @@ use App\Http\Resources\LeafDayResource;
 use App\Http\Resources\ThisWeekResource;
 use App\Models\Lesson;
 use App\Models\Studio;
+use Nasturtium\Core\Practice\LearningState;
 
 /**
  * The first screen: every student by the next lesson. What is counted of a week was kept when it changed (CountWeeks).
@@ -41,7 +42,7 @@ final class ThisWeek
             $current = [];
             $due = [];
             foreach ($pages[$student->id] ?? [] as $page) {
-                $page->state === 'current' ? $current[] = $page : $due[] = $page->title;
+                $page->state === LearningState::Current->value ? $current[] = $page : $due[] = $page->title;
             }
             $rows[] = new ThisWeekResource(
                 $student->id,

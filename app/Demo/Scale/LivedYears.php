@@ -11,10 +11,12 @@ use App\Models\Stage as StageRow;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
-use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Practice\Calendar\LessonState;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskKind;
@@ -81,7 +83,7 @@ final class LivedYears
         }
         foreach ($this->pages as $page) {
             $this->rows->change('learnings', $page->id, [
-                'state' => $page->finishedOn === null ? 'current' : 'finished',
+                'state' => ($page->finishedOn === null ? LearningState::Current : LearningState::Finished)->value,
                 'finished_on' => $page->finishedOn,
                 'played_on' => $page->playedOn,
                 'review_step' => ReviewSchedule::after($page->reviews),
@@ -92,7 +94,7 @@ final class LivedYears
     private function hear(string $heldOn, string $slotOn, ?int $week): void
     {
         $lesson = $this->rows->add('lessons', $this->own([
-            'week_id' => $week, 'held_on' => $heldOn, 'state' => $heldOn === $slotOn ? Lesson::HELD : Lesson::MOVED, 'slot_on' => $heldOn === $slotOn ? null : $slotOn,
+            'week_id' => $week, 'held_on' => $heldOn, 'state' => $heldOn === $slotOn ? LessonState::Held->value : LessonState::Moved->value, 'slot_on' => $heldOn === $slotOn ? null : $slotOn,
             'private_note' => $this->chance->happens(10) ? 'Shoulders up again; breathe before the first bar.' : null, 'finished_at' => "{$heldOn} 18:00:00",
         ], $heldOn));
         $this->slips = [];
@@ -111,7 +113,7 @@ final class LivedYears
     private function mark(LivedTask $task, LivedPage $page, bool $passes, string $heldOn): void
     {
         $ladder = ! $passes && $task->stage?->stage->step->kind === StageKind::TempoLadder;
-        $this->rows->change('tasks', $task->id, ['mark' => $passes ? 'pass' : 'again', 'tempo_reached' => $ladder ? ($task->stage->stage->tempo ?? self::USUAL_TEMPO) + 4 * $task->stage->misses : null]);
+        $this->rows->change('tasks', $task->id, ['mark' => $passes ? LessonVerdict::Pass->value : LessonVerdict::Again->value, 'tempo_reached' => $ladder ? ($task->stage->stage->tempo ?? self::USUAL_TEMPO) + 4 * $task->stage->misses : null]);
         $page->playedOn = $heldOn;
         if ($task->kind === TaskKind::Review) {
             $page->reviews[] = $passes;
@@ -148,8 +150,8 @@ final class LivedYears
 
     private function open(Piece $piece, string $on): LivedPage
     {
-        $path = PathKind::from($this->student->path);
-        $id = $this->rows->add('learnings', $this->own(['piece_id' => $piece->id, 'path' => $path->value, 'state' => 'current', 'opened_on' => $on, 'finished_on' => null, 'played_on' => null, 'review_step' => 0], $on));
+        $path = $this->student->path;
+        $id = $this->rows->add('learnings', $this->own(['piece_id' => $piece->id, 'path' => $path->value, 'state' => LearningState::Current->value, 'opened_on' => $on, 'finished_on' => null, 'played_on' => null, 'review_step' => 0], $on));
         $page = new LivedPage($id, $piece, $on);
         foreach ($this->books->stages($piece, $path) as $position => $stage) {
             $page->stages[] = $this->stage($page, $stage, $position, $on);

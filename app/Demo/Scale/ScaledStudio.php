@@ -20,6 +20,7 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /**
  * A studio as large as a school with years behind it, to see that rooms answer as fast as in a small one. It has a
@@ -133,7 +134,7 @@ final class ScaledStudio
         foreach ($slots as $at => $slot) {
             $settled = $at < self::SETTLED || $at >= count($slots) - self::SETTLED;
             if (! $settled && $chance->happens(self::CANCELLED)) {
-                Lesson::query()->create(['studio_id' => $student->studio_id, 'student_id' => $student->id, 'held_on' => $slot, 'slot_on' => $slot, 'state' => Lesson::CANCELLED]);
+                Lesson::query()->create(['studio_id' => $student->studio_id, 'student_id' => $student->id, 'held_on' => $slot, 'slot_on' => $slot, 'state' => LessonState::Cancelled]);
             } else {
                 $lessons[] = [! $settled && $chance->happens(self::MOVED) ? CarbonImmutable::parse($slot)->addDay()->toDateString() : $slot, $slot];
             }

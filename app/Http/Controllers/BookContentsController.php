@@ -19,7 +19,6 @@ use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\Contents;
 use Nasturtium\Core\Formats\Book\ContentsRow;
-use Nasturtium\Core\Formats\Book\PageKind;
 
 /** A book's table of contents as CSV. */
 final class BookContentsController
@@ -28,7 +27,7 @@ final class BookContentsController
     public function show(Book $book): Response
     {
         $rows = $book->pages()->orderBy('number')->get()->map(
-            static fn (Page $page): ContentsRow => new ContentsRow($page->number, $page->title, PageKind::from($page->kind), $page->introduces),
+            static fn (Page $page): ContentsRow => new ContentsRow($page->number, $page->title, $page->kind, $page->introduces),
         );
 
         return new Response(Contents::write(array_values($rows->all())), 200, [

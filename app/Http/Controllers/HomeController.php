@@ -63,7 +63,7 @@ final class HomeController
                 PlaybackResource::of(Playback::range($score, $bars->first, min($bars->last, count($score->measures) - 1), $counting)),
             ))->all()),
             $piece === null ? [] : array_map(
-                static fn (Event $event): HomeNoteResource => HomeNoteResource::of($event, $student->path === PathKind::SoundFirst->value),
+                static fn (Event $event): HomeNoteResource => HomeNoteResource::of($event, $student->path === PathKind::SoundFirst),
                 $report($piece, $settings($student->studio, $piece, $student), $student->id)->report->events,
             ),
             $task->learning?->ladder($task->hand)->rungs() ?? [],

@@ -23,6 +23,7 @@ use App\Models\Student;
 use App\Models\Week;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /** A lesson, from the first task heard to the next week. */
 final class LessonController
@@ -34,7 +35,7 @@ final class LessonController
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<', $heldOn)->orderByDesc('starts_on')->first();
         $lesson = Lesson::query()->firstOrCreate(
             ['student_id' => $student->id, 'held_on' => $heldOn],
-            ['studio_id' => $student->studio_id, 'week_id' => $week?->id, 'state' => Lesson::HELD],
+            ['studio_id' => $student->studio_id, 'week_id' => $week?->id, 'state' => LessonState::Held],
         );
 
         return new JsonResponse($show($lesson));
@@ -44,7 +45,7 @@ final class LessonController
     public function change(LessonChangeRequest $request, Student $student, ChangeLesson $change): JsonResponse
     {
         $change($student, [
-            'state' => $request->string('state')->toString(),
+            'state' => LessonState::from($request->string('state')->toString()),
             'slotOn' => $request->filled('slotOn') ? $request->string('slotOn')->toString() : null,
             'heldOn' => $request->filled('heldOn') ? $request->string('heldOn')->toString() : null,
             'at' => $request->filled('at') ? $request->string('at')->toString() : null,

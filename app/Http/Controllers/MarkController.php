@@ -12,6 +12,7 @@ use App\Http\Resources\HeardTaskResource;
 use App\Models\Lesson;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
+use Nasturtium\Core\Practice\LessonVerdict;
 
 /** Marks of the tasks heard: pass, again, stop, or none. */
 final class MarkController
@@ -25,7 +26,7 @@ final class MarkController
             ...$request->has('tempoReached') ? ['tempo_reached' => $request->input('tempoReached')] : [],
             ...$request->has('note') ? ['heard_note' => $request->string('note')->trim()->toString()] : [],
         ]);
-        $mark($task, $request->input('mark') === null ? null : $request->string('mark')->toString(), $lesson->held_on);
+        $mark($task, LessonVerdict::tryFrom($request->string('mark')->toString()), $lesson->held_on);
 
         return new JsonResponse(HeardTasks::one($task));
     }

@@ -31,6 +31,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\LearningState;
 
 /** The students of a studio. */
 final class StudentController
@@ -69,7 +70,7 @@ final class StudentController
 
         return new JsonResponse(new StudentDetailResource(
             StudentResource::of($student, $studio->today()),
-            array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === 'finished'
+            array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === LearningState::Finished
                 ? LearningResource::withoutStages($learning, $petals[$learning->id] ?? [])
                 : LearningResource::of($learning))->all()),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),

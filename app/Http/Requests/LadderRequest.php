@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Score\Hand;
+
 /** A tempo ladder of the teacher's, or none, which leaves that of the page. The policy stands on the route. */
 final class LadderRequest extends Asked
 {
@@ -11,7 +14,7 @@ final class LadderRequest extends Asked
     public function rules(): array
     {
         return [
-            'hand' => ['present', 'nullable', 'in:R,L'],
+            'hand' => ['present', 'nullable', Rule::enum(Hand::class)],
             'start' => ['present', 'nullable', 'integer', 'between:20,400'],
             'goal' => ['nullable', 'required_with:start', 'integer', 'between:20,400', 'gte:start'],
             'step' => ['present', 'nullable', 'integer', 'between:1,60'],

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Practice\LearningState;
+
 /** A piece rests, or is taken up again. The policy stands on the route. */
 final class LearningStateRequest extends Asked
 {
@@ -11,7 +14,7 @@ final class LearningStateRequest extends Asked
     public function rules(): array
     {
         return [
-            'state' => ['required', 'in:current,resting'],
+            'state' => ['required', Rule::enum(LearningState::class)->except(LearningState::Finished)],
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Lesson;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /** A lesson that is moved, cancelled, or held besides the timetable. The policy stands on the route. */
 final class LessonChangeRequest extends Asked
@@ -14,9 +15,9 @@ final class LessonChangeRequest extends Asked
     public function rules(): array
     {
         return [
-            'state' => ['required', Rule::in([Lesson::MOVED, Lesson::CANCELLED, Lesson::MAKE_UP])],
-            'slotOn' => ['nullable', 'required_unless:state,'.Lesson::MAKE_UP, 'date_format:Y-m-d'],
-            'heldOn' => ['nullable', 'required_unless:state,'.Lesson::CANCELLED, 'date_format:Y-m-d'],
+            'state' => ['required', Rule::enum(LessonState::class)->except(LessonState::Held)],
+            'slotOn' => ['nullable', 'required_unless:state,'.LessonState::MakeUp->value, 'date_format:Y-m-d'],
+            'heldOn' => ['nullable', 'required_unless:state,'.LessonState::Cancelled->value, 'date_format:Y-m-d'],
             'at' => ['nullable', 'date_format:H:i'],
             'minutes' => ['nullable', 'integer', 'between:10,180'],
         ];

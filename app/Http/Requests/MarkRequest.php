@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Practice\LessonVerdict;
+
 /** How a task was heard, the tempo it reached, a note; what is not sent stays. The policy stands on the route. */
 final class MarkRequest extends Asked
 {
@@ -11,7 +14,7 @@ final class MarkRequest extends Asked
     public function rules(): array
     {
         return [
-            'mark' => ['present', 'nullable', 'in:pass,again,stop'],
+            'mark' => ['present', 'nullable', Rule::enum(LessonVerdict::class)],
             'tempoReached' => ['sometimes', 'nullable', 'integer', 'between:20,400'],
             'note' => ['sometimes', 'nullable', 'string', 'max:240'],
         ];

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Score\Hand;
+
 /** The teacher's fingers of a piece, all of them. The policy stands on the route. */
 final class OwnFingersRequest extends Asked
 {
@@ -12,7 +15,7 @@ final class OwnFingersRequest extends Asked
     {
         return [
             'fingers' => ['present', 'array', 'max:2000'],
-            'fingers.*.hand' => ['required', 'in:R,L'],
+            'fingers.*.hand' => ['required', Rule::enum(Hand::class)],
             'fingers.*.place' => ['required', 'string', 'max:16', 'regex:/^\d+\.\d+(\+\d+\/\d+)?$/'],
             'fingers.*.pitch' => ['required', 'string', 'regex:/^[A-G](#{1,2}|b{1,2})?-?\d{1,2}$/'],
             'fingers.*.finger' => ['required', 'integer', 'between:1,5'],

@@ -30,7 +30,7 @@ final class PathRequest extends Asked
             'steps.*.sentence' => ['present', 'nullable', 'string', 'max:240'],
             'steps.*.passMark' => ['present', 'nullable', 'string', 'max:190'],
             'steps.*.petal' => ['present', 'nullable', Rule::enum(Petal::class)],
-            'steps.*.hand' => ['present', 'nullable', 'in:R,L'],
+            'steps.*.hand' => ['present', 'nullable', Rule::enum(Hand::class)],
             'steps.*.threeInARow' => ['required', 'boolean'],
             'steps.*.chunks' => ['required', Rule::enum(ChunkKind::class)],
         ];

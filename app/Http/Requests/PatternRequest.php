@@ -54,7 +54,7 @@ final class PatternRequest extends Asked
         $tasks = [];
         foreach ($week->tasks->whereNull('learning_id') as $task) {
             $tasks[] = [
-                'kind' => $task->kind, 'title' => $task->title, 'instruction' => $task->instruction,
+                'kind' => $task->kind->value, 'title' => $task->title, 'instruction' => $task->instruction,
                 'halfMinutes' => $task->half_minutes, 'repetitions' => $task->repetitions, 'mostDays' => $task->most_days,
             ];
         }

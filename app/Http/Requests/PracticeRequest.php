@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Practice\Feeling;
+
 /** A tick from home. The policy stands on the route. */
 final class PracticeRequest extends Asked
 {
@@ -15,7 +18,7 @@ final class PracticeRequest extends Asked
             'date' => ['required', 'date_format:Y-m-d'],
             'repetitions' => ['required', 'integer', 'between:0,99'],
             'tempo' => ['nullable', 'integer', 'between:20,400'],
-            'feeling' => ['required', 'in:easy,fine,hard'],
+            'feeling' => ['required', Rule::enum(Feeling::class)],
             'note' => ['present', 'nullable', 'string', 'max:240'],
         ];
     }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Slip;
+use Nasturtium\Core\Score\Hand;
 
 /** What went wrong, and where: a bar, or several, exact to the beat where beats are given. The policy stands on the route. */
 final class SlipRequest extends Asked
@@ -20,7 +21,7 @@ final class SlipRequest extends Asked
             'last' => ['nullable', 'integer', 'gte:measure', 'between:0,9999'],
             'fromBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:toBeat'],
             'toBeat' => ['nullable', 'integer', 'between:1,64', 'required_with:fromBeat'],
-            'hand' => ['present', 'nullable', 'in:R,L'],
+            'hand' => ['present', 'nullable', Rule::enum(Hand::class)],
             'clientKey' => ['nullable', 'uuid'],
         ];
     }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Paper;
 use Closure;
+use Illuminate\Validation\Rule;
 use Nasturtium\Core\Counting\LengthWords;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Score\InvalidScore;
 
@@ -25,8 +28,8 @@ final class StudioRequest extends Asked
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'words' => ['required', 'in:us,uk'],
-            'paper' => ['required', 'in:a4,letter'],
+            'words' => ['required', Rule::enum(NoteWords::class)],
+            'paper' => ['required', Rule::enum(Paper::class)],
             'timezone' => ['required', 'timezone:all'],
             'consentAge' => ['sometimes', 'integer', 'between:0,21'],
             'keepDrafts' => ['sometimes', 'integer', 'between:7,3650'],

@@ -10,6 +10,7 @@ use Closure;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Score\Hand;
 
 /**
  * A week as the teacher left it. The policy stands on the route.
@@ -28,7 +29,7 @@ final class WeekRequest extends Asked
             'tasks.*.title' => ['required', 'string', 'max:120'],
             'tasks.*.instruction' => ['present', 'nullable', 'string', 'max:240'],
             'tasks.*.learningId' => ['present', 'nullable', 'integer', Rule::exists('learnings', 'id')->where('student_id', $this->studentId())],
-            'tasks.*.hand' => ['present', 'nullable', 'in:R,L'],
+            'tasks.*.hand' => ['present', 'nullable', Rule::enum(Hand::class)],
             'tasks.*.first' => ['nullable', 'integer', 'between:0,9999'],
             'tasks.*.last' => ['nullable', 'integer', 'between:0,9999'],
             'tasks.*.repetitions' => ['required', 'integer', 'between:1,99'],

@@ -8,6 +8,7 @@ use App\Api\ListOf;
 use Nasturtium\Core\Formats\Shorthand\ReadShorthand;
 use Nasturtium\Core\Formats\Shorthand\ShorthandFix;
 use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** Something on the page that does not add up. */
@@ -23,7 +24,7 @@ final readonly class CheckResource
         #[OA\Property]
         public string $place,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public string $text,
         #[ListOf('string')]
@@ -34,7 +35,7 @@ final readonly class CheckResource
 
     public static function of(Check $check, ?FixResource $fix = null): self
     {
-        return new self($check->code, (string) $check->place, $check->hand?->value, $check->text, $check->events, $fix);
+        return new self($check->code, (string) $check->place, $check->hand, $check->text, $check->events, $fix);
     }
 
     /** With what mends it in the text it was read from, where that is certain. */

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use Nasturtium\Core\Fingering\HandStart;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** How a hand begins: keys and fingers, lowest first; 0 is a note without a finger. */
@@ -19,7 +20,7 @@ final readonly class HandStartResource
      */
     public function __construct(
         #[OA\Property]
-        public string $hand,
+        public Hand $hand,
         #[ListOf('string')]
         public array $pitches,
         #[ListOf('integer')]
@@ -32,6 +33,6 @@ final readonly class HandStartResource
 
     public static function of(HandStart $start): self
     {
-        return new self($start->hand->value, $start->pitches, array_map(intval(...), $start->fingers), $start->thumb, $start->keys);
+        return new self($start->hand, $start->pitches, array_map(intval(...), $start->fingers), $start->thumb, $start->keys);
     }
 }

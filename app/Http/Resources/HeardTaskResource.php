@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Api\ListOf;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A task as it is heard at the lesson: what was set, what home reported, and what the teacher says. */
@@ -30,11 +32,11 @@ final readonly class HeardTaskResource
         #[OA\Property]
         public ?int $learningId,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public ?int $tempo,
         #[OA\Property]
-        public ?string $mark,
+        public ?LessonVerdict $mark,
         #[OA\Property]
         public ?int $tempoReached,
         #[OA\Property]

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Api\ListOf;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A task of the week, as the child sees it. */
@@ -19,7 +21,7 @@ final readonly class HomeTaskResource
         #[OA\Property]
         public int $id,
         #[OA\Property]
-        public string $kind,
+        public TaskKind $kind,
         #[OA\Property]
         public string $title,
         #[OA\Property]
@@ -27,7 +29,7 @@ final readonly class HomeTaskResource
         #[OA\Property]
         public ?string $piece,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public int $repetitions,
         #[OA\Property]

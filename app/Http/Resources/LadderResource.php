@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use App\Models\Learning;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** The rungs of a tempo ladder, for one hand or for both. */
@@ -35,7 +36,7 @@ final readonly class LadderResource
     public static function of(Learning $learning): array
     {
         return array_map(static function (string $hand) use ($learning): self {
-            $ladder = $learning->ladder($hand);
+            $ladder = $learning->ladder(Hand::tryFrom($hand));
 
             return new self($hand, $learning->ladders->contains('hand', $hand), $ladder->step, $ladder->rungs(), $ladder->marksToGoal());
         }, self::HANDS);

@@ -6,7 +6,9 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use App\Models\Learning;
+use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\Petal;
+use Nasturtium\Core\Practice\LearningState;
 use OpenApi\Attributes as OA;
 
 /** A student on a piece: its flower and its stages. */
@@ -26,10 +28,10 @@ final readonly class LearningResource
         public string $title,
         #[OA\Property]
         public string $page,
-        #[OA\Property(enum: ['current', 'resting', 'finished'])]
-        public string $state,
-        #[OA\Property(enum: ['beat', 'notes', 'sound'])]
-        public string $path,
+        #[OA\Property]
+        public LearningState $state,
+        #[OA\Property]
+        public PathKind $path,
         #[OA\Property]
         public ?int $pathId,
         #[OA\Property]
@@ -46,9 +48,9 @@ final readonly class LearningResource
     {
         $stages = array_values($learning->stages->sortBy('position')->map(StageResource::of(...))->all());
         $petals = array_map(static function (Petal $petal) use ($stages): PetalResource {
-            $of = array_filter($stages, static fn (StageResource $stage): bool => $stage->petal === $petal->value);
+            $of = array_filter($stages, static fn (StageResource $stage): bool => $stage->petal === $petal);
 
-            return new PetalResource($petal->value, count(array_filter($of, static fn (StageResource $stage): bool => $stage->passedOn !== null)), count($of));
+            return new PetalResource($petal, count(array_filter($of, static fn (StageResource $stage): bool => $stage->passedOn !== null)), count($of));
         }, Petal::cases());
 
         return self::with($learning, $petals, $stages);

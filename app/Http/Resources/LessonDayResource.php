@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Models\Lesson;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 use OpenApi\Attributes as OA;
 
 /** A lesson in sight, by the timetable or changed. */
@@ -23,8 +24,8 @@ final readonly class LessonDayResource
         public string $time,
         #[OA\Property]
         public int $minutes,
-        #[OA\Property(enum: Lesson::STATES)]
-        public string $state,
+        #[OA\Property]
+        public LessonState $state,
         #[OA\Property]
         public ?string $slotOn,
         #[OA\Property]
@@ -41,7 +42,7 @@ final readonly class LessonDayResource
             $days[] = self::on($student, CarbonImmutable::parse($date), $changed);
         }
         foreach ($student->changedLessons as $lesson) {
-            if ($lesson->state === Lesson::CANCELLED && $lesson->held_on->betweenIncluded($from, $to)) {
+            if ($lesson->state === LessonState::Cancelled && $lesson->held_on->betweenIncluded($from, $to)) {
                 $days[] = self::on($student, $lesson->held_on, $lesson);
             }
         }
@@ -56,7 +57,7 @@ final readonly class LessonDayResource
             $day->toDateString(),
             $student->lessonTimeOn($day),
             $lesson->minutes ?? ($day->dayOfWeekIso === $student->second_weekday ? $student->second_minutes : null) ?? $student->lesson_minutes,
-            $lesson->state ?? Lesson::HELD,
+            $lesson->state ?? LessonState::Held,
             $lesson?->slot_on?->toDateString(),
             $lesson?->id,
         );

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use App\Models\Lesson;
+use Nasturtium\Core\Practice\Calendar\LessonState;
 use OpenApi\Attributes as OA;
 
 /** A lesson: the week it hears, its marks and slips, and the week that follows. */
@@ -28,8 +29,8 @@ final readonly class LessonResource
         public string $student,
         #[OA\Property]
         public string $heldOn,
-        #[OA\Property(enum: Lesson::STATES)]
-        public string $state,
+        #[OA\Property]
+        public LessonState $state,
         #[OA\Property]
         public int $minutes,
         #[OA\Property]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Nasturtium\Core\Fingering\OwnFingers;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A finger that the teacher has set for one note. */
@@ -12,8 +13,8 @@ use OpenApi\Attributes as OA;
 final readonly class OwnFingerResource
 {
     public function __construct(
-        #[OA\Property(enum: ['R', 'L'])]
-        public string $hand,
+        #[OA\Property]
+        public Hand $hand,
         #[OA\Property]
         public string $place,
         #[OA\Property]
@@ -28,7 +29,7 @@ final readonly class OwnFingerResource
         $all = [];
         foreach ($own->fingers as $at => $finger) {
             [$hand, $place, $pitch] = explode(' ', $at);
-            $all[] = new self($hand, $place, $pitch, $finger);
+            $all[] = new self(Hand::from($hand), $place, $pitch, $finger);
         }
 
         return $all;

@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Api\ListOf;
 use App\Models\Page;
 use App\Models\Piece;
+use Nasturtium\Core\Formats\Book\PageKind;
 use OpenApi\Attributes as OA;
 
 /** A page of a book. */
@@ -23,8 +24,8 @@ final readonly class PageResource
         public int $number,
         #[OA\Property]
         public string $title,
-        #[OA\Property(enum: ['pieces', 'theory', 'listening', 'duet'])]
-        public string $kind,
+        #[OA\Property]
+        public PageKind $kind,
         #[OA\Property]
         public string $introduces,
         #[ListOf(PieceListResource::class)]

@@ -6,6 +6,9 @@ namespace App\Http\Resources;
 
 use Nasturtium\Core\Path\Effort;
 use Nasturtium\Core\Path\PathStep;
+use Nasturtium\Core\Path\Petal;
+use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
@@ -15,7 +18,7 @@ final readonly class PathStepResource
 {
     public function __construct(
         #[OA\Property]
-        public string $kind,
+        public StageKind $kind,
         #[OA\Property]
         public string $name,
         #[OA\Property]
@@ -23,26 +26,26 @@ final readonly class PathStepResource
         #[OA\Property]
         public string $passMark,
         #[OA\Property]
-        public ?string $petal,
+        public ?Petal $petal,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public bool $threeInARow,
         #[OA\Property]
-        public string $chunks,
+        public ChunkKind $chunks,
     ) {}
 
     public static function of(PathStep $step): self
     {
         return new self(
-            $step->kind->value,
+            $step->kind,
             $step->name,
             $step->sentence,
             $step->passMark,
-            $step->petal?->value,
-            $step->hand instanceof Hand ? $step->hand->value : null,
+            $step->petal,
+            $step->hand,
             $step->effort === Effort::ThreeInARow,
-            $step->chunks->value,
+            $step->chunks,
         );
     }
 }

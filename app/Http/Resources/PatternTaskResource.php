@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Nasturtium\Core\Practice\TaskKind;
 use OpenApi\Attributes as OA;
 
 /** A task of a pattern. */
@@ -12,7 +13,7 @@ final readonly class PatternTaskResource
 {
     public function __construct(
         #[OA\Property]
-        public string $kind,
+        public TaskKind $kind,
         #[OA\Property]
         public string $title,
         #[OA\Property]

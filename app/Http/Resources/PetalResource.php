@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Nasturtium\Core\Path\Petal;
 use OpenApi\Attributes as OA;
 
 /** A petal of a page: how many of its stages have passed. None at all means the page has no such stage. */
@@ -12,7 +13,7 @@ final readonly class PetalResource
 {
     public function __construct(
         #[OA\Property]
-        public string $name,
+        public Petal $name,
         #[OA\Property]
         public int $passed,
         #[OA\Property]

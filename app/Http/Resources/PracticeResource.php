@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Practice;
+use Nasturtium\Core\Practice\Feeling;
 use OpenApi\Attributes as OA;
 
 /** A tick from home. */
@@ -20,8 +21,8 @@ final readonly class PracticeResource
         public int $repetitions,
         #[OA\Property]
         public ?int $tempo,
-        #[OA\Property(enum: ['easy', 'fine', 'hard'])]
-        public string $feeling,
+        #[OA\Property]
+        public Feeling $feeling,
         #[OA\Property]
         public string $note,
     ) {}

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Score\Clef;
 use OpenApi\Attributes as OA;
 
 /** A note the student has met: where it stands, and how well it is known. */
@@ -12,7 +14,7 @@ final readonly class ProgressNoteResource
 {
     public function __construct(
         #[OA\Property]
-        public string $clef,
+        public Clef $clef,
         #[OA\Property]
         public string $pitch,
         #[OA\Property]
@@ -22,6 +24,6 @@ final readonly class ProgressNoteResource
         #[OA\Property]
         public int $midi,
         #[OA\Property]
-        public string $status,
+        public NoteStatus $status,
     ) {}
 }

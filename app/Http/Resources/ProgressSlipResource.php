@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Nasturtium\Core\Practice\Slip;
 use OpenApi\Attributes as OA;
 
 /** Slips of one kind: lately, and before that. */
@@ -12,7 +13,7 @@ final readonly class ProgressSlipResource
 {
     public function __construct(
         #[OA\Property]
-        public string $kind,
+        public Slip $kind,
         #[OA\Property]
         public string $words,
         #[OA\Property]

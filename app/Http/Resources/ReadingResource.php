@@ -24,7 +24,7 @@ final readonly class ReadingResource
      * @param  list<CheckResource>  $notRead  what is not kept, and what is uncertain
      * @param  list<CheckResource>  $checks
      * @param  list<string>  $unsaid  what is lost when it is typed on as shorthand
-     * @param  string|null  $grid  what a MIDI file was laid on; null for what fits, bar by bar
+     * @param  Grid|null  $grid  what a MIDI file was laid on; null for what fits, bar by bar
      * @param  string|null  $pickup  what stands before its first bar, in whole notes, as `1/4`; `0` for nothing
      * @param  list<PickupResource>  $pickups  to choose from
      */
@@ -47,8 +47,8 @@ final readonly class ReadingResource
         public string $shorthand,
         #[ListOf('string')]
         public array $unsaid,
-        #[OA\Property(enum: Grid::class)]
-        public ?string $grid,
+        #[OA\Property]
+        public ?Grid $grid,
         #[OA\Property]
         public ?string $pickup,
         #[ListOf(PickupResource::class)]
@@ -70,7 +70,7 @@ final readonly class ReadingResource
             array_map(CheckResource::of(...), PageChecks::of($score->piece)),
             $printed->text,
             $printed->unsaid,
-            $grid?->value,
+            $grid,
             ReadFile::isMidi($bytes) ? (string) ($score->piece->pickup()->length ?? Fraction::zero()) : null,
             ReadFile::isMidi($bytes) ? PickupResource::all($score->piece->meter()) : [],
         );

@@ -13,13 +13,13 @@ final readonly class ReliefResource
 {
     public function __construct(
         #[OA\Property]
-        public string $relief,
+        public Relief $relief,
         #[OA\Property]
         public string $words,
     ) {}
 
     public static function of(Relief $relief): self
     {
-        return new self($relief->value, $relief->words());
+        return new self($relief, $relief->words());
     }
 }

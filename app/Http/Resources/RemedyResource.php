@@ -6,6 +6,8 @@ namespace App\Http\Resources;
 
 use App\Models\Learning;
 use Nasturtium\Core\Practice\Remedy;
+use Nasturtium\Core\Practice\Slip;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A remedy that next week will have, and why. */
@@ -14,7 +16,7 @@ final readonly class RemedyResource
 {
     public function __construct(
         #[OA\Property]
-        public string $kind,
+        public Slip $kind,
         #[OA\Property]
         public string $instruction,
         #[OA\Property]
@@ -22,7 +24,7 @@ final readonly class RemedyResource
         #[OA\Property]
         public string $place,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public int $tempo,
         #[OA\Property]
@@ -36,11 +38,11 @@ final readonly class RemedyResource
         [$from, $to] = [$remedy->from->measure, $remedy->to->measure];
 
         return new self(
-            $remedy->kind->value,
+            $remedy->kind,
             $remedy->kind->remedy(),
             $learning->piece->title,
             $from === $to ? "bar {$from}" : "bars {$from}–{$to}",
-            $remedy->hand?->value,
+            $remedy->hand,
             $remedy->tempo,
             $remedy->halfMinutes / 2,
             $remedy->why,

@@ -13,7 +13,7 @@ final readonly class SlipKindResource
 {
     public function __construct(
         #[OA\Property]
-        public string $kind,
+        public Slip $kind,
         #[OA\Property]
         public string $words,
         #[OA\Property]
@@ -22,6 +22,6 @@ final readonly class SlipKindResource
 
     public static function of(Slip $slip): self
     {
-        return new self($slip->value, $slip->words(), $slip->remedy());
+        return new self($slip, $slip->words(), $slip->remedy());
     }
 }

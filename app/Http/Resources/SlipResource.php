@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Slip;
 use Nasturtium\Core\Practice\Slip as SlipKind;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A slip heard at a lesson. */
@@ -18,7 +19,7 @@ final readonly class SlipResource
         #[OA\Property]
         public int $taskId,
         #[OA\Property]
-        public string $kind,
+        public SlipKind $kind,
         #[OA\Property]
         public string $words,
         #[OA\Property]
@@ -30,11 +31,11 @@ final readonly class SlipResource
         #[OA\Property]
         public string $place,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
     ) {}
 
     public static function of(Slip $slip): self
     {
-        return new self($slip->id, $slip->task_id, $slip->kind, SlipKind::from($slip->kind)->words(), $slip->measure, $slip->last_measure ?? $slip->measure, $slip->client_key, $slip->place, $slip->hand);
+        return new self($slip->id, $slip->task_id, $slip->kind, $slip->kind->words(), $slip->measure, $slip->last_measure ?? $slip->measure, $slip->client_key, $slip->place, $slip->hand);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use Nasturtium\Core\Performance\Sound;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A note or chord to sound: beats from the first note, keys as MIDI numbers. */
@@ -19,8 +20,8 @@ final readonly class SoundResource
     public function __construct(
         #[OA\Property]
         public string $id,
-        #[OA\Property(enum: ['R', 'L'])]
-        public string $hand,
+        #[OA\Property]
+        public Hand $hand,
         #[OA\Property]
         public float $at,
         #[ListOf('integer')]
@@ -33,7 +34,7 @@ final readonly class SoundResource
     {
         return new self(
             $sound->id,
-            $sound->hand->value,
+            $sound->hand,
             $sound->at->toFloat(),
             $sound->keys,
             array_map(static fn (int $key): float => $sound->held($key)->toFloat(), $sound->keys),

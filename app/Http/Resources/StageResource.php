@@ -6,6 +6,8 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use App\Models\Stage;
+use Nasturtium\Core\Path\Petal;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A stage of a piece for one student. */
@@ -21,9 +23,9 @@ final readonly class StageResource
         #[OA\Property]
         public string $name,
         #[OA\Property]
-        public ?string $petal,
+        public ?Petal $petal,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public string $instruction,
         #[OA\Property]
@@ -47,8 +49,8 @@ final readonly class StageResource
         return new self(
             $stage->id,
             $stage->title(),
-            $stage->petalName(),
-            $stage->handName(),
+            $stage->opens(),
+            $stage->aloneHand(),
             $stage->instruction(),
             $stage->passMark(),
             $stage->repetitions,

@@ -8,6 +8,12 @@ use App\Api\ListOf;
 use App\Models\PracticeDay;
 use App\Models\Student;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Counting\CompoundBeats;
+use Nasturtium\Core\Counting\CountingSystem;
+use Nasturtium\Core\Counting\CountStyle;
+use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Reading\School;
 use OpenApi\Attributes as OA;
 
 /** A student with how they read, count and learn. */
@@ -44,24 +50,24 @@ final readonly class StudentResource
         public ?string $timezone,
         #[OA\Property]
         public ?string $familyMail,
-        #[OA\Property(enum: ['beat', 'notes', 'sound'])]
-        public string $path,
+        #[OA\Property]
+        public PathKind $path,
         #[OA\Property]
         public ?int $pathId,
-        #[OA\Property(enum: ['landmark', 'alphabet', 'phrase'])]
-        public string $school,
+        #[OA\Property]
+        public School $school,
         #[OA\Property]
         public int $landmarkLevel,
         #[OA\Property]
         public bool $landmarkMiddle,
-        #[OA\Property(enum: ['numbers', 'units', 'time-names', 'du-de', 'note-names', 'own-words', 'lyrics'])]
-        public string $counting,
-        #[OA\Property(enum: ['bar', 'beats'])]
-        public string $countStyle,
-        #[OA\Property(enum: ['all', 'after'])]
-        public string $longNotes,
-        #[OA\Property(enum: ['eighths', 'dotted-quarters'])]
-        public string $compoundBeats,
+        #[OA\Property]
+        public CountingSystem $counting,
+        #[OA\Property]
+        public CountStyle $countStyle,
+        #[OA\Property]
+        public LongNotes $longNotes,
+        #[OA\Property]
+        public CompoundBeats $compoundBeats,
         #[OA\Property]
         public string $countReady,
         #[OA\Property]

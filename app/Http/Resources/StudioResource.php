@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Api\ListOf;
+use App\Models\Paper;
 use App\Models\Studio;
 use Nasturtium\Core\Counting\LengthWords;
 use Nasturtium\Core\Counting\NoteWords;
@@ -24,10 +25,10 @@ final readonly class StudioResource
         public int $id,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['us', 'uk'])]
-        public string $words,
-        #[OA\Property(enum: ['a4', 'letter'])]
-        public string $paper,
+        #[OA\Property]
+        public NoteWords $words,
+        #[OA\Property]
+        public Paper $paper,
         #[OA\Property]
         public string $timezone,
         #[OA\Property]
@@ -65,6 +66,6 @@ final readonly class StudioResource
     {
         $usual = LengthWords::timeNames()->all();
 
-        return array_map(static fn (string $length): WordsAtResource => new WordsAtResource($length, LengthWords::label($length, NoteWords::from($studio->words)), $studio->count_words[$length] ?? '', [$usual[$length] ?? '']), LengthWords::LENGTHS);
+        return array_map(static fn (string $length): WordsAtResource => new WordsAtResource($length, LengthWords::label($length, $studio->words), $studio->count_words[$length] ?? '', [$usual[$length] ?? '']), LengthWords::LENGTHS);
     }
 }

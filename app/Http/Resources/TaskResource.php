@@ -7,6 +7,9 @@ namespace App\Http\Resources;
 use App\Actions\WeekDays;
 use App\Api\ListOf;
 use App\Models\Task;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
 /** A task of a week, with its days and what home reported. */
@@ -24,7 +27,7 @@ final readonly class TaskResource
         #[OA\Property]
         public int $id,
         #[OA\Property]
-        public string $kind,
+        public TaskKind $kind,
         #[OA\Property]
         public string $title,
         #[OA\Property]
@@ -40,7 +43,7 @@ final readonly class TaskResource
         #[OA\Property]
         public ?int $stageId,
         #[OA\Property]
-        public ?string $hand,
+        public ?Hand $hand,
         #[OA\Property]
         public int $repetitions,
         #[OA\Property]
@@ -56,7 +59,7 @@ final readonly class TaskResource
         #[OA\Property]
         public ?string $leftWhy,
         #[OA\Property]
-        public ?string $mark,
+        public ?LessonVerdict $mark,
         #[OA\Property]
         public ?int $tempoReached,
         #[OA\Property]

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Api\ListOf;
 use App\Models\WeekPattern;
+use Nasturtium\Core\Practice\TaskKind;
 use OpenApi\Attributes as OA;
 
 /** A pattern of a week, as it is given to a colleague too. */
@@ -24,6 +25,6 @@ final readonly class WeekPatternResource
 
     public static function of(WeekPattern $pattern): self
     {
-        return new self($pattern->id, $pattern->name, array_map(static fn (array $task): PatternTaskResource => new PatternTaskResource(...$task), $pattern->tasks));
+        return new self($pattern->id, $pattern->name, array_map(static fn (array $task): PatternTaskResource => new PatternTaskResource(...[...$task, 'kind' => TaskKind::from($task['kind'])]), $pattern->tasks));
     }
 }

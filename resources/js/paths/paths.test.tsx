@@ -6,7 +6,7 @@ import { draw, serve } from '../../../tests/screen';
 import { freeName, Paths } from './Paths';
 import { moved, type Step } from './steps';
 
-const step = (kind: string): Step => ({
+const step = (kind: Step['kind']): Step => ({
     kind,
     name: kind,
     sentence: `Do ${kind}.`,

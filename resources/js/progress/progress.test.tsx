@@ -3,6 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
+import type { Api } from '../shared/api';
 import { drawn } from './Charts';
 import { ledgersOf, NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';
@@ -11,7 +12,7 @@ import { TermReport } from './TermReport';
 
 const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { name: 'A Studio', today: '2031-05-05' } }) };
 
-const NOTES = [
+const NOTES: Api['ProgressNoteResource'][] = [
     { clef: 'bass', pitch: 'C3', place: 'space 2', step: 3, midi: 48, status: 'secure' },
     { clef: 'treble', pitch: 'E4', place: 'line 1', step: 0, midi: 64, status: 'shaky' },
 ];
