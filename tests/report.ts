@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import type { Api, Report } from '../resources/js/shared/api';
+import type { Api, Report } from '../resources/js/api';
 
 const SCRIPT = `
 require 'vendor/autoload.php';

@@ -6,6 +6,7 @@ import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { afterEach, vi } from 'vitest';
 import { KeysProvider } from '../resources/js/shared/keys';
 import { theme } from '../resources/js/shared/theme';
+import type { PageRequest } from './request';
 
 /* What a component finds around it on a page, for tests that draw one. */
 
@@ -74,19 +75,16 @@ export interface Asked {
 /** A server that answers by method and path, `PUT /pages/1/draft`; what it was asked is kept in order. */
 export function serve(answers: Record<string, (body: unknown) => unknown>): Asked[] {
     const asked: Asked[] = [];
-    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
-        const method = init.method ?? 'GET';
-        const path = url.replace('/api', '');
-        const body =
-            init.body instanceof FormData
-                ? Object.fromEntries(init.body.entries())
-                : init.body === null || init.body === undefined
-                  ? null
-                  : JSON.parse(String(init.body));
-        asked.push({ method, path, body });
+    vi.stubGlobal('fetch', async (request: PageRequest) => {
+        const { method } = request;
+        const url = new URL(request.url);
+        const path = `${url.pathname.replace('/api', '')}${decodeURIComponent(url.search)}`;
+        const text = request.form === null ? await request.text() : '';
+        const body = request.form !== null ? Object.fromEntries(request.form.entries()) : text && JSON.parse(text);
+        asked.push({ method, path, body: body || null });
         const answer = answers[`${method} ${path}`];
         if (answer === undefined) throw new Error(`nobody answers ${method} ${path}`);
-        const given = await answer(body);
+        const given = await answer(body || null);
         return given instanceof Response ? given : Response.json(given);
     });
     return asked;

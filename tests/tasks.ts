@@ -1,4 +1,4 @@
-import type { LessonTask, Task } from '../resources/js/shared/api';
+import type { LessonTask, Task } from '../resources/js/api';
 
 /** A task of a week, for tests of the screens that show one. */
 export function aTask(change: Partial<Task> = {}): Task {

@@ -22,6 +22,22 @@ final class Description
 {
     private const SCHEMAS = '#/components/schemas/';
 
+    /** Before every address. */
+    private const PREFIX = '/api';
+
+    /** What is answered when something is not done: `errors` has what is wrong, by the name of what was sent. */
+    private const PROBLEM = [
+        'type' => 'object',
+        'properties' => [
+            'message' => ['type' => 'string'],
+            'errors' => ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => 'string']]],
+        ],
+        'required' => ['message'],
+    ];
+
+    /** @var array<string, array<string, mixed>> what is asked, by the name of its request */
+    private array $bodies = [];
+
     public function __construct(private readonly Router $router) {}
 
     /**
@@ -35,7 +51,7 @@ final class Description
         if ($scan === null) {
             throw new LogicException('nothing describes the API');
         }
-        /** @var array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, mixed>}} $api */
+        /** @var array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, array<string, mixed>>}} $api */
         $api = json_decode($scan->toJson(), true, flags: JSON_THROW_ON_ERROR);
         foreach ($this->router->getRoutes()->getRoutes() as $route) {
             $path = '/'.$route->uri();
@@ -44,7 +60,14 @@ final class Description
                 $api['paths'][$path][$verb] = $this->asked($api['paths'][$path][$verb], $route, $verb);
             }
         }
-        $api['components']['schemas'] = [...$api['components']['schemas'], ...JsonSchema::definitions(self::SCHEMAS)];
+        $api['servers'] = [['url' => self::PREFIX]];
+        $api['paths'] = array_combine(array_map(static fn (string $path): string => substr($path, strlen(self::PREFIX)), array_keys($api['paths'])), $api['paths']);
+        $api['components']['schemas'] = [
+            ...array_map(self::whole(...), $api['components']['schemas']),
+            ...JsonSchema::definitions(self::SCHEMAS),
+            ...$this->bodies,
+            'Problem' => self::PROBLEM,
+        ];
         $enums = [];
         $api = self::withEnums($api, $enums);
         $api['components']['schemas'] += $enums;
@@ -60,6 +83,7 @@ final class Description
      */
     private function asked(array $operation, Route $route, string $verb): array
     {
+        $operation['responses']['default'] = ['description' => 'it was not done', 'content' => ['application/json' => ['schema' => ['$ref' => self::SCHEMAS.'Problem']]]];
         foreach ($this->parametersOf($route) as $class) {
             if ($class === ForStudent::class) {
                 $operation['parameters'][] = ['name' => 'student', 'in' => 'query', 'required' => false, 'schema' => ['type' => 'integer']];
@@ -68,19 +92,32 @@ final class Description
                 continue;
             }
             $body = BodySchema::of($class);
+            $name = (new \ReflectionClass($class))->getShortName();
             if ($verb === 'get') {
-                foreach ($body['properties'] as $name => $schema) {
-                    $operation['parameters'][] = ['name' => $name, 'in' => 'query', 'required' => in_array($name, $body['required'] ?? [], true), 'schema' => $schema];
+                foreach ($body['properties'] as $field => $schema) {
+                    $operation['parameters'][] = ['name' => $field, 'in' => 'query', 'required' => in_array($field, $body['required'] ?? [], true), 'schema' => $schema];
                 }
             } else {
                 $operation['requestBody'] = [
                     'required' => isset($body['required']),
-                    'content' => [BodySchema::hasFile($class) ? 'multipart/form-data' : 'application/json' => ['schema' => $body]],
+                    'content' => [BodySchema::hasFile($class) ? 'multipart/form-data' : 'application/json' => ['schema' => ['$ref' => self::SCHEMAS.$name]]],
                 ];
+                $this->bodies[$name] = $body;
             }
         }
 
         return $operation;
+    }
+
+    /**
+     * An answer has all its fields.
+     *
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private static function whole(array $schema): array
+    {
+        return [...$schema, ...is_array($schema['properties'] ?? null) ? ['required' => array_keys($schema['properties'])] : []];
     }
 
     /** @return list<class-string> classes that the action of a route is given */

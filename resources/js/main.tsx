@@ -8,7 +8,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { ApiError } from './shared/api';
+import { ApiError } from './api';
 import { KeysProvider } from './shared/keys';
 import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';

@@ -30,7 +30,7 @@ use Nasturtium\Core\Report\Document\Event;
 /** What a child sees today; only weeks that were sent are seen. */
 final class HomeController
 {
-    #[Get('/home/week', HomeWeekResource::class)]
+    #[Get('/home/week', HomeWeekResource::class, query: ['student' => 'integer'])]
     public function show(Request $request, HomeWeek $home): JsonResponse
     {
         $link = $request->user('family');

@@ -22,7 +22,7 @@ final class PositionRequest extends Asked
                     $fail($reason->getMessage());
                 }
             }],
-            'direction' => ['nullable', 'in:-1,0,1'],
+            'direction' => ['nullable', 'integer', 'in:-1,0,1'],
         ];
     }
 

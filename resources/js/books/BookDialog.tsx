@@ -1,19 +1,65 @@
 import { Button, Group, NumberInput, Select, Stack, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
-import { ask } from '../shared/api';
+import { type FormEvent, type ReactNode, useState } from 'react';
+import { type Api, keyOf } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
-import type { Asked } from './asked';
+import type { Asked, Of } from './asked';
+
+const KINDS: { value: Api['PageKind']; label: string }[] = [
+    { value: 'pieces', label: 'Pieces to play' },
+    { value: 'theory', label: 'Theory' },
+    { value: 'listening', label: 'Listening' },
+    { value: 'duet', label: 'Duet' },
+];
+
+interface Props {
+    dialog: Asked;
+    close: () => void;
+}
 
 /** Asks for a book or a page, or whether to remove one. */
-export function BookDialog({ dialog, close }: { dialog: Asked; close: () => void }) {
+export function BookDialog({ dialog, close }: Props) {
+    switch (dialog.what) {
+        case 'book':
+            return (
+                <Form dialog={dialog} close={close}>
+                    {(book, set) => (
+                        <>
+                            <Line label="Title" required value={book.title} set={(title) => set({ title })} />
+                            <Line label="Level" value={book.level} set={(level) => set({ level })} />
+                        </>
+                    )}
+                </Form>
+            );
+        case 'page':
+            return (
+                <Form dialog={dialog} close={close}>
+                    {(page, set) => <PageFields page={page} set={set} />}
+                </Form>
+            );
+        default:
+            return (
+                <Form dialog={dialog} close={close}>
+                    {() => null}
+                </Form>
+            );
+    }
+}
+
+interface FieldsOf<Draft> {
+    dialog: Of<string, Draft>;
+    close: () => void;
+    children: (draft: Draft, set: (change: Partial<Draft>) => void) => ReactNode;
+}
+
+function Form<Draft>({ dialog, close, children }: FieldsOf<Draft>) {
     const client = useQueryClient();
     const [draft, setDraft] = useState(dialog.start);
     const save = useMutation({
-        mutationFn: () => ask(dialog.method, dialog.path, dialog.what === 'remove' ? undefined : draft),
+        mutationFn: () => dialog.send(draft),
         onSuccess: () => {
-            client.invalidateQueries({ queryKey: ['books'] });
+            client.invalidateQueries({ queryKey: keyOf('/books') });
             close();
         },
     });
@@ -21,53 +67,15 @@ export function BookDialog({ dialog, close }: { dialog: Asked; close: () => void
         event.preventDefault();
         save.mutate();
     };
-    const text = (name: string, label: string, required: boolean) => (
-        <TextInput
-            label={label}
-            required={required}
-            value={String(draft[name] ?? '')}
-            onChange={(event) => setDraft({ ...draft, [name]: event.currentTarget.value })}
-        />
-    );
+    const removes = dialog.what === 'remove';
     return (
         <Dialog opened onClose={close} title={dialog.title}>
             <Stack component="form" onSubmit={submit}>
-                {dialog.what === 'book' && (
-                    <>
-                        {text('title', 'Title', true)}
-                        {text('level', 'Level', false)}
-                    </>
-                )}
-                {dialog.what === 'page' && (
-                    <>
-                        <NumberInput
-                            label="Page number"
-                            required
-                            min={1}
-                            max={999}
-                            value={draft.number ?? 1}
-                            onChange={(number) => setDraft({ ...draft, number: Number(number) })}
-                        />
-                        <Select
-                            label="Kind"
-                            allowDeselect={false}
-                            value={String(draft.kind)}
-                            onChange={(kind) => setDraft({ ...draft, kind: kind ?? 'pieces' })}
-                            data={[
-                                { value: 'pieces', label: 'Pieces to play' },
-                                { value: 'theory', label: 'Theory' },
-                                { value: 'listening', label: 'Listening' },
-                                { value: 'duet', label: 'Duet' },
-                            ]}
-                        />
-                        {text('title', 'Title', false)}
-                        {text('introduces', 'What is new on it', false)}
-                    </>
-                )}
+                {children(draft, (change) => setDraft({ ...draft, ...change }))}
                 <Trouble error={save.error} />
                 <Group>
-                    <Button type="submit" loading={save.isPending} color={dialog.what === 'remove' ? 'red' : undefined}>
-                        {dialog.what === 'remove' ? 'Remove' : 'Save'}
+                    <Button type="submit" loading={save.isPending} color={removes ? 'red' : undefined}>
+                        {removes ? 'Remove' : 'Save'}
                     </Button>
                     <Button variant="default" onClick={close}>
                         Cancel
@@ -76,4 +84,41 @@ export function BookDialog({ dialog, close }: { dialog: Asked; close: () => void
             </Stack>
         </Dialog>
     );
+}
+
+type Page = Api['PageRequest'];
+
+function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) => void }) {
+    return (
+        <>
+            <NumberInput
+                label="Page number"
+                required
+                min={1}
+                max={999}
+                value={page.number}
+                onChange={(number) => set({ number: Number(number) })}
+            />
+            <Select
+                label="Kind"
+                allowDeselect={false}
+                value={page.kind}
+                onChange={(kind) => set({ kind: KINDS.find((one) => one.value === kind)?.value ?? page.kind })}
+                data={KINDS}
+            />
+            <Line label="Title" value={page.title ?? ''} set={(title) => set({ title })} />
+            <Line label="What is new on it" value={page.introduces} set={(introduces) => set({ introduces })} />
+        </>
+    );
+}
+
+interface LineProps {
+    label: string;
+    required?: boolean;
+    value: string | null;
+    set: (value: string) => void;
+}
+
+function Line({ set, value, ...rest }: LineProps) {
+    return <TextInput {...rest} value={value ?? ''} onChange={(event) => set(event.currentTarget.value)} />;
 }

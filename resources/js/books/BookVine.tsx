@@ -1,7 +1,7 @@
 import { Anchor, Button, Group, Menu, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Api } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import type { Asked } from './asked';
 import { ContentsDialog } from './ContentsDialog';
 
@@ -31,8 +31,7 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                             open({
                                 title: `A page of ${book.title}`,
                                 what: 'page',
-                                method: 'POST',
-                                path: `/books/${book.id}/pages`,
+                                send: (body) => ask('post', '/books/{book}/pages', { ...at({ book: book.id }), body }),
                                 start: { number: next, title: '', kind: 'pieces', introduces: '' },
                             })
                         }
@@ -51,8 +50,7 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                                     open({
                                         title: 'Change the book',
                                         what: 'book',
-                                        method: 'PUT',
-                                        path: `/books/${book.id}`,
+                                        send: (body) => ask('put', '/books/{book}', { ...at({ book: book.id }), body }),
                                         start: { title: book.title, level: book.level },
                                     })
                                 }
@@ -73,8 +71,7 @@ export function BookVine({ book, ask: open }: { book: Book; ask: (dialog: Asked)
                                     open({
                                         title: `Remove ${book.title}, with its pages and what students did on them?`,
                                         what: 'remove',
-                                        method: 'DELETE',
-                                        path: `/books/${book.id}`,
+                                        send: () => ask('delete', '/books/{book}', at({ book: book.id })),
                                         start: {},
                                     })
                                 }
@@ -163,8 +160,7 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) 
                             open({
                                 title: `Page ${page.number}`,
                                 what: 'page',
-                                method: 'PUT',
-                                path: `/pages/${page.id}`,
+                                send: (body) => ask('put', '/pages/{page}', { ...at({ page: page.id }), body }),
                                 start: {
                                     number: page.number,
                                     title: page.title,
@@ -185,8 +181,7 @@ function PageRow({ page, open }: { page: Page; open: (dialog: Asked) => void }) 
                             open({
                                 title: `Remove page ${page.number}, with its pieces?`,
                                 what: 'remove',
-                                method: 'DELETE',
-                                path: `/pages/${page.id}`,
+                                send: () => ask('delete', '/pages/{page}', at({ page: page.id })),
                                 start: {},
                             })
                         }

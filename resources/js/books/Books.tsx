@@ -1,33 +1,26 @@
 import { Button, FileButton, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { api, asForm, ask, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import type { Asked } from './asked';
 import { BookDialog } from './BookDialog';
 import { BookVine } from './BookVine';
 
-type Book = Api['BookResource'];
-
 export function Books() {
     const [dialog, setDialog] = useState<Asked | null>(null);
-    const books = useQuery({ queryKey: ['books'], queryFn: () => ask<Book[]>('GET', '/books') });
+    const books = api.useQuery('get', '/books');
     const client = useQueryClient();
     const archive = useMutation({
-        mutationFn: (file: File) => {
-            const form = new FormData();
-            form.append('file', file);
-            return ask<Book>('POST', '/books/archive', form);
-        },
-        onSuccess: () => client.invalidateQueries({ queryKey: ['books'] }),
+        mutationFn: (file: File) => ask('post', '/books/archive', { body: { file }, ...asForm }),
+        onSuccess: () => client.invalidateQueries({ queryKey: keyOf('/books') }),
     });
     const addBook = () =>
         setDialog({
             title: 'A new book',
             what: 'book',
-            method: 'POST',
-            path: '/books',
+            send: (body) => ask('post', '/books', { body }),
             start: { title: '', level: '' },
         });
     useKeys([{ key: 'a', does: 'add a book', run: addBook }]);

@@ -1,6 +1,6 @@
 import { Button, FileButton, Group, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask, wordsOf } from '../shared/api';
+import { type Api, asForm, ask, at, keyOf, wordsOf } from '../api';
 import { Dialog } from '../shared/Dialog';
 
 type Book = Api['BookResource'];
@@ -12,12 +12,9 @@ const EXAMPLE =
 export function ContentsDialog({ book, close }: { book: Book; close: () => void }) {
     const client = useQueryClient();
     const bring = useMutation({
-        mutationFn: (file: File) => {
-            const form = new FormData();
-            form.append('file', file);
-            return ask<Book>('POST', `/books/${book.id}/contents`, form);
-        },
-        onSuccess: () => client.invalidateQueries({ queryKey: ['books'] }),
+        mutationFn: (file: File) =>
+            ask('post', '/books/{book}/contents', { ...at({ book: book.id }), body: { file }, ...asForm }),
+        onSuccess: () => client.invalidateQueries({ queryKey: keyOf('/books') }),
     });
     return (
         <Dialog title={`The table of contents of ${book.title}`} size="lg" onClose={close}>

@@ -1,8 +1,14 @@
-/** What a dialog of the books asks for, and where the answer goes. */
-export interface Asked {
+import type { Api } from '../api';
+
+export interface Of<What extends string, Draft> {
     title: string;
-    what: 'book' | 'page' | 'remove';
-    method: string;
-    path: string;
-    start: Record<string, string | number>;
+    what: What;
+    start: Draft;
+    send: (draft: Draft) => Promise<unknown>;
 }
+
+/** What a dialog of the books asks for, and where the answer goes. */
+export type Asked =
+    | Of<'book', Api['BookRequest']>
+    | Of<'page', Api['PageRequest']>
+    | Of<'remove', Record<string, never>>;

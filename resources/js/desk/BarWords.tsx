@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import type { Report } from '../shared/api';
+import type { Report } from '../api';
 
 /** What is in one bar. */
 export function BarWords({ report, bar, compare }: { report: Report; bar: number; compare: () => void }) {

@@ -1,5 +1,5 @@
 import { Button, Group, Text } from '@mantine/core';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { Score } from '../shared/score/Score';
 import { capital } from './findings/finding';
 import { alike } from './findings/patterns';

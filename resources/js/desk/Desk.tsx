@@ -1,9 +1,9 @@
 import { Button, Group, Select, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { type Api, ask, isHere, type Student } from '../shared/api';
+import { type Api, api } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
+import { isHere } from '../shared/students';
 import { DeskMusic } from './DeskMusic';
 import { DeskPane } from './DeskPane';
 import { LensBar } from './LensBar';
@@ -17,7 +17,7 @@ export function Desk() {
     const [search, setSearch] = useSearchParams();
     const student = search.get('student');
     const breakdown = useBreakdown(id, studentIn(search));
-    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const students = api.useQuery('get', '/students');
     if (breakdown.isPending) return <Waiting what="Reading the page…" />;
     if (breakdown.error) return <Trouble error={breakdown.error} again={() => breakdown.refetch()} />;
     return (

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { type Api, ask, type Playback } from '../shared/api';
+import { type Api, ask } from '../api';
+import { forStudent } from '../shared/breakdown';
 import { BarLabels } from '../shared/score/BarLabels';
 import { rangeWords } from '../shared/score/beats';
 import { Marks } from '../shared/score/Marks';
@@ -42,10 +43,18 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
         beats === null
             ? playback
             : () =>
-                  ask<Playback>(
-                      'GET',
-                      `/pieces/${piece.id}/playback?first=${beats.first}&last=${beats.last}&fromBeat=${beats.from}&toBeat=${beats.to}${student === null ? '' : `&student=${student}`}`,
-                  );
+                  ask('get', '/pieces/{piece}/playback', {
+                      params: {
+                          path: { piece: piece.id },
+                          query: {
+                              first: beats.first,
+                              last: beats.last,
+                              fromBeat: beats.from,
+                              toBeat: beats.to,
+                              ...forStudent(student),
+                          },
+                      },
+                  });
     return (
         <div className="sheet" style={{ padding: '0.6rem 1rem' }}>
             <Score

@@ -1,5 +1,5 @@
 import { Button, Text } from '@mantine/core';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { rangeWords } from '../shared/score/beats';
 import { BarWords } from './BarWords';

@@ -1,7 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 
@@ -17,8 +17,10 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
     const [which, setWhich] = useState(0);
     const event = data.report.events.find((one) => one.id === id);
     const save = useMutation({
-        mutationFn: (fingers: Own[]) => ask('PUT', `/pieces/${data.piece.id}/fingers`, { fingers }),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['breakdown', data.piece.id] }),
+        mutationFn: (fingers: Own[]) =>
+            ask('put', '/pieces/{piece}/fingers', { ...at({ piece: data.piece.id }), body: { fingers } }),
+        onSuccess: () =>
+            client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: data.piece.id })) }),
     });
     const pitches = event?.pitches ?? [];
     const pitch = pitches[Math.min(which, pitches.length - 1)];

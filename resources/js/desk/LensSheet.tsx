@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl, Select, Text } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';

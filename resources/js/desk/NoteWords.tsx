@@ -1,4 +1,4 @@
-import type { Report } from '../shared/api';
+import type { Report } from '../api';
 import { handWords } from '../shared/words';
 import { placeWords } from './findings/finding';
 

@@ -1,6 +1,6 @@
 import { Select } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 
 const OCTAVES = [
@@ -15,8 +15,10 @@ const OCTAVES = [
 export function Octave({ piece }: { piece: Api['PieceResource'] }) {
     const client = useQueryClient();
     const save = useMutation({
-        mutationFn: (octave: number) => ask('PUT', `/pieces/${piece.id}/octave`, { octave }),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['breakdown', piece.id] }),
+        mutationFn: (octave: number) =>
+            ask('put', '/pieces/{piece}/octave', { ...at({ piece: piece.id }), body: { octave } }),
+        onSuccess: () =>
+            client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: piece.id })) }),
     });
     return (
         <div style={{ padding: '0.3rem 0.5rem' }}>

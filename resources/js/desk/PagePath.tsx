@@ -1,8 +1,8 @@
 import { Text } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
-import { PathSelect } from '../shared/PathSelect';
+import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { shortDate } from '../shared/words';
 
 interface Props {
@@ -15,19 +15,17 @@ interface Props {
 /** The path of this page: the student’s, unless the teacher chooses another for this page alone. */
 export function PagePath({ pieceId, path, student }: Props) {
     const client = useQueryClient();
-    const of = useQuery({
-        queryKey: ['student', Number(student)],
-        queryFn: () => ask<Api['StudentDetailResource']>('GET', `/students/${student}`),
+    const of = api.useQuery('get', '/students/{student}', at({ student: Number(student) }), {
         enabled: student !== null,
     });
     const learning = of.data?.learnings.find((one) => one.pieceId === pieceId);
     const save = useMutation({
-        mutationFn: (choice: { path: string; pathId: number | null }) =>
-            ask('PUT', `/learnings/${learning?.id}/path`, choice),
+        mutationFn: (choice: PathChoice) =>
+            ask('put', '/learnings/{learning}/path', { ...at({ learning: learning?.id ?? 0 }), body: choice }),
         onSuccess: () =>
             Promise.all([
-                client.invalidateQueries({ queryKey: ['breakdown', pieceId] }),
-                client.invalidateQueries({ queryKey: ['student', Number(student)] }),
+                client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: pieceId })) }),
+                client.invalidateQueries({ queryKey: keyOf('/students/{student}', at({ student: Number(student) })) }),
             ]),
     });
     if (learning === undefined) {

@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl, Select, Text } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, api } from '../api';
+import { forStudent } from '../shared/breakdown';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
@@ -38,6 +38,12 @@ export function PositionButton(props: Props) {
     );
 }
 
+const WAYS = [
+    { value: '-1', label: 'Down', direction: -1 },
+    { value: '0', label: 'Nearest', direction: 0 },
+    { value: '1', label: 'Up', direction: 1 },
+] as const;
+
 /** The moved piece as a file. */
 function keep(title: string, moved: Api['PositionResource']): void {
     const link = document.createElement('a');
@@ -50,16 +56,18 @@ function keep(title: string, moved: Api['PositionResource']): void {
 function OtherPosition({ piece, student, keyName }: Props) {
     const minor = keyName.endsWith('minor');
     const [key, setKey] = useState(minor ? 'D' : 'G');
-    const [direction, setDirection] = useState('0');
-    const moved = useQuery({
-        queryKey: ['position', piece.id, piece.revision, student, key, direction],
-        queryFn: () =>
-            ask<Api['PositionResource']>(
-                'GET',
-                `/pieces/${piece.id}/position?key=${encodeURIComponent(minor ? `${key} minor` : key)}&direction=${direction}${student === null ? '' : `&student=${student}`}`,
-            ),
-        placeholderData: (before) => before,
-    });
+    const [direction, setDirection] = useState<-1 | 0 | 1>(0);
+    const moved = api.useQuery(
+        'get',
+        '/pieces/{piece}/position',
+        {
+            params: {
+                path: { piece: piece.id },
+                query: { key: minor ? `${key} minor` : key, direction, ...forStudent(student) },
+            },
+        },
+        { placeholderData: (before) => before },
+    );
     return (
         <>
             <Group align="flex-end" mb="sm">
@@ -76,13 +84,9 @@ function OtherPosition({ piece, student, keyName }: Props) {
                 />
                 <SegmentedControl
                     aria-label="Which way"
-                    value={direction}
-                    onChange={setDirection}
-                    data={[
-                        { value: '-1', label: 'Down' },
-                        { value: '0', label: 'Nearest' },
-                        { value: '1', label: 'Up' },
-                    ]}
+                    value={String(direction)}
+                    onChange={(way) => setDirection(WAYS.find((one) => one.value === way)?.direction ?? 0)}
+                    data={[...WAYS]}
                 />
             </Group>
             <Trouble error={moved.error} />

@@ -1,4 +1,4 @@
-import type { Api, Report } from '../shared/api';
+import type { Api, Report } from '../api';
 import { BarLabels } from '../shared/score/BarLabels';
 import { Marks } from '../shared/score/Marks';
 import { Rings } from '../shared/score/Rings';

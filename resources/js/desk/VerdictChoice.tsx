@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 
@@ -16,8 +16,10 @@ const VERDICTS = [
 export function VerdictChoice({ data, measure }: { data: Breakdown; measure: number }) {
     const client = useQueryClient();
     const save = useMutation({
-        mutationFn: (verdict: string | null) => ask('PUT', `/pieces/${data.piece.id}/verdict`, { measure, verdict }),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['breakdown', data.piece.id] }),
+        mutationFn: (verdict: Api['Verdict'] | null) =>
+            ask('put', '/pieces/{piece}/verdict', { ...at({ piece: data.piece.id }), body: { measure, verdict } }),
+        onSuccess: () =>
+            client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: data.piece.id })) }),
     });
     const point = data.report.sticking.find((one) => one.measure === measure);
     useKeys(

@@ -1,4 +1,4 @@
-import type { Report } from '../shared/api';
+import type { Report } from '../api';
 import type { BarLabel } from '../shared/score/BarLabels';
 import type { NoteMark } from '../shared/score/Marks';
 import type { Lens } from './findings/findings';

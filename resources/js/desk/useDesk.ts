@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { Report } from '../shared/api';
+import type { Report } from '../api';
 import type { Range } from '../shared/score/beats';
 import { type Finding, findingsAt, findingsOf, type Lens } from './findings/findings';
 import type { Saying } from './marks';

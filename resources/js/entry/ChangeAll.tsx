@@ -1,17 +1,11 @@
 import { Button, Group, Menu, Select, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 
-type Printed = Api['PrintedResource'];
-
-export interface Change {
-    change: 'swap' | 'octave up' | 'octave down' | 'transpose' | 'tidy';
-    key?: string;
-    direction?: number;
-}
+export type Change = Omit<Api['ShorthandChangeRequest'], 'shorthand'>;
 
 const KEYS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'F', 'Bb', 'Eb', 'Ab', 'Db'];
 const MINOR = ['A minor', 'E minor', 'B minor', 'F# minor', 'D minor', 'G minor', 'C minor', 'F minor'];
@@ -19,7 +13,7 @@ const MINOR = ['A minor', 'E minor', 'B minor', 'F# minor', 'D minor', 'G minor'
 /** Changes the whole of what is typed; one undo brings it back. */
 export function useChangeAll(text: () => string, replace: (text: string) => void) {
     return useMutation({
-        mutationFn: (change: Change) => ask<Printed>('POST', '/shorthand/changed', { shorthand: text(), ...change }),
+        mutationFn: (change: Change) => ask('post', '/shorthand/changed', { body: { shorthand: text(), ...change } }),
         onSuccess: (printed) => replace(printed.shorthand),
     });
 }
@@ -32,7 +26,7 @@ interface Props {
 
 export function ChangeAll({ change, transposing, setTransposing }: Props) {
     const [key, setKey] = useState<string>('G');
-    const go = (direction: number) =>
+    const go = (direction: Change['direction']) =>
         change.mutate({ change: 'transpose', key, direction }, { onSuccess: () => setTransposing(false) });
     const pick = (what: Change['change']) => () => change.mutate({ change: what });
     return (

@@ -3,7 +3,7 @@ import { lintKeymap, setDiagnostics } from '@codemirror/lint';
 import { EditorState, type Extension, Prec } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { language } from './language';
 import { changesOf, type Edit, offsetOf, onEnter } from './lines';
 

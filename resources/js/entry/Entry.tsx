@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { askDraft, type Desk, nameOf } from './desk';
 import { readDraft, startFrom, type Typed } from './draft';
 import { EntryDesk } from './EntryDesk';
 
@@ -14,16 +15,19 @@ const BEGINNING = 'title: \ntime: 4/4\ntempo: \nR: @c4 \nL: @5=c3 \n';
 export function Entry() {
     const params = useParams();
     const pieceId = params.piece === undefined ? null : Number(params.piece);
-    const place = pieceId === null ? `page ${params.page}` : `piece ${pieceId}`;
-    const path = pieceId === null ? `/pages/${params.page}` : `/pieces/${pieceId}`;
+    const desk = useMemo(
+        (): Desk => (pieceId === null ? { page: Number(params.page) } : { piece: pieceId }),
+        [pieceId, params.page],
+    );
+    const place = nameOf(desk);
     const started = useQuery({
         queryKey: ['entry', place],
         queryFn: async () => {
             const [draft, piece, printed, books] = await Promise.all([
-                ask<Api['DraftResource']>('GET', `${path}/draft`),
-                pieceId === null ? null : ask<Api['PieceResource']>('GET', path),
-                pieceId === null ? null : ask<Api['PrintedResource']>('GET', `${path}/shorthand`),
-                pieceId === null ? ask<Book[]>('GET', '/books') : null,
+                askDraft(desk),
+                pieceId === null ? null : ask('get', '/pieces/{piece}', at({ piece: pieceId })),
+                pieceId === null ? null : ask('get', '/pieces/{piece}/shorthand', at({ piece: pieceId })),
+                pieceId === null ? ask('get', '/books') : null,
             ]);
             const where =
                 piece === null
@@ -49,7 +53,7 @@ export function Entry() {
         <EntryDesk
             key={place}
             place={place}
-            path={path}
+            desk={desk}
             start={start}
             saved={start.saved}
             piece={piece}

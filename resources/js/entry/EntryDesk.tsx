@@ -1,11 +1,12 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import { useStable } from '../shared/useStable';
 import { ChangeAll, useChangeAll } from './ChangeAll';
 import { Conflict } from './Conflict';
+import type { Desk } from './desk';
 import type { Start, Typed } from './draft';
 import { Editor, type EditorHandle } from './Editor';
 import { EntryHead } from './EntryHead';
@@ -28,7 +29,7 @@ const NO_ERRORS: Api['ShorthandErrorResource'][] = [];
 interface Props {
     /** Names the draft in this browser, and in the API. */
     place: string;
-    path: string;
+    desk: Desk;
     start: Start;
     saved: Typed;
     piece: Piece | null;
@@ -40,7 +41,7 @@ interface Props {
 }
 
 /** The shorthand on the left, its engraving on the right as it is typed, a piano below. */
-export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, where }: Props) {
+export function EntryDesk({ place, desk, start, saved, piece, pageId, unsaid, where }: Props) {
     const editor = useRef<EditorHandle>(null);
     const piano = useRef<HTMLDivElement>(null);
     const player = useRef<HTMLDivElement>(null);
@@ -50,7 +51,7 @@ export function EntryDesk({ place, path, start, saved, piece, pageId, unsaid, wh
     const [file, setFile] = useState<File | null>(null);
     const [brought, setBrought] = useState<Api['CheckResource'][]>([]);
     const [transposing, setTransposing] = useState(false);
-    const draft = useDraft(place, `${path}/draft`, start);
+    const draft = useDraft(place, desk, start);
     const { preview, text: of, error, look } = usePreview(start.text);
 
     const change = (next: Typed) => {

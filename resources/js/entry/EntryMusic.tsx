@@ -1,7 +1,7 @@
 import { Text } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { type Ref, useMemo, useState } from 'react';
-import { ask, type Playback } from '../shared/api';
+import { ask } from '../api';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { useStable } from '../shared/useStable';
@@ -40,9 +40,8 @@ export function EntryMusic({ text, preview, of, cursor, checked, player, onNote 
         return new Map(ids.map((id) => [id, id.startsWith('L') ? ('left' as const) : ('yes' as const)]));
     }, [sounding, checked, here]);
     const listen = useStable(() =>
-        ask<Playback>('POST', '/shorthand/playback', {
-            shorthand: text,
-            ...(bars === null ? {} : { first: bars[0], last: bars[1] }),
+        ask('post', '/shorthand/playback', {
+            body: { shorthand: text, ...(bars === null ? {} : { first: bars[0], last: bars[1] }) },
         }),
     );
     if (preview?.music == null) return <Text className="faint">The music grows here as you type.</Text>;

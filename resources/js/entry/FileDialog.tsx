@@ -1,7 +1,7 @@
 import { Button, Group, Radio, Select, Stack, Table, Text } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, asForm, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
@@ -24,7 +24,7 @@ const ROLES: [Role, string][] = [
     ['left', 'The left hand alone'],
     ['duet', 'The teacher'],
 ];
-const GRIDS = [
+const GRIDS: { value: Api['Grid'] | ''; label: string }[] = [
     { value: '', label: 'What fits, bar by bar' },
     { value: 'quarter', label: 'Quarters' },
     { value: 'eighth', label: 'Eighths' },
@@ -35,28 +35,26 @@ const GRIDS = [
 /** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
 export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
     const [roles, setRoles] = useState<Partial<Record<Role, string>>>({});
-    const [grid, setGrid] = useState('');
+    const [grid, setGrid] = useState<Api['Grid'] | ''>('');
     const [pickup, setPickup] = useState('');
-    const form = () => {
-        const form = new FormData();
-        form.append('file', file);
-        if (grid !== '') form.append('grid', grid);
-        if (pickup !== '') form.append('pickup', pickup);
-        form.append('label', label);
-        if (roles.student) form.append('part', roles.student);
-        if (roles.left) form.append('left', roles.left);
-        if (roles.duet) form.append('duet', roles.duet);
-        return form;
+    const body = {
+        file,
+        grid: grid || null,
+        pickup: pickup || null,
+        label,
+        part: roles.student ?? null,
+        left: roles.left ?? null,
+        duet: roles.duet ?? null,
     };
     const reading = useQuery({
         queryKey: ['reading', file.name, file.lastModified, file.size, roles, grid, pickup],
-        queryFn: () => ask<Reading>('POST', '/readings', form()),
+        queryFn: () => ask('post', '/readings', { body, ...asForm }),
         placeholderData: (before) => before,
         retry: false,
         gcTime: 0,
     });
     const store = useMutation({
-        mutationFn: () => ask<Api['PieceResource']>('POST', `/pages/${pageId}/pieces`, form()),
+        mutationFn: () => ask('post', '/pages/{page}/pieces', { ...at({ page: pageId ?? 0 }), body, ...asForm }),
         onSuccess: onStored,
     });
     const read = reading.data;
@@ -75,7 +73,7 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
                             allowDeselect={false}
                             data={GRIDS}
                             value={read.grid ?? ''}
-                            onChange={(chosen) => setGrid(chosen ?? '')}
+                            onChange={(chosen) => setGrid(GRIDS.find((one) => one.value === chosen)?.value ?? '')}
                         />
                         <Select
                             label="Pickup"

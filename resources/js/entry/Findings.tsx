@@ -1,5 +1,5 @@
 import { Button, Text } from '@mantine/core';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import type { Preview } from './usePreview';
 
 interface Props {

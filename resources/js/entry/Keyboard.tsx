@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, Select, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import { ask, wordsOf } from '../shared/api';
+import { ask, wordsOf } from '../api';
 import { useMidi } from '../shared/midi/devices';
 import { TAKES } from '../shared/midi/standIn';
 import { Piano } from '../shared/piano/Piano';
@@ -49,7 +49,7 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
         queue.current = queue.current.then(async () => {
             if (!alive.current) return;
             try {
-                const { token } = await ask<{ token: string }>('POST', '/shorthand/keys', { text: before(), keys });
+                const { token } = await ask('post', '/shorthand/keys', { body: { text: before(), keys } });
                 type(token);
                 setTrouble(null);
             } catch (error) {

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { marked, type Token, type Tokens } from 'marked';
 import { Fragment, type ReactNode, useMemo } from 'react';
 import reference from '../../../docs/shorthand.md?raw';
-import { type Api, ask } from '../shared/api';
+import { ask } from '../api';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 
@@ -98,7 +98,7 @@ function inline(tokens: Token[]): ReactNode {
 function Example({ text }: { text: string }) {
     const preview = useQuery({
         queryKey: ['shorthand', text],
-        queryFn: () => ask<Api['PreviewResource']>('POST', '/shorthand', { shorthand: text }),
+        queryFn: () => ask('post', '/shorthand', { body: { shorthand: text } }),
         staleTime: Number.POSITIVE_INFINITY,
     });
     return (

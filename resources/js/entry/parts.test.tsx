@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { Conflict } from './Conflict';
 import { EntryHead } from './EntryHead';
 import { FileDialog } from './FileDialog';

@@ -5,6 +5,8 @@ import { type Asked, serve } from '../../../tests/screen';
 import { readDraft, type Start } from './draft';
 import { useDraft } from './useDraft';
 
+const DESK = { piece: 1 };
+
 const SAVED: Start = { text: 'R: q1', label: '', revision: 0, from: 'saved', other: null };
 
 beforeEach(() => void vi.useFakeTimers());
@@ -14,7 +16,7 @@ afterEach(() => {
 });
 
 function desk(start: Start = SAVED) {
-    const { result, unmount } = renderHook(() => useDraft('piece-1', '/pieces/1/draft', start));
+    const { result, unmount } = renderHook(() => useDraft('piece-1', DESK, start));
     return {
         state: () => result.current.state,
         other: () => result.current.other,

@@ -1,8 +1,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { type Api, ApiError, ask } from '../shared/api';
+import { type Api, ApiError } from '../api';
+import { type Desk, sendDraft } from './desk';
 import { type Draft, dropDraft, keepDraft, type Start, type Typed } from './draft';
 
 type Server = Api['DraftResource'];
+
+/** What another window kept, as the server sends it with its refusal. */
+const isDraft = (answer: unknown): answer is Server =>
+    typeof answer === 'object' && answer !== null && 'revision' in answer && 'text' in answer;
 
 const PAUSE = 700;
 
@@ -11,9 +16,8 @@ export type Kept = 'kept' | 'going' | 'here' | 'apart';
 
 /**
  * Keeps what is typed as it is typed: at once in the browser, after a pause on the server.
- * @param path of the draft in the API
  */
-export function useDraft(place: string, path: string, start: Start) {
+export function useDraft(place: string, desk: Desk, start: Start) {
     const [state, setState] = useState<Kept>(start.other !== null ? 'apart' : start.from === 'here' ? 'here' : 'kept');
     const [other, setOther] = useState<Server | null>(start.other);
     const revision = useRef(start.revision);
@@ -34,20 +38,20 @@ export function useDraft(place: string, path: string, start: Start) {
         const sent = latest.current;
         setState('going');
         try {
-            const answer = await ask<Server>('PUT', path, { ...sent, revision: revision.current });
+            const answer = await sendDraft(desk, { ...sent, revision: revision.current });
             revision.current = answer.revision;
             const more = latest.current !== sent;
             inBrowser(more);
             if (!more) setState('kept');
         } catch (error) {
-            if (error instanceof ApiError && error.status === 409) {
-                setOther(error.answer as Server);
+            if (error instanceof ApiError && error.status === 409 && isDraft(error.answer)) {
+                setOther(error.answer);
                 setState('apart');
             } else {
                 setState('here');
             }
         }
-    }, [path, inBrowser]);
+    }, [desk, inBrowser]);
     const plan = useCallback(() => {
         if (timer.current !== null) clearTimeout(timer.current);
         timer.current = setTimeout(() => {

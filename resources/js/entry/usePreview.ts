@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask } from '../api';
 import { Newest } from '../shared/newest';
 
 export type Preview = Api['PreviewResource'];
@@ -9,7 +9,9 @@ export type Preview = Api['PreviewResource'];
  * `look` is told each text at once, before the screen is drawn anew.
  */
 export function usePreview(begin: string) {
-    const [lane] = useState(() => new Newest((shorthand: string) => ask<Preview>('POST', '/shorthand', { shorthand })));
+    const [lane] = useState(
+        () => new Newest((shorthand: string) => ask('post', '/shorthand', { body: { shorthand } })),
+    );
     const [state, setState] = useState<{ text: string; preview: Preview | null; error: unknown }>({
         text: '',
         preview: null,

@@ -1,11 +1,21 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Api, ApiError, ask } from '../shared/api';
+import { type Api, ApiError, asForm, ask, at, keyOf } from '../api';
 import type { Typed } from './draft';
 import { dropPast } from './past';
 
 type Piece = Api['PieceResource'];
+
+/** The piece that stands in the way, as the server sends it with its refusal. */
+const isPiece = (answer: unknown): answer is Piece =>
+    typeof answer === 'object' && answer !== null && 'revision' in answer && 'music' in answer;
+
+interface Body {
+    shorthand: string;
+    label: string;
+    revision: number | undefined;
+}
 
 interface Of {
     place: string;
@@ -20,23 +30,25 @@ export function useSave({ place, piece, pageId, endDraft }: Of) {
     const navigate = useNavigate();
     const client = useQueryClient();
     const [overtaken, setOvertaken] = useState<Piece | null>(null);
-    const done = async (stored: Piece) => {
+    const done = async (saved: Piece) => {
         await endDraft();
         dropPast(place);
-        client.invalidateQueries({ queryKey: ['books'] });
-        client.removeQueries({ queryKey: ['breakdown'] });
-        navigate(`/pieces/${stored.id}`);
+        client.invalidateQueries({ queryKey: keyOf('/books') });
+        client.removeQueries({ queryKey: keyOf('/pieces/{piece}/breakdown') });
+        navigate(`/pieces/${saved.id}`);
     };
+    const stored = (body: Body) =>
+        piece === null
+            ? ask('post', '/pages/{page}/pieces', { ...at({ page: pageId ?? 0 }), body, ...asForm })
+            : ask('put', '/pieces/{piece}', { ...at({ piece: piece.id }), body, ...asForm });
     const save = useMutation({
         mutationFn: ({ typed, revision }: { typed: Typed; revision: number | undefined }) =>
-            ask<Piece>(
-                piece === null ? 'POST' : 'PUT',
-                piece === null ? `/pages/${pageId}/pieces` : `/pieces/${piece.id}`,
-                { shorthand: typed.text, label: typed.label, revision },
-            ),
+            stored({ shorthand: typed.text, label: typed.label, revision }),
         onSuccess: done,
         onError: (reason) => {
-            if (reason instanceof ApiError && reason.status === 409) setOvertaken(reason.answer as Piece);
+            if (reason instanceof ApiError && reason.status === 409 && isPiece(reason.answer)) {
+                setOvertaken(reason.answer);
+            }
         },
     });
     /** Mine is saved over the other, or the other stands. */

@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { ApiError } from '../shared/api';
+import { ApiError } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, longDate } from '../shared/words';

@@ -1,6 +1,6 @@
 import { SegmentedControl } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { Marks, type NoteMark } from '../shared/score/Marks';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';

@@ -3,7 +3,7 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { marksFor } from './HomeMusic';
 import { HomeTask } from './HomeTask';
 import type { Tick } from './outbox';

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, authorized, deferred } from '../api';
 import { sent, useResend } from '../shared/resend';
 import { dateNow, type Kept } from './clock';
 import { flush, isDoneWith, isTick, post, type Tick, type Unsent, waiting } from './outbox';
@@ -29,8 +29,8 @@ export function useHome(token: string, child: number | null) {
     const home = useQuery({
         queryKey: key,
         queryFn: async () => {
-            const query = child === null ? '' : `?student=${child}`;
-            const kept = { week: await ask<HomeWeek>('GET', `/home/week${query}`, undefined, token), at: Date.now() };
+            const whose = child === null ? {} : { params: { query: { student: child } } };
+            const kept = { week: await ask('get', '/home/week', { ...whose, ...authorized(token) }), at: Date.now() };
             localStorage.setItem(nameOf(token, child), JSON.stringify(kept));
             return kept;
         },
@@ -42,10 +42,12 @@ export function useHome(token: string, child: number | null) {
     const today = useToday(home.data);
     const send = useCallback(async () => {
         const lost = await flush(token, (one) => {
-            const path = `/home/tasks/${one.taskId}/practice`;
-            if (!isTick(one)) return sent('DELETE', `${path}/${one.date}`, undefined, token);
-            const { taskId, ...tick } = one;
-            return sent('PUT', path, tick, token);
+            const { taskId: task, date } = one;
+            if (!isTick(one)) {
+                return sent(deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date })), token);
+            }
+            const { taskId: _, ...body } = one;
+            return sent(deferred('put', '/home/tasks/{task}/practice', { ...at({ task }), body }), token);
         });
         setRefused((before) => before + lost.filter(isTick).length);
         setKept(waiting(token));
@@ -81,7 +83,7 @@ export function useHome(token: string, child: number | null) {
 /** The music of a task; it does not change while its week lasts. */
 export const musicOf = (token: string, task: number) => ({
     queryKey: ['home-music', token, task],
-    queryFn: () => ask<Api['HomeMusicResource']>('GET', `/home/tasks/${task}`, undefined, token),
+    queryFn: () => ask('get', '/home/tasks/{task}', { ...at({ task }), ...authorized(token) }),
     staleTime: Number.POSITIVE_INFINITY,
     networkMode: 'always' as const,
 });

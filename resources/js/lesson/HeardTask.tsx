@@ -1,6 +1,6 @@
 import { Button, Group, Text, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Api, LessonTask } from '../shared/api';
+import type { Api, LessonTask } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords } from '../shared/words';
 

@@ -1,8 +1,8 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { type Api, ask, type LessonTask } from '../shared/api';
+import { type Api, api, at, type LessonTask } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
@@ -189,9 +189,7 @@ function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
 
 /** The tempi of the task's ladder, and those below it. */
 function useRungs(task: LessonTask | null): number[] {
-    const ladders = useQuery({
-        queryKey: ['ladders', task?.learningId],
-        queryFn: () => ask<Api['LadderResource'][]>('GET', `/learnings/${task?.learningId}/ladders`),
+    const ladders = api.useQuery('get', '/learnings/{learning}/ladders', at({ learning: task?.learningId ?? 0 }), {
         enabled: task !== null && task.learningId !== null,
         staleTime: 60_000,
     });

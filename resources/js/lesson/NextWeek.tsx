@@ -1,7 +1,7 @@
 import { Button, Group, Kbd, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
 import { minutes } from '../shared/words';
@@ -17,19 +17,19 @@ interface Relieved {
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
 export function NextWeek({ data }: { data: LessonData }) {
     const client = useQueryClient();
-    const fresh = () => client.invalidateQueries({ queryKey: ['lesson', data.id] });
+    const fresh = () => client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson: data.id })) });
     /** The reliefs chosen here, in order: each can be taken back, the last one first. */
     const [relieved, setRelieved] = useState<Relieved[]>([]);
     const relieve = useMutation({
         mutationFn: ({ stuck, relief }: Relieved) =>
-            ask('POST', `/stages/${stuck.stageId}/relief`, { relief: relief.relief }),
+            ask('post', '/stages/{stage}/relief', { ...at({ stage: stuck.stageId }), body: { relief: relief.relief } }),
         onSuccess: (_, chosen) => {
             setRelieved((all) => [...all, chosen]);
             fresh();
         },
     });
     const takeBack = useMutation({
-        mutationFn: ({ stuck }: Relieved) => ask('DELETE', `/stages/${stuck.stageId}/relief`),
+        mutationFn: ({ stuck }: Relieved) => ask('delete', '/stages/{stage}/relief', at({ stage: stuck.stageId })),
         onSuccess: () => {
             setRelieved((all) => all.slice(0, -1));
             fresh();
@@ -40,7 +40,11 @@ export function NextWeek({ data }: { data: LessonData }) {
     const [leftOut, setLeftOut] = useState<NextPage | null>(null);
     const skip = useMutation({
         mutationFn: ({ page, out }: { page: NextPage; out: boolean }) =>
-            ask(out ? 'PUT' : 'DELETE', `/students/${data.studentId}/skipped/${page.pageId}`),
+            ask(
+                out ? 'put' : 'delete',
+                '/students/{student}/skipped/{page}',
+                at({ student: data.studentId, page: page.pageId }),
+            ),
         onSuccess: (_, { page, out }) => {
             setLeftOut(out ? page : null);
             fresh();
@@ -157,7 +161,11 @@ export function useNextPage(data: LessonData | undefined) {
     const client = useQueryClient();
     return useMutation({
         mutationFn: (pieceId: number) =>
-            ask<Api['LearningResource']>('POST', `/students/${data?.studentId}/learnings`, { pieceId }),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['lesson', data?.id] }),
+            ask('post', '/students/{student}/learnings', {
+                ...at({ student: data?.studentId ?? 0 }),
+                body: { pieceId },
+            }),
+        onSuccess: () =>
+            client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson: data?.id ?? 0 })) }),
     });
 }

@@ -1,7 +1,7 @@
 import { Button, Kbd, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 
-import type { Api, LessonTask, Report } from '../shared/api';
+import type { Api, LessonTask, Report } from '../api';
 import { breakdownOf } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { rangeWords } from '../shared/score/beats';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aHeardTask } from '../../../tests/tasks';
-import type { Report } from '../shared/api';
+import type { Report } from '../api';
 import { atBar, firstBar, lastBar, rangeAt, step, stretch } from './pointed';
 
 /** Three bars of four beats. */

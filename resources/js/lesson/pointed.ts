@@ -1,4 +1,4 @@
-import type { LessonTask, Report } from '../shared/api';
+import type { LessonTask, Report } from '../api';
 import type { Range } from '../shared/score/beats';
 
 /** Where a slip was: bars by index, and beats where it is exact to them. */

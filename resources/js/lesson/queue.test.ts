@@ -10,7 +10,7 @@ function store() {
 }
 
 const mark = (task: number): Omit<Step, 'key'> => ({
-    method: 'PUT',
+    method: 'put',
     path: `/lessons/4/marks/${task}`,
     body: { mark: 'pass' },
 });

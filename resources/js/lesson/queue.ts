@@ -1,9 +1,8 @@
+import type { Deferred } from '../api';
+
 /** A step of a lesson that waits to be sent: sent twice, it counts once. */
-export interface Step {
+export interface Step extends Deferred {
     key: string;
-    method: 'PUT' | 'POST' | 'DELETE' | 'PATCH';
-    path: string;
-    body?: unknown;
 }
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;

@@ -1,13 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
-import { type Api, ask, type LessonTask } from '../shared/api';
+import { type Api, api, ask, at, type Deferred, deferred, keyOf, type LessonTask } from '../api';
 import { sent, useResend } from '../shared/resend';
 import type { Pointed } from './pointed';
-import { enqueue, type Step, sendSteps, waitingSteps } from './queue';
+import { enqueue, sendSteps, waitingSteps } from './queue';
 
 export type LessonData = Api['LessonResource'];
 export type Slip = Api['SlipResource'];
-export type Mark = 'pass' | 'again' | 'stop' | null;
+export type Mark = Api['LessonVerdict'] | null;
+/** What is noted of the whole lesson. */
+export type Kept = Partial<Pick<LessonData, 'minutes' | 'privateNote' | 'sharedNote'>>;
 
 /** What was heard of a task. */
 export interface Heard {
@@ -17,7 +19,7 @@ export interface Heard {
 }
 
 export const heardOf = (task: LessonTask): Heard => ({
-    mark: task.mark as Mark,
+    mark: task.mark,
     tempoReached: task.tempoReached,
     note: task.heardNote,
 });
@@ -25,8 +27,9 @@ export const heardOf = (task: LessonTask): Heard => ({
 /** A lesson whose every step shows at once, is kept, and is sent when there is a connection; each can be taken back. */
 export function useLesson(id: number) {
     const client = useQueryClient();
-    const key = ['lesson', id];
-    const lesson = useQuery({ queryKey: key, queryFn: () => ask<LessonData>('GET', `/lessons/${id}`) });
+    const place = at({ lesson: id });
+    const key = keyOf('/lessons/{lesson}', place);
+    const lesson = api.useQuery('get', '/lessons/{lesson}', place);
     const [waiting, setWaiting] = useState(() => waitingSteps(id).length);
     const [refused, setRefused] = useState(0);
     const [done, setDone] = useState<(() => void)[]>([]);
@@ -42,9 +45,9 @@ export function useLesson(id: number) {
     const sending = useRef<Promise<void> | null>(null);
     const sendAll = useCallback(async () => {
         let marksAlone = true;
-        const lost = await sendSteps(id, async ({ method, path, body }) => {
-            const taken = await sent(method, path, body);
-            marksAlone = marksAlone && method === 'PUT';
+        const lost = await sendSteps(id, async (step) => {
+            const taken = await sent(step);
+            marksAlone = marksAlone && step.method === 'put';
             return taken;
         });
         setRefused((before) => before + lost);
@@ -54,7 +57,7 @@ export function useLesson(id: number) {
         if (left === 0 && (lost > 0 || !marksAlone || owed.current)) {
             owed.current = false;
             // Not waited for: a step that comes meanwhile is sent at once.
-            client.invalidateQueries({ queryKey: ['lesson', id] });
+            client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson: id })) });
         }
     }, [client, id]);
     /** One at a time; what comes meanwhile is sent by the one that is under way. */
@@ -67,7 +70,7 @@ export function useLesson(id: number) {
     const isWaiting = useCallback(() => waitingSteps(id).length > 0, [id]);
     useResend(isWaiting, send);
 
-    const step = (next: Omit<Step, 'key'>) => {
+    const step = (next: Deferred) => {
         enqueue(id, next);
         setWaiting(waitingSteps(id).length);
         send();
@@ -84,21 +87,22 @@ export function useLesson(id: number) {
                 ),
             },
         }));
-        step({ method: 'PUT', path: `/lessons/${id}/marks/${task.id}`, body: heard });
+        step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: heard }));
     };
-    const putSlip = (slip: Slip, body: object) => {
+    const putSlip = (slip: Slip, body: Api['SlipRequest']) => {
         edit((data) => ({ ...data, slips: [...data.slips, slip] }));
-        step({ method: 'POST', path: `/lessons/${id}/slips`, body });
+        step(deferred('post', '/lessons/{lesson}/slips', { ...place, body }));
     };
     const takeSlip = (slip: Slip) => {
         edit((data) => ({
             ...data,
             slips: data.slips.filter((one) => one.clientKey !== slip.clientKey || one.id !== slip.id),
         }));
-        step({
-            method: 'DELETE',
-            path: slip.clientKey === null ? `/slips/${slip.id}` : `/lessons/${id}/slips/${slip.clientKey}`,
-        });
+        step(
+            slip.clientKey === null
+                ? deferred('delete', '/slips/{slip}', at({ slip: slip.id }))
+                : deferred('delete', '/lessons/{lesson}/slips/{key}', at({ lesson: id, key: slip.clientKey })),
+        );
     };
     const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
 
@@ -106,7 +110,7 @@ export function useLesson(id: number) {
         mutationFn: async () => {
             await send();
             if (waitingSteps(id).length > 0) throw new TypeError('no connection');
-            return ask<LessonData>('PUT', `/lessons/${id}/finished`);
+            return ask('put', '/lessons/{lesson}/finished', place);
         },
     });
     return {
@@ -138,9 +142,9 @@ export function useLesson(id: number) {
             undoable(() => takeSlip(slip));
         },
         dropSlip: takeSlip,
-        record: (change: { minutes?: number; privateNote?: string; sharedNote?: string }) => {
+        record: (change: Kept) => {
             edit((data) => ({ ...data, ...change }));
-            step({ method: 'PATCH', path: `/lessons/${id}`, body: change });
+            step(deferred('patch', '/lessons/{lesson}', { ...place, body: change }));
         },
         undo: () => {
             done.at(-1)?.();

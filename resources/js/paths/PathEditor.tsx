@@ -1,7 +1,7 @@
 import { Button, Group, Select, Text, TextInput, Title } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { type KeyboardEvent, useRef, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Trouble } from '../shared/Notes';
 import { OwnStage } from './OwnStage';
 import { moved, type Step } from './steps';
@@ -24,10 +24,9 @@ export function PathEditor({ start, all, done, leave }: Props) {
     const list = useRef<HTMLOListElement>(null);
     const save = useMutation({
         mutationFn: () =>
-            ask<Path>(start.id === null ? 'POST' : 'PUT', start.id === null ? '/paths' : `/paths/${start.id}`, {
-                name,
-                steps,
-            }),
+            start.id === null
+                ? ask('post', '/paths', { body: { name, steps } })
+                : ask('put', '/paths/{path}', { ...at({ path: start.id }), body: { name, steps } }),
         onSuccess: done,
     });
     const change = (next: Step[]) => {

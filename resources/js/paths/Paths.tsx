@@ -2,7 +2,7 @@ import { Anchor, Button, Group, SimpleGrid, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { usePaths } from '../shared/PathSelect';
@@ -18,7 +18,7 @@ export function Paths() {
     const [doomed, setDoomed] = useState<Path | null>(null);
     const fresh = () => client.invalidateQueries();
     const remove = useMutation({
-        mutationFn: (path: Path) => ask('DELETE', `/paths/${path.id}`),
+        mutationFn: (path: number) => ask('delete', '/paths/{path}', at({ path })),
         onSuccess: async () => {
             setDoomed(null);
             await fresh();
@@ -100,7 +100,11 @@ export function Paths() {
                     Students and pages on it go back to the path they had before. What was passed stays passed.
                 </Text>
                 <Trouble error={remove.error} />
-                <Button color="flower" loading={remove.isPending} onClick={() => doomed && remove.mutate(doomed)}>
+                <Button
+                    color="flower"
+                    loading={remove.isPending}
+                    onClick={() => doomed?.id != null && remove.mutate(doomed.id)}
+                >
                     Give it up
                 </Button>
             </Dialog>

@@ -17,7 +17,12 @@ const step = (kind: Step['kind']): Step => ({
     chunks: 'line',
 });
 
-const SHIPPED = { id: null, kind: 'beat', name: 'Beat first', steps: ['look over', 'right hand', 'finish'].map(step) };
+const SHIPPED = {
+    id: null,
+    kind: 'beat',
+    name: 'Beat first',
+    steps: (['look over', 'right hand', 'finish'] as const).map(step),
+};
 const OWN = { id: 3, kind: 'own', name: 'Humming', steps: [step('finish')] };
 
 const stages = () =>
@@ -117,10 +122,10 @@ describe('paths', () => {
 
 describe('a list in order', () => {
     it('moves a step, and not over the edge', () => {
-        const steps = ['a', 'b', 'c'].map(step);
-        expect(moved(steps, 0, 1).map((one) => one.kind)).toEqual(['b', 'a', 'c']);
-        expect(moved(steps, 0, -1).map((one) => one.kind)).toEqual(['a', 'b', 'c']);
-        expect(moved(steps, 2, 1).map((one) => one.kind)).toEqual(['a', 'b', 'c']);
+        const steps = (['own', 'whole, slow', 'finish'] as const).map(step);
+        expect(moved(steps, 0, 1).map((one) => one.kind)).toEqual(['whole, slow', 'own', 'finish']);
+        expect(moved(steps, 0, -1).map((one) => one.kind)).toEqual(['own', 'whole, slow', 'finish']);
+        expect(moved(steps, 2, 1).map((one) => one.kind)).toEqual(['own', 'whole, slow', 'finish']);
     });
 
     it('finds a name that is free', () => {

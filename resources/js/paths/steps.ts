@@ -1,4 +1,4 @@
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 
 export type Step = Api['PathStepResource'];
 

@@ -1,12 +1,11 @@
 import { Button, Checkbox, Group, NumberInput, Select, Stack, TextInput } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, api, at } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
 import type { PlannedTask } from './planning';
 
-const KINDS = [
+const KINDS: { value: Api['TaskKind']; label: string }[] = [
     { value: 'theory', label: 'Theory' },
     { value: 'drill', label: 'Drill' },
     { value: 'review', label: 'Review' },
@@ -23,10 +22,7 @@ interface Props {
 
 /** A task of the teacher's own, on a piece or not, put on days at once. */
 export function AddTask({ studentId, days, error, add }: Props) {
-    const student = useQuery({
-        queryKey: ['student', studentId],
-        queryFn: () => ask<Api['StudentDetailResource']>('GET', `/students/${studentId}`),
-    });
+    const student = api.useQuery('get', '/students/{student}', at({ student: studentId }));
     const [draft, setDraft] = useState<PlannedTask>({
         id: null,
         kind: 'theory',
@@ -60,7 +56,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
                     label="Kind"
                     allowDeselect={false}
                     value={draft.kind}
-                    onChange={(kind) => set({ kind: kind ?? 'theory' })}
+                    onChange={(kind) => set({ kind: KINDS.find((one) => one.value === kind)?.value ?? draft.kind })}
                     data={KINDS}
                 />
                 <Select
@@ -88,7 +84,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
             <TextInput
                 label="What to do"
                 maxLength={240}
-                value={draft.instruction}
+                value={draft.instruction ?? ''}
                 onChange={(event) => set({ instruction: event.currentTarget.value })}
             />
             <Group grow>

@@ -1,5 +1,5 @@
 import { Badge, Group, Text } from '@mantine/core';
-import type { Task, Week } from '../shared/api';
+import type { Task, Week } from '../api';
 import { DayColumn } from './DayColumn';
 import type { Moved } from './planning';
 import { TaskCard } from './TaskCard';

@@ -1,6 +1,6 @@
 import { Text } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
 import { CARD, type Taken, takenFrom } from './taking';
 

@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
-import type { Week } from '../shared/api';
+import type { Week } from '../api';
 import { Trouble } from '../shared/Notes';
 
 interface Props {

@@ -1,19 +1,20 @@
 import { Button, Checkbox, Group, ScrollArea, Stack, Text } from '@mantine/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, isHere, type Student, type Week } from '../shared/api';
+import { api, ask, at, type Week } from '../api';
 import { Trouble } from '../shared/Notes';
+import { isHere } from '../shared/students';
 
 /** Tasks of this week for other students as well; each gets them planned into their own days. */
 export function ForOthers({ week, taken }: { week: Week; taken: number | null }) {
-    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const students = api.useQuery('get', '/students');
     const [tasks, setTasks] = useState<string[]>(taken === null ? [] : [String(taken)]);
     const [chosen, setChosen] = useState<string[]>([]);
     const give = useMutation({
         mutationFn: () =>
-            ask<Api['CopyResource'][]>('POST', `/weeks/${week.id}/copies`, {
-                taskIds: tasks.map(Number),
-                studentIds: chosen.map(Number),
+            ask('post', '/weeks/{week}/copies', {
+                ...at({ week: week.id }),
+                body: { taskIds: tasks.map(Number), studentIds: chosen.map(Number) },
             }),
     });
     const submit = (event: FormEvent) => {

@@ -1,27 +1,28 @@
 import { ActionIcon, Button, FileButton, Group, Stack, Text, TextInput } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, type Week } from '../shared/api';
+import { type Api, api, ask, at, keyOf, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { minutes } from '../shared/words';
 import type { WeekInHand } from './useWeek';
 
-type Pattern = Api['WeekPatternResource'];
-
 /** Patterns: tasks that hang on no page, kept under a name, given again, and passed on as a file. */
 export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; done: () => void }) {
     const client = useQueryClient();
-    const patterns = useQuery({ queryKey: ['patterns'], queryFn: () => ask<Pattern[]>('GET', '/patterns') });
+    const patterns = api.useQuery('get', '/patterns');
     const [name, setName] = useState('');
-    const again = () => client.invalidateQueries({ queryKey: ['patterns'] });
+    const again = () => client.invalidateQueries({ queryKey: keyOf('/patterns') });
     const keep = useMutation({
-        mutationFn: (body: object) => ask<Pattern>('POST', '/patterns', body),
+        mutationFn: (body: Api['PatternRequest']) => ask('post', '/patterns', { body }),
         onSuccess: () => {
             setName('');
             again();
         },
     });
-    const drop = useMutation({ mutationFn: (id: number) => ask('DELETE', `/patterns/${id}`), onSuccess: again });
+    const drop = useMutation({
+        mutationFn: (pattern: number) => ask('delete', '/patterns/{pattern}', at({ pattern })),
+        onSuccess: again,
+    });
     const submit = (event: FormEvent) => {
         event.preventDefault();
         keep.mutate({ name, weekId: week.id });
@@ -55,9 +56,7 @@ export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; d
                             <Group gap={6} wrap="nowrap">
                                 <Button
                                     size="compact-sm"
-                                    onClick={() =>
-                                        hand.fill.mutate({ from: `patterns/${pattern.id}` }, { onSuccess: done })
-                                    }
+                                    onClick={() => hand.fill.mutate({ pattern: pattern.id }, { onSuccess: done })}
                                 >
                                     Give
                                 </Button>

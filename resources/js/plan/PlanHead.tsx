@@ -1,6 +1,6 @@
 import { Anchor, Button, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
-import type { Week } from '../shared/api';
+import type { Week } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { longDate, shortDate } from '../shared/words';
 import { movedWords } from './planning';

@@ -1,9 +1,9 @@
 import { Button, Group, Text } from '@mantine/core';
-import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
+import { useMutation, useQueries } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { type Api, ask, type Task, type Week } from '../shared/api';
+import { type Api, api, ask, at, type Task, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
@@ -15,7 +15,7 @@ const MILLIMETRE = 96 / 25.4;
 
 export function Sheet() {
     const id = Number(useParams().week);
-    const week = useQuery({ queryKey: ['week', id], queryFn: () => ask<Week>('GET', `/weeks/${id}`) });
+    const week = api.useQuery('get', '/weeks/{week}', at({ week: id }));
     const session = useSession();
     const pieceIds = [
         ...new Set(
@@ -25,10 +25,7 @@ export function Sheet() {
         ),
     ];
     const pieces = useQueries({
-        queries: pieceIds.map((piece) => ({
-            queryKey: ['piece', piece],
-            queryFn: () => ask<Api['PieceResource']>('GET', `/pieces/${piece}`),
-        })),
+        queries: pieceIds.map((piece) => api.queryOptions('get', '/pieces/{piece}', at({ piece }))),
     });
     if (week.error) return <Trouble error={week.error} />;
     if (week.data === undefined || session.data === undefined || pieces.some((piece) => piece.isPending))
@@ -51,9 +48,9 @@ function Paper({ week, studio, pieces }: Props) {
     /** Only hashes of links are kept, so a sheet that shows one gets its own; it closes by itself two weeks after. */
     const link = useMutation({
         mutationFn: () =>
-            ask<Api['FamilyLinkResource']>('POST', `/students/${week.studentId}/links`, {
-                label: `Sheet of ${shortDate(week.startsOn)}`,
-                expiresOn: dayFrom(week.endsOn, 14),
+            ask('post', '/students/{student}/links', {
+                ...at({ student: week.studentId }),
+                body: { label: `Sheet of ${shortDate(week.startsOn)}`, expiresOn: dayFrom(week.endsOn, 14) },
             }),
     });
     useEffect(() => {

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { Task } from '../shared/api';
+import type { Task } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, minutes } from '../shared/words';
 

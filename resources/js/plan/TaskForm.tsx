@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, NumberInput, SegmentedControl, Stack, Text, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
-import { ApiError, type Task } from '../shared/api';
+import { ApiError, type Task } from '../api';
 import { Trouble } from '../shared/Notes';
 import type { PlannedTask } from './planning';
 
@@ -19,7 +19,7 @@ export function TaskForm({ task, error, save, remove }: Props) {
     const [starred, setStarred] = useState(task.starred);
     const [instruction, setInstruction] = useState(task.instruction);
     const [mostDays, setMostDays] = useState(task.mostDays);
-    const jumps = error instanceof ApiError && error.fields.tempo !== undefined;
+    const jumps = error instanceof ApiError && error.errors.tempo !== undefined;
     const give = (sure: boolean) =>
         save(
             {

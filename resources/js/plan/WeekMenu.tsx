@@ -1,6 +1,6 @@
 import { Button, Menu } from '@mantine/core';
 import { useNavigate } from 'react-router';
-import type { Week } from '../shared/api';
+import type { Week } from '../api';
 import type { PlanDialog } from './PlanHead';
 import type { WeekInHand } from './useWeek';
 
@@ -24,7 +24,7 @@ export function WeekMenu({ data, hand, open }: Props) {
                 <Menu.Item onClick={() => hand.apply((tasks) => tasks, undefined, { share: light ? 100 : 50 })}>
                     {light ? 'All the minutes again' : 'A light week: half the minutes'}
                 </Menu.Item>
-                <Menu.Item onClick={() => hand.fill.mutate({ from: 'last' })}>
+                <Menu.Item onClick={() => hand.fill.mutate({ pattern: null })}>
                     Last week again, what did not pass
                 </Menu.Item>
                 <Menu.Item onClick={() => open('patterns')}>Patterns…</Menu.Item>

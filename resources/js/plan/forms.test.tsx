@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import { aTask } from '../../../tests/tasks';
-import { ApiError } from '../shared/api';
+import { ApiError } from '../api';
 import { AddTask } from './AddTask';
 import { DayColumn } from './DayColumn';
 import type { PlannedTask } from './planning';

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { aTask } from '../../../tests/tasks';
-import type { Task } from '../shared/api';
+import type { Task } from '../api';
 import { Plan } from './Plan';
 
 const MONDAY = '2031-05-05';

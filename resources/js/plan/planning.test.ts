@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Week } from '../shared/api';
+import type { Week } from '../api';
 import { add, change, lock, move, movedBetween, movedWords, type PlannedTask, remove } from './planning';
 
 const task = (id: number, dates: string[]): PlannedTask => ({

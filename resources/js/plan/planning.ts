@@ -1,27 +1,8 @@
-import type { Task, Week } from '../shared/api';
+import type { Api, Task, Week } from '../api';
 import { dayName, weekdayOf } from '../shared/words';
 
-/** A task as it is sent back: what the teacher may change, with its days. */
-export interface PlannedTask {
-    id: number | null;
-    kind: string;
-    title: string;
-    instruction: string;
-    learningId: number | null;
-    hand: string | null;
-    first: number | null;
-    last: number | null;
-    repetitions: number;
-    tempo: number | null;
-    minutes: number | null;
-    starred: boolean;
-    mostDays: number;
-    dates: string[];
-    /** Of the dates, those it stays on whatever else is planned. */
-    locked: string[];
-    /** Dates it does not come back to. */
-    off: string[];
-}
+/** A task as it is sent back: what the teacher may change, with its days; `locked` of them it stays on, to `off` it does not come back. */
+export type PlannedTask = Required<Api['WeekRequest']['tasks'][number]>;
 
 export type Change = (tasks: PlannedTask[]) => PlannedTask[];
 

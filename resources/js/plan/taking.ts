@@ -1,4 +1,4 @@
-import type { Week } from '../shared/api';
+import type { Week } from '../api';
 import { change, lock, move, remove } from './planning';
 import type { WeekInHand } from './useWeek';
 

@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Week } from '../shared/api';
+import { api, ask, at, keyOf, type Week } from '../api';
 import { type Change, type Moved, movedBetween, type PlannedTask, plannedWeek } from './planning';
 
 /** What is sent: the tasks, and how they are meant. */
@@ -19,25 +19,30 @@ export function useWeek(id: number) {
     const client = useQueryClient();
     const [undone, setUndone] = useState<Saving[]>([]);
     const [moved, setMoved] = useState<Moved[]>([]);
-    const key = ['week', id];
-    const week = useQuery({ queryKey: key, queryFn: () => ask<Week>('GET', `/weeks/${id}`) });
+    const place = at({ week: id });
+    const key = keyOf('/weeks/{week}', place);
+    const week = api.useQuery('get', '/weeks/{week}', place);
     const stored = (answer: Week) => {
         const before = client.getQueryData<Week>(key);
         setMoved(before === undefined ? [] : movedBetween(before, answer));
         client.setQueryData(key, answer);
-        client.invalidateQueries({ queryKey: ['this-week'] });
+        client.invalidateQueries({ queryKey: keyOf('/this-week') });
     };
     const save = useMutation({
-        mutationFn: (saving: Saving) => ask<Week>('PUT', `/weeks/${id}`, saving),
+        mutationFn: (saving: Saving) => ask('put', '/weeks/{week}', { ...place, body: saving }),
         onSuccess: stored,
     });
     const send = useMutation({
         mutationFn: (message?: string) =>
-            ask<Week>('PUT', `/weeks/${id}/sent`, message === undefined ? undefined : { message }),
+            ask('put', '/weeks/{week}/sent', { ...place, ...(message === undefined ? {} : { body: { message } }) }),
         onSuccess: stored,
     });
     const again = useMutation({
-        mutationFn: () => ask<Week>('POST', `/students/${week.data?.studentId}/weeks`, { from: week.data?.startsOn }),
+        mutationFn: () =>
+            ask('post', '/students/{student}/weeks', {
+                ...at({ student: week.data?.studentId ?? 0 }),
+                body: { from: week.data?.startsOn ?? null },
+            }),
         onSuccess: (answer) => {
             setUndone([]);
             stored(answer);
@@ -45,7 +50,10 @@ export function useWeek(id: number) {
     });
     /** Last week's tasks, or those of a pattern. */
     const fill = useMutation({
-        mutationFn: ({ from }: { from: string }) => ask<Week>('POST', `/weeks/${id}/${from}`),
+        mutationFn: ({ pattern }: { pattern: number | null }) =>
+            pattern === null
+                ? ask('post', '/weeks/{week}/last', place)
+                : ask('post', '/weeks/{week}/patterns/{pattern}', at({ week: id, pattern })),
         onSuccess: (answer) => {
             if (week.data !== undefined) remember(week.data);
             stored(answer);

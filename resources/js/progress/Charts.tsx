@@ -1,7 +1,7 @@
 import '@mantine/charts/styles.css';
 import { BarChart, LineChart } from '@mantine/charts';
 import { Text } from '@mantine/core';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { shortDate } from '../shared/words';
 import { Behind } from './Behind';
 

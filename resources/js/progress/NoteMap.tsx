@@ -1,4 +1,4 @@
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
 
 type Note = Api['ProgressNoteResource'];

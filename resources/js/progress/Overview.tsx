@@ -1,8 +1,7 @@
 import { Anchor, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, api } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
@@ -12,7 +11,7 @@ type Row = Api['ThisWeekResource'];
 /** The whole studio at a glance: who practised, who is stuck, whose plan does not fit, whose review is due. */
 export function Overview() {
     const today = useSession().data?.studio.today;
-    const rows = useQuery({ queryKey: ['this-week'], queryFn: () => ask<Row[]>('GET', '/this-week') });
+    const rows = api.useQuery('get', '/this-week');
     if (rows.isPending) return <Waiting what="Looking over the studio…" />;
     if (rows.error) return <Trouble error={rows.error} again={() => rows.refetch()} />;
     if (rows.data.length === 0) {

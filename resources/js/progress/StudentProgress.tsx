@@ -1,8 +1,7 @@
 import { Anchor, Button, Group, Select, Stack, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, api } from '../api';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { dayFrom, shortDate } from '../shared/words';
@@ -21,11 +20,12 @@ const TIMES = [
 ];
 
 export function useProgress(student: number, from: string, to: string) {
-    return useQuery({
-        queryKey: ['progress', student, from, to],
-        queryFn: () => ask<Progress>('GET', `/students/${student}/progress?from=${from}&to=${to}`),
-        enabled: to !== '',
-    });
+    return api.useQuery(
+        'get',
+        '/students/{student}/progress',
+        { params: { path: { student }, query: { from, to } } },
+        { enabled: to !== '' },
+    );
 }
 
 /** The same day of the week, so many weeks before; a day that nobody can read stays as it is, and the server says so. */

@@ -2,7 +2,7 @@ import { Button, Group, Stack, Text, Textarea, TextInput, Title } from '@mantine
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { shortDate } from '../shared/words';
@@ -27,7 +27,8 @@ function Report({ data }: { data: Api['ProgressResource'] }) {
     const [title, setTitle] = useState(`${data.student}, ${shortDate(data.from)} to ${shortDate(data.to)}`);
     const [words, setWords] = useState(data.words.join('\n'));
     const send = useMutation({
-        mutationFn: () => ask('POST', `/students/${data.studentId}/report`, { title, words }),
+        mutationFn: () =>
+            ask('post', '/students/{student}/report', { ...at({ student: data.studentId }), body: { title, words } }),
     });
     return (
         <main className="print-page" style={{ maxWidth: 820, margin: '0 auto', padding: '1rem' }}>

@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { drawn } from './Charts';
 import { ledgersOf, NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';

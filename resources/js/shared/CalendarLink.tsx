@@ -1,19 +1,23 @@
 import { Button, Group, Text } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask } from './api';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, ask, at, keyOf } from '../api';
 import { Trouble } from './Notes';
 import { ShownOnce } from './ShownOnce';
 import { shortDate } from './words';
 
-type Feed = Api['CalendarFeedResource'];
-
 /** Calendars that other programs subscribe to: of one student, or of all lessons. Each is withdrawn by itself. */
 export function CalendarLink({ studentId }: { studentId: number | null }) {
     const client = useQueryClient();
-    const feeds = useQuery({ queryKey: ['calendars'], queryFn: () => ask<Feed[]>('GET', '/calendars') });
-    const fresh = () => client.invalidateQueries({ queryKey: ['calendars'] });
-    const make = useMutation({ mutationFn: () => ask<Feed>('POST', '/calendars', { studentId }), onSuccess: fresh });
-    const withdraw = useMutation({ mutationFn: (id: number) => ask('DELETE', `/calendars/${id}`), onSuccess: fresh });
+    const feeds = api.useQuery('get', '/calendars');
+    const fresh = () => client.invalidateQueries({ queryKey: keyOf('/calendars') });
+    const make = useMutation({
+        mutationFn: () => ask('post', '/calendars', { body: { studentId } }),
+        onSuccess: fresh,
+    });
+    const withdraw = useMutation({
+        mutationFn: (calendar: number) => ask('delete', '/calendars/{calendar}', at({ calendar })),
+        onSuccess: fresh,
+    });
     const own = feeds.data?.filter((feed) => feed.studentId === studentId) ?? [];
     return (
         <div>

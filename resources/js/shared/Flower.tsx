@@ -1,4 +1,4 @@
-import type { Api } from './api';
+import type { Api } from '../api';
 
 type Petal = Api['PetalResource'];
 

@@ -1,4 +1,4 @@
-import type { Api } from './api';
+import type { Api } from '../api';
 import { longDate, minutes } from './words';
 
 type Day = Api['LeafDayResource'];

@@ -1,6 +1,6 @@
 import { Alert, Button, Center, Loader, Stack, Text } from '@mantine/core';
 import type { ReactNode } from 'react';
-import { wordsOf } from './api';
+import { wordsOf } from '../api';
 
 /** What went wrong and what to do, where it happened. */
 export function Trouble({ error, again }: { error: unknown; again?: () => void }) {

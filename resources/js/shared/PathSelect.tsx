@@ -1,6 +1,5 @@
 import { Select, type SelectProps } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
-import { type Api, ask } from './api';
+import { type Api, api } from '../api';
 
 /** A path that ships, or one of the studio over it. */
 export interface PathChoice {
@@ -14,7 +13,7 @@ interface Props extends Omit<SelectProps, 'value' | 'onChange' | 'data'> {
 }
 
 export function usePaths() {
-    return useQuery({ queryKey: ['paths'], queryFn: () => ask<Api['PathResource'][]>('GET', '/paths') });
+    return api.useQuery('get', '/paths');
 }
 
 /** Chooses among the paths that ship and those of the studio. */

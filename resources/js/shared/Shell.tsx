@@ -1,8 +1,8 @@
 import { Anchor, Button, Group, Kbd, Table, Text, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { type Api, ApiError, ask } from './api';
+import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { Trouble, Waiting } from './Notes';
@@ -16,11 +16,7 @@ const ROOMS = [
 ];
 
 export function useSession() {
-    return useQuery({
-        queryKey: ['session'],
-        queryFn: () => ask<Api['SessionResource']>('GET', '/session'),
-        staleTime: 60_000,
-    });
+    return api.useQuery('get', '/session', undefined, { staleTime: 60_000 });
 }
 
 /** The rooms of the teacher's side, behind the sign-in. */
@@ -47,7 +43,7 @@ function Rooms({ name }: { name: string }) {
         { key: '?', does: 'show the keys of this screen', run: () => setShown(listed()) },
     ]);
     const signOut = async () => {
-        await ask('DELETE', '/session');
+        await ask('delete', '/session');
         client.clear();
         navigate('/sign-in');
     };

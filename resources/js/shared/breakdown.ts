@@ -1,13 +1,10 @@
-import { queryOptions } from '@tanstack/react-query';
-import { type Api, ask } from './api';
+import { api } from '../api';
+
+/** For nobody, a page is asked for without a student. */
+export const forStudent = (student: number | string | null) => (student === null ? {} : { student: Number(student) });
 
 /** The report of a piece, as a student has it where one is named: asked for once, whoever needs it. */
-export const breakdownOf = (id: number, student: number | null) =>
-    queryOptions({
-        queryKey: ['breakdown', id, student],
-        queryFn: () =>
-            ask<Api['BreakdownResource']>(
-                'GET',
-                `/pieces/${id}/breakdown${student === null ? '' : `?student=${student}`}`,
-            ),
+export const breakdownOf = (piece: number, student: number | null) =>
+    api.queryOptions('get', '/pieces/{piece}/breakdown', {
+        params: { path: { piece }, query: forStudent(student) },
     });

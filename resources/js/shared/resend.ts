@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { ApiError, ask } from './api';
+import { ApiError, type Deferred, send } from '../api';
 
 const RETRY = 10_000;
 
@@ -7,9 +7,9 @@ const RETRY = 10_000;
  * Sends one thing that waits.
  * @returns false when the server refuses the thing itself; rejects when it may be taken another time
  */
-export async function sent(method: string, path: string, body?: unknown, token?: string): Promise<boolean> {
+export async function sent(waiting: Deferred, token?: string): Promise<boolean> {
     try {
-        await ask(method, path, body, token);
+        await send(waiting, token);
         return true;
     } catch (error) {
         if (error instanceof ApiError && [404, 422].includes(error.status)) return false;

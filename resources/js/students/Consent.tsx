@@ -1,7 +1,7 @@
 import { Button, Group, List, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, type Student } from '../shared/api';
+import { type Api, api, ask, at, keyOf, type Student } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { fullDate, shortDate } from '../shared/words';
@@ -24,8 +24,9 @@ export function Consent({ student }: { student: Student }) {
     const [draft, setDraft] = useState({ on: studio?.today ?? '', words: '' });
     const save = useMutation({
         mutationFn: (given: { consentedOn: string | null; words: string }) =>
-            ask<Student>('PUT', `/students/${student.id}/consent`, given),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['student', student.id] }),
+            ask('put', '/students/{student}/consent', { ...at({ student: student.id }), body: given }),
+        onSuccess: () =>
+            client.invalidateQueries({ queryKey: keyOf('/students/{student}', at({ student: student.id })) }),
     });
     const submit = (event: FormEvent) => {
         event.preventDefault();
@@ -97,9 +98,7 @@ export function Consent({ student }: { student: Student }) {
 
 function Accesses({ studentId }: { studentId: number }) {
     const [isOpen, setOpen] = useState(false);
-    const accesses = useQuery({
-        queryKey: ['student', studentId, 'accesses'],
-        queryFn: () => ask<Access[]>('GET', `/students/${studentId}/accesses`),
+    const accesses = api.useQuery('get', '/students/{student}/accesses', at({ student: studentId }), {
         enabled: isOpen,
     });
     return (

@@ -1,10 +1,11 @@
 import { Button, Group, MultiSelect, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, isHere, type Student, wordsOf } from '../shared/api';
+import { type Api, api, ask, at, keyOf, wordsOf } from '../api';
 import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 import { ShownOnce } from '../shared/ShownOnce';
+import { isHere } from '../shared/students';
 import { shortDate } from '../shared/words';
 
 type FamilyLink = Api['FamilyLinkResource'];
@@ -13,16 +14,23 @@ type FamilyLink = Api['FamilyLinkResource'];
 export function FamilyLinks({ studentId, links }: { studentId: number; links: FamilyLink[] }) {
     const client = useQueryClient();
     const [label, setLabel] = useState('');
-    const fresh = () => client.invalidateQueries({ queryKey: ['student', studentId] });
+    const fresh = () =>
+        client.invalidateQueries({ queryKey: keyOf('/students/{student}', at({ student: studentId })) });
     const make = useMutation({
         mutationFn: () =>
-            ask<FamilyLink>('POST', `/students/${studentId}/links`, { label: label || 'Home', expiresOn: null }),
+            ask('post', '/students/{student}/links', {
+                ...at({ student: studentId }),
+                body: { label: label || 'Home', expiresOn: null },
+            }),
         onSuccess: () => {
             setLabel('');
             fresh();
         },
     });
-    const withdraw = useMutation({ mutationFn: (id: number) => ask('DELETE', `/links/${id}`), onSuccess: fresh });
+    const withdraw = useMutation({
+        mutationFn: (id: number) => ask('delete', '/links/{link}', at({ link: id })),
+        onSuccess: fresh,
+    });
     const submit = (event: FormEvent) => {
         event.preventDefault();
         make.mutate();
@@ -72,9 +80,10 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
 
 /** The other children of the family, who share the link. */
 function Siblings({ link, studentId, fresh }: { link: FamilyLink; studentId: number; fresh: () => void }) {
-    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const students = api.useQuery('get', '/students');
     const join = useMutation({
-        mutationFn: (studentIds: number[]) => ask('PUT', `/links/${link.id}/siblings`, { studentIds }),
+        mutationFn: (studentIds: number[]) =>
+            ask('put', '/links/{link}/siblings', { ...at({ link: link.id }), body: { studentIds } }),
         onSuccess: fresh,
     });
     return (

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Group, Stack, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { ask } from '../shared/api';
+import { ask } from '../api';
 import { Trouble } from '../shared/Notes';
 
 /** Days on which lessons rest, practice rests, or both; of one student or of everybody. */
@@ -10,7 +10,7 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
     const [everybody, setEverybody] = useState(false);
     const set = (change: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...change }));
     const save = useMutation({
-        mutationFn: () => ask('POST', '/holidays', { ...draft, studentId: everybody ? null : studentId }),
+        mutationFn: () => ask('post', '/holidays', { body: { ...draft, studentId: everybody ? null : studentId } }),
         onSuccess: done,
     });
     const submit = (event: FormEvent) => {

@@ -1,12 +1,12 @@
 import { Button, Group, NumberInput, SegmentedControl, Stack, Text } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 
 type Ladder = Api['LadderResource'];
 
-const HANDS = [
+const HANDS: { value: Api['LadderResource']['hand']; label: string }[] = [
     { value: '', label: 'Both' },
     { value: 'R', label: 'Right' },
     { value: 'L', label: 'Left' },
@@ -15,23 +15,25 @@ const HANDS = [
 /** The tempo ladders of a student on a piece: that of the page, or the teacher's, for both hands or for one. */
 export function Ladders({ learningId }: { learningId: number }) {
     const client = useQueryClient();
-    const key = ['ladders', learningId];
-    const [hand, setHand] = useState('');
-    const ladders = useQuery({
-        queryKey: key,
-        queryFn: () => ask<Ladder[]>('GET', `/learnings/${learningId}/ladders`),
-    });
+    const place = at({ learning: learningId });
+    const [hand, setHand] = useState<Api['LadderResource']['hand']>('');
+    const ladders = api.useQuery('get', '/learnings/{learning}/ladders', place);
     const save = useMutation({
-        mutationFn: (body: object) =>
-            ask<Ladder[]>('PUT', `/learnings/${learningId}/ladders`, { hand: hand || null, ...body }),
-        onSuccess: (answer) => client.setQueryData(key, answer),
+        mutationFn: (body: Omit<Api['LadderRequest'], 'hand'>) =>
+            ask('put', '/learnings/{learning}/ladders', { ...place, body: { hand: hand || null, ...body } }),
+        onSuccess: (answer) => client.setQueryData(keyOf('/learnings/{learning}/ladders', place), answer),
     });
     const ladder = ladders.data?.find((one) => one.hand === hand);
     if (ladders.error) return <Trouble error={ladders.error} again={() => ladders.refetch()} />;
     if (ladder === undefined) return <Waiting what="Fetching the ladders…" />;
     return (
         <Stack gap="sm">
-            <SegmentedControl aria-label="Hands" value={hand} onChange={setHand} data={HANDS} />
+            <SegmentedControl
+                aria-label="Hands"
+                value={hand}
+                onChange={(of) => setHand(HANDS.find((one) => one.value === of)?.value ?? '')}
+                data={HANDS}
+            />
             <Text size="sm">
                 {ladder.rungs.join(' · ')}
                 <span className="faint"> {ladder.own ? '' : ', as the page has it'}</span>

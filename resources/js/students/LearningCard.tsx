@@ -2,7 +2,7 @@ import { Anchor, Button, Group, Stack, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Flower } from '../shared/Flower';
 import { Trouble } from '../shared/Notes';
@@ -21,7 +21,10 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
     const fresh = useFresh(learning, studentId);
     const turn = useMutation({
         mutationFn: () =>
-            ask('PATCH', `/learnings/${learning.id}`, { state: learning.state === 'resting' ? 'current' : 'resting' }),
+            ask('patch', '/learnings/{learning}', {
+                ...at({ learning: learning.id }),
+                body: { state: learning.state === 'resting' ? 'current' : 'resting' },
+            }),
         onSuccess: fresh,
     });
     return (

@@ -1,7 +1,7 @@
 import { Button, Group, NumberInput, SegmentedControl, Select, Stack, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
 
@@ -28,16 +28,19 @@ export function LessonChange({
     const [state, setState] = useState<State>('moved');
     const [slotOn, setSlotOn] = useState<string | null>(slots[0] ?? null);
     const [heldOn, setHeldOn] = useState('');
-    const [at, setAt] = useState('');
+    const [time, setTime] = useState('');
     const [minutes, setMinutes] = useState<number | null>(null);
     const save = useMutation({
         mutationFn: () =>
-            ask('POST', `/students/${studentId}/lesson-changes`, {
-                state,
-                slotOn: state === 'make-up' ? null : slotOn,
-                heldOn: state === 'cancelled' ? null : heldOn || null,
-                at: at || null,
-                minutes,
+            ask('post', '/students/{student}/lesson-changes', {
+                ...at({ student: studentId }),
+                body: {
+                    state,
+                    slotOn: state === 'make-up' ? null : slotOn,
+                    heldOn: state === 'cancelled' ? null : heldOn || null,
+                    at: time || null,
+                    minutes,
+                },
             }),
         onSuccess: done,
     });
@@ -74,8 +77,8 @@ export function LessonChange({
                     <TextInput
                         label="At"
                         type="time"
-                        value={at}
-                        onChange={(event) => setAt(event.currentTarget.value)}
+                        value={time}
+                        onChange={(event) => setTime(event.currentTarget.value)}
                     />
                     <NumberInput
                         label="Minutes"

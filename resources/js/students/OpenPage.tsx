@@ -1,14 +1,15 @@
 import { Button, Stack, Text } from '@mantine/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 
 /** The pieces that can be opened for a student, book by book. */
 export function OpenPage({ studentId, open, done }: { studentId: number; open: number[]; done: () => void }) {
-    const books = useQuery({ queryKey: ['books'], queryFn: () => ask<Api['BookResource'][]>('GET', '/books') });
+    const books = api.useQuery('get', '/books');
     const begin = useMutation({
-        mutationFn: (pieceId: number) => ask('POST', `/students/${studentId}/learnings`, { pieceId }),
+        mutationFn: (pieceId: number) =>
+            ask('post', '/students/{student}/learnings', { ...at({ student: studentId }), body: { pieceId } }),
         onSuccess: done,
     });
     if (books.isPending) return <Waiting what="Fetching the books…" />;

@@ -1,6 +1,6 @@
 import { Badge, Checkbox, Group, Text } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble, Waiting } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
@@ -11,17 +11,14 @@ type Learning = Api['LearningResource'];
 export function useFresh(learning: Learning, studentId: number) {
     const client = useQueryClient();
     return () => {
-        client.invalidateQueries({ queryKey: ['learning', learning.id] });
-        client.invalidateQueries({ queryKey: ['student', studentId] });
+        client.invalidateQueries({ queryKey: keyOf('/learnings/{learning}', at({ learning: learning.id })) });
+        client.invalidateQueries({ queryKey: keyOf('/students/{student}', at({ student: studentId })) });
     };
 }
 
 /** The stages of a page that is signed off, fetched when they are wanted. */
 export function FinishedStages({ learning, studentId }: { learning: Learning; studentId: number }) {
-    const whole = useQuery({
-        queryKey: ['learning', learning.id],
-        queryFn: () => ask<Learning>('GET', `/learnings/${learning.id}`),
-    });
+    const whole = api.useQuery('get', '/learnings/{learning}', at({ learning: learning.id }));
     if (whole.isPending) return <Waiting what="Fetching the stages…" />;
     if (whole.error) return <Trouble error={whole.error} again={() => whole.refetch()} />;
     return <Stages learning={whole.data} studentId={studentId} />;
@@ -31,11 +28,13 @@ export function FinishedStages({ learning, studentId }: { learning: Learning; st
 export function Stages({ learning, studentId }: { learning: Learning; studentId: number }) {
     const fresh = useFresh(learning, studentId);
     const tick = useMutation({
-        mutationFn: ({ id, passed }: { id: number; passed: boolean }) => ask('PATCH', `/stages/${id}`, { passed }),
+        mutationFn: ({ id, passed }: { id: number; passed: boolean }) =>
+            ask('patch', '/stages/{stage}', { ...at({ stage: id }), body: { passed } }),
         onSuccess: fresh,
     });
     const follow = useMutation({
-        mutationFn: (choice: PathChoice) => ask('PUT', `/learnings/${learning.id}/path`, choice),
+        mutationFn: (choice: PathChoice) =>
+            ask('put', '/learnings/{learning}/path', { ...at({ learning: learning.id }), body: choice }),
         onSuccess: fresh,
     });
     return (

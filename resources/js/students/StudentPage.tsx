@@ -1,8 +1,8 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { type Api, ask, type Student, type Week } from '../shared/api';
+import { api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -15,35 +15,34 @@ import { OpenPage } from './OpenPage';
 import { StudentForm } from './StudentForm';
 import { Timetable } from './Timetable';
 
-type Detail = Api['StudentDetailResource'];
-
 export function StudentPage() {
     const id = Number(useParams().student);
+    const place = at({ student: id });
     const client = useQueryClient();
     const navigate = useNavigate();
     const [dialog, setDialog] = useState<'edit' | 'erase' | 'open' | null>(null);
-    const query = useQuery({ queryKey: ['student', id], queryFn: () => ask<Detail>('GET', `/students/${id}`) });
+    const query = api.useQuery('get', '/students/{student}', place);
     const fresh = () => {
         setDialog(null);
         client.invalidateQueries();
     };
     const save = useMutation({
-        mutationFn: (draft: StudentDraft) => ask<Student>('PUT', `/students/${id}`, draft),
+        mutationFn: (draft: StudentDraft) => ask('put', '/students/{student}', { ...place, body: draft }),
         onSuccess: fresh,
     });
     const erase = useMutation({
-        mutationFn: () => ask('DELETE', `/students/${id}`),
+        mutationFn: () => ask('delete', '/students/{student}', place),
         onSuccess: () => {
             navigate('/students');
             fresh();
         },
     });
     const leave = useMutation({
-        mutationFn: (left: boolean) => ask<Student>('PUT', `/students/${id}/left`, { left }),
+        mutationFn: (left: boolean) => ask('put', '/students/{student}/left', { ...place, body: { left } }),
         onSuccess: fresh,
     });
     const plan = useMutation({
-        mutationFn: () => ask<Week>('POST', `/students/${id}/weeks`, {}),
+        mutationFn: () => ask('post', '/students/{student}/weeks', { ...place, body: {} }),
         onSuccess: (week) => navigate(`/weeks/${week.id}`),
     });
     useKeys([

@@ -1,12 +1,13 @@
 import { Anchor, Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { ask, isHere, type Student } from '../shared/api';
+import { api, ask, keyOf, type Student } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { isHere } from '../shared/students';
 import { dayName, fullDate, minutes } from '../shared/words';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { StudentForm } from './StudentForm';
@@ -16,13 +17,13 @@ const PATHS = { beat: 'beat first', notes: 'notes first', sound: 'sound first' }
 export function Students() {
     const client = useQueryClient();
     const [adding, setAdding] = useState(false);
-    const students = useQuery({ queryKey: ['students'], queryFn: () => ask<Student[]>('GET', '/students') });
+    const students = api.useQuery('get', '/students');
     const add = useMutation({
-        mutationFn: (draft: StudentDraft) => ask<Student>('POST', '/students', draft),
+        mutationFn: (draft: StudentDraft) => ask('post', '/students', { body: draft }),
         onSuccess: () => {
             setAdding(false);
-            client.invalidateQueries({ queryKey: ['students'] });
-            client.invalidateQueries({ queryKey: ['this-week'] });
+            client.invalidateQueries({ queryKey: keyOf('/students') });
+            client.invalidateQueries({ queryKey: keyOf('/this-week') });
         },
     });
     useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(true) }]);

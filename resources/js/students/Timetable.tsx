@@ -1,7 +1,7 @@
 import { Badge, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { longDate, shortDate } from '../shared/words';
@@ -25,10 +25,13 @@ export function Timetable({ studentId, lessons, holidays }: Props) {
         client.invalidateQueries();
     };
     const takeBack = useMutation({
-        mutationFn: (id: number) => ask('DELETE', `/lessons/${id}/change`),
+        mutationFn: (lesson: number) => ask('delete', '/lessons/{lesson}/change', at({ lesson })),
         onSuccess: fresh,
     });
-    const drop = useMutation({ mutationFn: (id: number) => ask('DELETE', `/holidays/${id}`), onSuccess: fresh });
+    const drop = useMutation({
+        mutationFn: (holiday: number) => ask('delete', '/holidays/{holiday}', at({ holiday })),
+        onSuccess: fresh,
+    });
     return (
         <section className="sheet" aria-label="Lessons ahead">
             <Group justify="space-between">

@@ -3,7 +3,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
-import type { Student } from '../shared/api';
+import type { Student } from '../api';
 import { Consent } from './Consent';
 import { NEW_STUDENT } from './draft';
 import { Students } from './Students';

@@ -1,4 +1,4 @@
-import type { Student } from '../shared/api';
+import type { Student } from '../api';
 
 /** A student as the form has it. */
 export type StudentDraft = Omit<Student, 'id' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'>;

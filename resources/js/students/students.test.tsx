@@ -3,7 +3,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';

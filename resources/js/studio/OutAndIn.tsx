@@ -1,6 +1,6 @@
 import { Button, FileButton, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask } from '../shared/api';
+import { asForm, ask, at } from '../api';
 import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 
@@ -8,11 +8,8 @@ import { Trouble } from '../shared/Notes';
 export function OutAndIn({ studioId }: { studioId: number }) {
     const client = useQueryClient();
     const restore = useMutation({
-        mutationFn: (file: File) => {
-            const form = new FormData();
-            form.append('file', file);
-            return ask('POST', `/studios/${studioId}/restore`, form);
-        },
+        mutationFn: (file: File) =>
+            ask('post', '/studios/{studio}/restore', { ...at({ studio: studioId }), body: { file }, ...asForm }),
         onSuccess: () => client.invalidateQueries(),
     });
     return (

@@ -1,14 +1,11 @@
 import { Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
-import { type Api, ask } from '../shared/api';
+import { api } from '../api';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
 
-type Mail = Api['MailResource'];
-
 /** Mail that was written; where no mailer is named it stays here, to be read. */
 export function Outbox() {
-    const mails = useQuery({ queryKey: ['mails'], queryFn: () => ask<Mail[]>('GET', '/mails') });
+    const mails = api.useQuery('get', '/mails');
     return (
         <section className="sheet" aria-label="Outbox">
             <Title order={2} fz="lg" mb={6}>

@@ -2,7 +2,7 @@ import { Button, Checkbox, PasswordInput, Stack, Text, TextInput, Title } from '
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { ask, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 
 export function SignIn() {
@@ -13,9 +13,9 @@ export function SignIn() {
     const navigate = useNavigate();
     const from = (useLocation().state as { to?: string } | null)?.to ?? '/';
     const signIn = useMutation({
-        mutationFn: () => ask<Api['SessionResource']>('POST', '/session', { email, password, remember }),
+        mutationFn: () => ask('post', '/session', { body: { email, password, remember } }),
         onSuccess: (session) => {
-            client.setQueryData(['session'], session);
+            client.setQueryData(keyOf('/session'), session);
             navigate(from, { replace: true });
         },
     });

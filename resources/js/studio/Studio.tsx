@@ -2,7 +2,7 @@ import { Anchor, Button, Group, NumberInput, Select, SimpleGrid, Stack, TextInpu
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { OutAndIn } from './OutAndIn';
@@ -34,15 +34,14 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
     const [draft, setDraft] = useState(studio);
     const save = useMutation({
         mutationFn: () =>
-            ask<Api['StudioResource']>('PATCH', `/studios/${studio.id}`, {
-                ...draft,
-                phrases: wordsBy(draft.phrases),
-                countWords: wordsBy(draft.countWords),
+            ask('patch', '/studios/{studio}', {
+                ...at({ studio: studio.id }),
+                body: { ...draft, phrases: wordsBy(draft.phrases), countWords: wordsBy(draft.countWords) },
             }),
         onSuccess: () =>
             Promise.all([
-                client.invalidateQueries({ queryKey: ['session'] }),
-                client.invalidateQueries({ queryKey: ['breakdown'] }),
+                client.invalidateQueries({ queryKey: keyOf('/session') }),
+                client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown') }),
             ]),
     });
     const submit = (event: FormEvent) => {

@@ -1,5 +1,5 @@
 import { Autocomplete, SimpleGrid, Text } from '@mantine/core';
-import type { Api } from '../shared/api';
+import type { Api } from '../api';
 
 type WordsAt = Api['WordsAtResource'];
 

@@ -1,7 +1,7 @@
 import { Anchor, Badge, Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { type Api, ask } from '../shared/api';
+import { type Api, api, ask, at } from '../api';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Leaf } from '../shared/Leaf';
@@ -14,14 +14,18 @@ type Row = Api['ThisWeekResource'];
 export function ThisWeek() {
     const session = useSession();
     const navigate = useNavigate();
-    const week = useQuery({ queryKey: ['this-week'], queryFn: () => ask<Row[]>('GET', '/this-week') });
+    const week = api.useQuery('get', '/this-week');
     const lesson = useMutation({
         mutationFn: (row: Row) =>
-            ask<Api['LessonResource']>('POST', `/students/${row.studentId}/lessons`, { heldOn: row.lessonOn }),
+            ask('post', '/students/{student}/lessons', {
+                ...at({ student: row.studentId }),
+                body: { heldOn: row.lessonOn },
+            }),
         onSuccess: (opened) => navigate(`/lessons/${opened.id}`),
     });
     const propose = useMutation({
-        mutationFn: (row: Row) => ask<Api['WeekResource']>('POST', `/students/${row.studentId}/weeks`, {}),
+        mutationFn: (row: Row) =>
+            ask('post', '/students/{student}/weeks', { ...at({ student: row.studentId }), body: {} }),
         onSuccess: (proposed) => navigate(`/weeks/${proposed.id}`),
     });
     const next = week.data?.[0];

@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
 
 /** A sentence beside the music, with what it lights: notes by id, bars by number. */

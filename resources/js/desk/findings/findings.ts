@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { counts } from './counts';
 import type { Finding } from './finding';
 import { fingers } from './fingers';

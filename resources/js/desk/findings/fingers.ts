@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { handWords, listed } from '../../shared/words';
 import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
 

@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { listed } from '../../shared/words';
 import { barOf, barsSaid, capital, type Finding, found } from './finding';
 

@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { barOf, type Finding, found, timesWords } from './finding';
 
 const STATUS: Record<string, string> = { new: 'new', shaky: 'still shaky', secure: 'secure' };

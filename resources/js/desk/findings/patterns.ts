@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { barsSaid, capital, type Finding, found, stretch } from './finding';
 
 const between = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);

@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { handWords, minutes } from '../../shared/words';
 import { capital, type Finding, found } from './finding';
 

@@ -1,4 +1,4 @@
-import type { Report } from '../../shared/api';
+import type { Report } from '../../api';
 import { type Finding, found } from './finding';
 
 const TEACHER: Record<string, string> = { easy: ' You call it easy.', hard: ' You call it hard.' };

@@ -1,5 +1,5 @@
 import { type PointerEvent, useMemo, useRef, useState } from 'react';
-import type { Report } from '../api';
+import type { Report } from '../../api';
 import { BarButtons } from './BarButtons';
 import { beatAt, beatLines, boxesOf, type Range, rangeOf } from './beats';
 import { noteAt, type Places } from './places';

@@ -1,4 +1,4 @@
-import type { Report } from '../api';
+import type { Report } from '../../api';
 import type { Box, Places } from './places';
 
 /** From a beat to a beat, both included: measures by index, beats counted from 1. */

@@ -3,7 +3,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { draw } from '../../../../tests/screen';
-import { ApiError, type Playback } from '../api';
+import { ApiError, type Playback } from '../../api';
 import type { Schedule } from './beats';
 import type { Listener } from './lights';
 import { Player } from './Player';

@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import { type Playback, wordsOf } from '../api';
+import { type Playback, wordsOf } from '../../api';
 import { schedule, type Wish } from './beats';
 import { showAlone } from './lights';
 

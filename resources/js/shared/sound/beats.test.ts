@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Playback } from '../api';
+import type { Playback } from '../../api';
 import { between, schedule, soundingAt } from './beats';
 
 const sounds: Playback['sounds'] = [

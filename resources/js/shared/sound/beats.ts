@@ -1,4 +1,4 @@
-import type { Playback } from '../api';
+import type { Playback } from '../../api';
 
 export interface Tick {
     /** Seconds from the first sound. */

@@ -1,0 +1,14 @@
+import type { components } from './generated';
+
+export { api, asForm, ask, at, authorized, type Deferred, deferred, keyOf, send } from './client';
+export { ApiError, wordsOf } from './errors';
+
+export type Api = components['schemas'];
+export type Week = Api['WeekResource'];
+export type Task = Api['TaskResource'];
+/** A task as it is heard at the lesson. */
+export type LessonTask = Api['HeardTaskResource'];
+export type Bars = Api['BarsResource'];
+export type Report = Api['Report'];
+export type Student = Api['StudentResource'];
+export type Playback = Api['PlaybackResource'];
