@@ -5,18 +5,25 @@ declare(strict_types=1);
 use Nasturtium\Core\Counting\LengthWords;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Formats\Book\BookFinger;
+use Nasturtium\Core\Formats\Book\PieceTables;
+use Nasturtium\Core\Formats\Csv;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\MusicXml\ScoreFile;
+use Nasturtium\Core\Formats\ReadScore;
+use Nasturtium\Core\Formats\Shorthand\PlayedKeys;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Formats\WeekFile;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Practice\Calendar\Timetable;
 use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
 use Nasturtium\Core\Practice\NoteKnowledge;
@@ -29,6 +36,7 @@ use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\SignKind;
 
@@ -256,3 +264,67 @@ test('an error at the end of a line stands under its last sign, and spaces after
     $open = ShorthandReader::read($line)->errors[0];
     expect([$open->line, $open->column, $open->length])->toBe([1, 17, 1]);
 })->with([["R: @c4 q1 2 {v1 2\n"], ["R: @c4 q1 2 {v1 2  \n"]]);
+
+test('docs/formats.md has the limits of a piece as they are', function (): void {
+    $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/formats.md');
+    preg_match('/^\*\*Limits\*\*.*?\n\n/ms', $page, $limits);
+    foreach ((new ReflectionClass(Limits::class))->getConstants() as $name => $limit) {
+        expect($limits[0])->toMatch('/(?<![\d,])'.number_format($limit).'(?![\d,]\d)/', $name);
+    }
+});
+
+test('a lesson is looked for through 400 days', function (string $extra, ?string $found): void {
+    expect((new Timetable([], extra: [$extra]))->onOrAfter('2031-01-01'))->toBe($found);
+})->with([['2032-02-04', '2032-02-04'], ['2032-02-05', null]]);
+
+test('a table of a megabyte is read, and a byte more is not', function (): void {
+    $row = "a,b\n";
+    $fits = $row.str_repeat('x', 1024 * 1024 - strlen($row));
+    expect(Csv::read($fits))->toHaveCount(2)->and(fn () => Csv::read("{$fits}x"))->toThrow(BadInput::class, 'over 1 MB');
+});
+
+test('verdicts and fingers stand under their names', function (): void {
+    expect(PieceTables::verdicts([3 => Verdict::Hard]))->toEndWith("bar,verdict\r\n3,hard\r\n")
+        ->and(PieceTables::fingers([new BookFinger(Hand::Left, '1.2', 'C3', 5)]))->toEndWith("hand,place,note,finger\r\nL,1.2,C3,5\r\n");
+});
+
+test('octave lines are one octave, or two', function (string $line, array $pitches): void {
+    $report = broken_down("R: @c4 [{$line}] q1 2 [loco] 1 2\n");
+    expect(array_merge(...array_column($report['events'], 'pitches')))->toBe($pitches);
+})->with([['8va', ['C5', 'D5', 'C4', 'D4']], ['8vb', ['C3', 'D3', 'C4', 'D4']], ['15ma', ['C6', 'D6', 'C4', 'D4']]]);
+
+test('a key is typed as the letter whose sign is in force', function (string $before, int $key, string $token): void {
+    expect(PlayedKeys::typed($before, [$key]))->toBe($token);
+})->with([
+    'a sharp below' => ['R: q e+ ', 65, 'e'],
+    'a flat above' => ['R: q f- ', 64, 'f'],
+    'none' => ['R: q e ', 65, 'f'],
+    'of the next bar' => ['R: q e+ 2 e e | ', 65, 'f'],
+]);
+
+test('a file without a time signature has that of most of its bars', function (): void {
+    $bar = static fn (int $number, int $length): string => "<measure number=\"{$number}\">".($number === 1 ? '<attributes><divisions>2</divisions></attributes>' : '').xml_note('C4', $length).'</measure>';
+    $read = MusicXmlReader::read(musicxml($bar(1, 8).$bar(2, 6).$bar(3, 6)));
+    expect((string) $read->piece->meter())->toBe('3/4')
+        ->and(array_column($read->notRead, 'text'))->toContain('Bar 1: the file has no time signature; 3/4 is taken from the length of its bars.');
+});
+
+test('keys have seven signs at most', function (int $fifths, bool $fits): void {
+    $read = static fn (): ReadScore => MusicXmlReader::read(musicxml("<measure number=\"1\"><attributes><divisions>2</divisions><key><fifths>{$fifths}</fifths></key></attributes>".xml_note('C4', 8).'</measure>'));
+    $fits ? expect($read()->piece->key()->fifths)->toBe($fifths) : expect($read)->toThrow(BadInput::class);
+})->with([[-7, true], [7, true], [-8, false], [8, false]]);
+
+test('of a broken file the first place is named', function (): void {
+    expect(fn () => MusicXmlReader::read("<?xml version=\"1.0\"?>\n<score-partwise>\n<part><x></part>\n<part><y></part>\n</score-partwise>"))->toThrow(BadInput::class, 'Line 3');
+});
+
+test('each bar that is played says which it is', function (): void {
+    expect(array_map(static fn (array $bar): array => [$bar['measure'], $bar['index'], (string) $bar['at']], Playback::whole(tune("R: @c4 q3 | w1 |: w2 :|\n"))->bars))
+        ->toBe([[0, 0, '0'], [1, 1, '1'], [2, 2, '5'], [2, 2, '9']]);
+});
+
+test('a time signature that no page has is named with its beats', function (): void {
+    $track = "\0\xFF\x58\x04\x63\x02\x18\x08"."\0\x90\x3C\x50\x60\x80\x3C\x00\0\xFF\x2F\0";
+    $read = MidiReader::read('MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track);
+    expect(implode(' ', array_column($read->notRead, 'text')))->toContain('A time signature of 99 beats');
+});

@@ -15,6 +15,7 @@ use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
 use Tests\FormatFigures;
+use Tests\MidiBytes;
 
 /** @return list<string> notes of a file as `track key from+length`, in quarters */
 function midi_notes(string $bytes): array
@@ -28,34 +29,6 @@ function midi_notes(string $bytes): array
 function typed_from(string $bytes, Grid $grid = Grid::Eighths): string
 {
     return (string) preg_replace('/^(?![RL]:).*\n/m', '', ShorthandWriter::write(MidiReader::read($bytes, $grid)->piece)->text);
-}
-
-/**
- * A file of format 0 with the given keys.
- *
- * @param  list<array{int, int, int}>  $notes  key, start and end in ticks of which 96 make a quarter
- */
-function midi_of(array $notes, string $more = ''): string
-{
-    $events = [];
-    foreach ($notes as [$key, $from, $to]) {
-        $events[] = [$from, 1, pack('CCC', 0x90, $key, 80)];
-        $events[] = [$to, 0, pack('CCC', 0x80, $key, 0)];
-    }
-    usort($events, fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
-    $track = $more;
-    $at = 0;
-    foreach ($events as [$tick, , $bytes]) {
-        $wait = $tick - $at;
-        for ($shift = 28; $shift > 0; $shift -= 7) {
-            $track .= $wait >> $shift === 0 ? '' : chr(0x80 | ($wait >> $shift & 0x7F));
-        }
-        $track .= chr($wait & 0x7F).$bytes;
-        $at = $tick;
-    }
-    $track .= "\0\xFF\x2F\0";
-
-    return 'MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track;
 }
 
 test('a piece goes out with a track for each hand, repeats played', function (): void {
@@ -102,14 +75,14 @@ test('triplets come in on their own grid', function (): void {
 
 test('what was played freely is laid on the grid, and what is unsure is marked', function (): void {
     // Four quarters of a beginner: early, late, short, and one between two eighths.
-    $read = MidiReader::read(midi_of([[60, 2, 80], [62, 100, 180], [64, 190, 230], [65, 310, 380], [48, 0, 300]]), Grid::Eighths);
+    $read = MidiReader::read(MidiBytes::of([[60, 2, 80], [62, 100, 180], [64, 190, 230], [65, 310, 380], [48, 0, 300]]), Grid::Eighths);
     expect(array_map(fn (Check $check): string => "{$check->code} {$check->place} {$check->hand?->value}", $read->notRead))
         ->toContain('uncertain 1.4 R')
         ->and(ShorthandWriter::write($read->piece)->text)->toContain("R: qc d ve r qf\nL: h.c qr\n");
 });
 
 test('hands are told apart by where they are, and a near one is marked', function (): void {
-    $read = MidiReader::read(midi_of([[72, 0, 90], [48, 0, 90], [60, 96, 180], [71, 192, 280], [47, 192, 280]]), Grid::Quarters);
+    $read = MidiReader::read(MidiBytes::of([[72, 0, 90], [48, 0, 90], [60, 96, 180], [71, 192, 280], [47, 192, 280]]), Grid::Quarters);
     expect(array_map(fn (Check $check): string => "{$check->place} {$check->text}", $read->notRead))
         ->toBe(['1.2 Bar 1, right hand, on beat 2: look at this note again; it may belong to the other hand.']);
 });
@@ -126,14 +99,14 @@ test('with none chosen the grid is the longest that the notes stand on', functio
 ]);
 
 test('silence before the first note is no bar, half a bar of it a pickup', function (): void {
-    $piece = MidiReader::read(midi_of([[67, 7 * 96, 8 * 96], [60, 8 * 96, 12 * 96]]), Grid::Quarters)->piece;
+    $piece = MidiReader::read(MidiBytes::of([[67, 7 * 96, 8 * 96], [60, 8 * 96, 12 * 96]]), Grid::Quarters)->piece;
     expect((string) $piece->pickup()?->length)->toBe('1/4')->and($piece->measures)->toHaveCount(2);
 });
 
 test('notes are spelled in their key', function (): void {
     $flats = "\0\xFF\x59\x02\xFD\x00";
-    expect(MidiReader::read(midi_of([[63, 0, 96], [61, 96, 192]], $flats))->piece->measures[0]->right[0]->lowest()->name())->toBe('Eb4')
-        ->and(MidiReader::read(midi_of([[61, 0, 96], [63, 96, 192]]))->piece->measures[0]->right[0]->lowest()->name())->toBe('C#4');
+    expect(MidiReader::read(MidiBytes::of([[63, 0, 96], [61, 96, 192]], $flats))->piece->measures[0]->right[0]->lowest()->name())->toBe('Eb4')
+        ->and(MidiReader::read(MidiBytes::of([[61, 0, 96], [63, 96, 192]]))->piece->measures[0]->right[0]->lowest()->name())->toBe('C#4');
 });
 
 test('a damaged file is refused with its place', function (string $bytes, string $says): void {
@@ -172,7 +145,7 @@ test('a pickup of our own files comes back, also where no silence stands before 
 const PLAYED = [67, 72, 72, 74, 76, 72, 79, 76, 77, 76, 74, 72, 72];
 
 test('a pickup that nobody says is guessed and marked, and the teacher has the last word', function (): void {
-    $bytes = midi_of(array_map(static fn (int $i, int $key): array => [$key, 96 * $i, 96 * $i + 90], array_keys(PLAYED), PLAYED));
+    $bytes = MidiBytes::of(array_map(static fn (int $i, int $key): array => [$key, 96 * $i, 96 * $i + 90], array_keys(PLAYED), PLAYED));
     $said = static fn (?Fraction $pickup): ?string => ($length = MidiReader::read($bytes, null, $pickup)->piece->pickup()?->length) === null ? null : (string) $length;
     expect($said(Fraction::of(1, 4)))->toBe('1/4')->and($said(Fraction::zero()))->toBeNull()->and($said(Fraction::of(1, 2)))->toBe('1/2');
     $codes = array_map(static fn (Check $check): string => $check->code, MidiReader::read($bytes)->notRead);
@@ -186,6 +159,6 @@ test('triplets beside eighths are each on the grid of their bar', function (): v
 });
 
 test('notes far apart, and keys that no piano has, are refused in words before anything is laid out', function (): void {
-    expect(fn () => MidiReader::read(midi_of([[60, 0, 90], [62, 0x0FFFFF00, 0x0FFFFFF0]])))->toThrow(BadInput::class, 'bars')
-        ->and(fn () => MidiReader::read(midi_of([[3, 0, 96]])))->toThrow(BadInput::class);
+    expect(fn () => MidiReader::read(MidiBytes::of([[60, 0, 90], [62, 0x0FFFFF00, 0x0FFFFFF0]])))->toThrow(BadInput::class, 'bars')
+        ->and(fn () => MidiReader::read(MidiBytes::of([[3, 0, 96]])))->toThrow(BadInput::class);
 });

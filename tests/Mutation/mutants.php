@@ -95,13 +95,26 @@ $filter = static function (array $tests): string {
     return implode('|', array_unique($filters));
 };
 
+/** In a switch `break` and `continue` are the same: no test can tell them apart. */
+$isSame = static function (Mutation $mutation) use ($sources): bool {
+    $text = $sources[$mutation->file->getRealPath()];
+    $line = $text[$mutation->startLine - 1];
+    if (preg_match('/^( +)(break|continue);$/', rtrim($line), $found) !== 1) {
+        return false;
+    }
+    for ($at = $mutation->startLine - 2; $at > 0 && strspn($text[$at], ' ') >= strlen($found[1]) || trim($text[$at]) === ''; $at--) {
+    }
+
+    return preg_match('/^ +(case |default:)/', $text[$at]) === 1;
+};
+
 /** @var list<class-string<Mutator>> $mutators */
 $mutators = DefaultSet::mutators();
 $generator = new MutationGenerator();
-$next = static function () use (&$lines, $files, $mutators, $generator, $chance): ?Mutation {
+$next = static function () use (&$lines, $files, $mutators, $generator, $chance, $isSame): ?Mutation {
     while ($lines !== []) {
         [$path, $line] = array_pop($lines);
-        $mutations = array_values(array_filter($generator->generate($files[$path], $mutators, [$line]), static fn (Mutation $one): bool => $one->startLine === $line));
+        $mutations = array_values(array_filter($generator->generate($files[$path], $mutators, [$line]), static fn (Mutation $one): bool => $one->startLine === $line && ! $isSame($one)));
         if ($mutations !== []) {
             return $mutations[$chance->getInt(0, count($mutations) - 1)];
         }
