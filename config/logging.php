@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Logging\WithoutSecrets;
+use App\Privacy\WithoutSecrets;
 use Monolog\Handler\NullHandler;
 use Monolog\Handler\StreamHandler;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Actions\Privacy\CachedReports;
-use App\Models\Student;
+use App\Privacy\CachedReports;
+use App\Student\Student;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Http\Requests\Asked;
+use App\Http\Asked;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Http\ForStudent;
-use App\Http\Requests\Asked;
+use App\Http\Asked;
+use App\Student\ForStudent;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
 use LogicException;
@@ -47,7 +47,7 @@ final class Description
      */
     public function make(): array
     {
-        $scan = (new Generator())->setVersion('3.1.0')->generate([app_path('Http')], validate: false);
+        $scan = (new Generator())->setVersion('3.1.0')->generate([app_path()], validate: false);
         if ($scan === null) {
             throw new LogicException('nothing describes the API');
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Archive\PackRows;
-use App\Models\User;
+use App\Account\User;
+use App\Archive\PackRows;
 use Illuminate\Console\Command;
 
 /** Write the backup of a studio to a file. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\BreakDown;
+use App\Account\User;
 use App\Demo\DemoStudio;
 use App\Demo\InventedWeeks;
 use App\Demo\Scale\ScaledStudio;
-use App\Models\Lesson;
-use App\Models\Piece;
-use App\Models\Student;
-use App\Models\User;
+use App\Lesson\Lesson;
+use App\Page\Desk\BreakDown;
+use App\Page\Piece\Piece;
+use App\Student\Student;
 use GuzzleHttp\Cookie\CookieJar;
 use Illuminate\Console\Command;
 use Illuminate\Http\Client\PendingRequest;

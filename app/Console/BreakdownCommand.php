@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\BreakDown;
+use App\Page\Desk\BreakDown;
 use BackedEnum;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Counting\CompoundBeats;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Privacy\EraseStudent;
-use App\Actions\Privacy\Erasures;
-use App\Models\Student;
+use App\Privacy\EraseStudent;
+use App\Privacy\Erasures;
+use App\Student\Student;
 use Illuminate\Console\Command;
 
 /** After a copy of the database was put back: erase again who was erased since it was made. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Archive\RestoreStudio;
-use App\Models\User;
+use App\Account\User;
+use App\Archive\RestoreStudio;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Formats\BadInput;
 

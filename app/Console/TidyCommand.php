@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Privacy\Tidy;
+use App\Privacy\Tidy;
 use Illuminate\Console\Command;
 
 /** Erase what has been kept as long as it may be; done every night. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Actions\CountWeeks;
-use App\Models\Learning;
-use App\Models\Task;
-use App\Models\TaskDay;
-use App\Models\Week;
+use App\Student\Learning\Learning;
+use App\Week\CountWeeks;
+use App\Week\Task;
+use App\Week\TaskDay;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,13 +4,30 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\SignInKey;
+use App\Account\Studio;
+use App\Account\StudioPolicy;
+use App\Home\FamilyLink;
+use App\Home\Letters\Mail as KeptMail;
+use App\Home\Letters\Outbox;
+use App\Home\Practice;
+use App\Home\WrongTokens;
 use App\Http\QuietSessionHandler;
-use App\Http\SignInKey;
-use App\Http\WrongTokens;
-use App\Mail\Outbox;
-use App\Models;
-use App\Models\FamilyLink;
-use App\Policies\StudioPolicy;
+use App\Lesson\Lesson;
+use App\Lesson\Slip;
+use App\Lesson\Timetable\CalendarFeed;
+use App\Lesson\Timetable\Holiday;
+use App\Page\Book;
+use App\Page\Page;
+use App\Page\Piece\Piece;
+use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
+use App\Student\Paths\OwnPath;
+use App\Student\Student;
+
+use App\Week\Patterns\WeekPattern;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\RequestGuard;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -31,9 +48,9 @@ use Symfony\Component\HttpFoundation\Response;
 final class AppServiceProvider extends ServiceProvider
 {
     private const ROWS = [
-        Models\Studio::class, Models\Student::class, FamilyLink::class, Models\Book::class, Models\Page::class,
-        Models\Piece::class, Models\Learning::class, Models\Stage::class, Models\Week::class, Models\Task::class,
-        Models\Practice::class, Models\Lesson::class, Models\Slip::class, Models\OwnPath::class, Models\Holiday::class, Models\WeekPattern::class, Models\CalendarFeed::class, Models\Mail::class,
+        Studio::class, Student::class, FamilyLink::class, Book::class, Page::class,
+        Piece::class, Learning::class, Stage::class, Week::class, Task::class,
+        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, WeekPattern::class, CalendarFeed::class, KeptMail::class,
     ];
 
     public function boot(): void

@@ -8,6 +8,7 @@ use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Score\BarRange;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
 
@@ -116,6 +117,6 @@ final class Remedies
         [$first, $last] = [$this->piece->measures[$slip->first]->number, $this->piece->measures[$slip->last]->number];
         $hand = $slip->hand === null ? '' : ", {$slip->hand->word()}";
 
-        return ($first === $last ? "in bar {$first}" : "in bars {$first}–{$last}").$hand;
+        return 'in '.(new BarRange($first, $last))->words().$hand;
     }
 }

@@ -14,10 +14,6 @@ arch('everything is strictly typed')
     ->expect(['Nasturtium\Core', 'App'])
     ->toUseStrictTypes();
 
-arch('controllers decide nothing about music')
-    ->expect('App\Http\Controllers')
-    ->not->toUse(['Nasturtium\Core\Counting', 'Nasturtium\Core\Fingering', 'Nasturtium\Core\Pattern', 'Nasturtium\Core\Reading']);
-
 arch('nothing is left over from looking')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'print_r'])
     ->not->toBeUsed();

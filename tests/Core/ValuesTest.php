@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Practice\PersonName;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Score\BarRange;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\InvalidScore;
@@ -169,4 +171,14 @@ test('a piece without a measure is none', fn () => new Piece('Nothing', []))->th
 test('lines follow the breaks of the page', function (): void {
     $piece = tune("R: @c4 w1 | w2\nR: w3\nR: w4 | w5\n");
     expect(array_map(fn ($line): string => "{$line->from}–{$line->to}", $piece->lines()))->toBe(['0–1', '2–2', '3–4']);
+});
+
+test('a range of bars is said as one bar or as several, and never runs backwards', function (int $first, int $last, ?string $words): void {
+    $words === null
+        ? expect(static fn () => new BarRange($first, $last))->toThrow(InvalidScore::class)
+        : expect((new BarRange($first, $last))->words())->toBe($words)->and((new BarRange($first, $last))->isOne())->toBe($first === $last);
+})->with([[3, 3, 'bar 3'], [0, 1, 'bars 0–1'], [3, 4, 'bars 3–4'], [4, 3, null]]);
+
+test('a student is called by the first name and an initial', function (): void {
+    expect((new PersonName('Ida', 'T'))->short())->toBe('Ida T.');
 });

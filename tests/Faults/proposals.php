@@ -8,8 +8,8 @@ declare(strict_types=1);
  *   php tests/Faults/proposals.php http://… http://…
  */
 
-use App\Actions\ProposeWeek;
-use App\Models\Student;
+use App\Student\Student;
+use App\Week\ProposeWeek;
 use Carbon\CarbonImmutable;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;

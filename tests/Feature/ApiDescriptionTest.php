@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Account\Paper;
+use App\Account\StudioRequest;
 use App\Api\BodySchema;
 use App\Api\Description;
-use App\Http\Requests\Asked;
-use App\Http\Requests\PathRequest;
-use App\Http\Requests\ReadingRequest;
-use App\Http\Requests\StudioRequest;
-use App\Models\Paper;
+use App\Http\Asked;
+use App\Page\Entry\ReadingRequest;
+use App\Student\Paths\PathRequest;
 use Illuminate\Support\Facades\Route;
 use Nasturtium\Core\Score\Hand;
 use Tests\Fixtures;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Book;
-use App\Models\Page;
-use App\Models\Piece;
+use App\Page\Book;
+use App\Page\Page;
+use App\Page\Piece\Piece;
 use Tests\Fixtures;
 
 beforeEach(function (): void {

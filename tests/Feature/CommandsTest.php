@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Account\User;
 use App\Demo\DemoStudio;
-use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 
 /** @return string what `php bin/count-report.php` says of a report */

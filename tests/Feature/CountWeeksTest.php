@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Actions\CountWeeks;
 use App\Demo\Chance;
-use App\Models\Practice;
-use App\Models\Task;
-use App\Models\TaskDay;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Week\CountWeeks;
+use App\Week\Task;
+use App\Week\TaskDay;
+use App\Week\Week;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use App\Demo\DemoStudio;
-use App\Models\Lesson;
-use App\Models\Piece;
-use App\Models\Practice;
-use App\Models\Slip;
-use App\Models\Student;
-use App\Models\Task;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Lesson\Lesson;
+use App\Lesson\Slip;
+use App\Page\Piece\Piece;
+use App\Student\Student;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\Settings;

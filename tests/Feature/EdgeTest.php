@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Learning;
-use App\Models\Practice;
-use App\Models\Task;
+use App\Home\Practice;
+use App\Student\Learning\Learning;
+use App\Week\Task;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 

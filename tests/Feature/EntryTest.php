@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\Draft;
-use App\Models\Piece;
+use App\Page\Entry\Draft;
+use App\Page\Piece\Piece;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Nasturtium\Core\Formats\Midi\MidiFile;

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use App\Actions\Archive\PackRows;
-use App\Actions\Archive\Tables;
-use App\Actions\CountWeeks;
-use App\Models\CalendarFeed;
-use App\Models\Lesson;
-use App\Models\Practice;
-use App\Models\Stage;
-use App\Models\Student;
-use App\Models\Studio;
-use App\Models\Task;
-use App\Models\User;
-use App\Models\Week;
+use App\Account\Studio;
+use App\Account\User;
+use App\Archive\PackRows;
+use App\Archive\Tables;
+use App\Home\Practice;
+use App\Lesson\Lesson;
+use App\Lesson\Timetable\CalendarFeed;
+use App\Student\Learning\Stage;
+use App\Student\Student;
+use App\Week\CountWeeks;
+use App\Week\Task;
+use App\Week\Week;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Practice;
-use App\Models\Task;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Week\Task;
+use App\Week\Week;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\KeptReport;
+use App\Page\Desk\KeptReport;
 
 /** @return array<string, list<string>> the properties of a class and of all that it may hold, by class */
 function form_of(string $class, array $seen = []): array

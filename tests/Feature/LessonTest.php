@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Actions\StorePiece;
-use App\Models\Book;
-use App\Models\Lesson;
-use App\Models\Stage;
-use App\Models\StageBars;
-use App\Models\Task;
+use App\Lesson\Lesson;
+use App\Page\Book;
+use App\Page\Piece\StorePiece;
+use App\Student\Learning\Stage;
+use App\Student\Learning\StageBars;
+use App\Week\Task;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;

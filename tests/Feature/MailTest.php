@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Mail;
+use App\Home\Letters\Mail;
 use Tests\Fixtures;
 
 beforeEach(function (): void {

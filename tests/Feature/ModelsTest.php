@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\FamilyLink;
-use App\Models\Student;
-use App\Models\Studio;
+use App\Account\Studio;
+use App\Home\FamilyLink;
+use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Actions\OpenPiece;
-use App\Actions\ProposeWeek;
-use App\Models\Task;
+use App\Student\Learning\OpenPiece;
+use App\Week\ProposeWeek;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Piece;
+use App\Page\Piece\Piece;
 use Illuminate\Http\UploadedFile;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Actions\Archive\PackRows;
-use App\Actions\Archive\Tables;
-use App\Actions\Privacy\Erasures;
-use App\Models\Access;
-use App\Models\FamilyLink;
-use App\Models\Student;
-use App\Models\Studio;
-use App\Models\User;
+use App\Account\Studio;
+use App\Account\User;
+use App\Archive\PackRows;
+use App\Archive\Tables;
+use App\Home\FamilyLink;
+use App\Privacy\Access;
+use App\Privacy\Erasures;
+use App\Student\Student;
 use Illuminate\Support\Facades\DB;
 use Tests\Fixtures;
 use Tests\FullStudio;

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Actions\CountWeeks;
-use App\Models\Lesson;
-use App\Models\Practice;
-use App\Models\Slip;
-use App\Models\Stage;
-use App\Models\Task;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Lesson\Lesson;
+use App\Lesson\Slip;
+use App\Student\Learning\Stage;
+use App\Week\CountWeeks;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Tests\Fixtures;

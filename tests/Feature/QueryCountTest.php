@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Actions\OpenPiece;
-use App\Actions\ProposeWeek;
+use App\Student\Learning\OpenPiece;
+use App\Week\ProposeWeek;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;
 

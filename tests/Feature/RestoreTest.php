@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Actions\Archive\Columns;
-use App\Actions\Archive\PackRows;
-use App\Actions\Archive\RestoreStudio;
-use App\Actions\Archive\Tables;
-use App\Models\Studio;
+use App\Account\Studio;
+use App\Archive\Columns;
+use App\Archive\PackRows;
+use App\Archive\RestoreStudio;
+use App\Archive\Tables;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Nasturtium\Core\Formats\BadInput;

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
+use App\Account\User;
 use App\Demo\Scale\InventedTunes;
 use App\Demo\Scale\ScaledStudio;
-use App\Models\Learning;
-use App\Models\Lesson;
-use App\Models\Practice;
-use App\Models\Slip;
-use App\Models\Stage;
-use App\Models\Student;
-use App\Models\Task;
-use App\Models\User;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Lesson\Lesson;
+use App\Lesson\Slip;
+use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
+use App\Student\Student;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Practice\LearningState;

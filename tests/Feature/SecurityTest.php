@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\TryAgain;
-use App\Logging\WithoutSecrets;
-use App\Models\CalendarFeed;
-use App\Models\Holiday;
+use App\Lesson\Timetable\CalendarFeed;
+use App\Lesson\Timetable\Holiday;
+use App\Privacy\WithoutSecrets;
 use App\Providers\AppServiceProvider;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\QueryException;

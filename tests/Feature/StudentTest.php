@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Practice;
-use App\Models\Student;
-use App\Models\Task;
+use App\Home\Practice;
+use App\Student\Student;
+use App\Week\Task;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Actions\Lessons\NextPages;
 use App\Demo\Chance;
-use App\Http\Resources\NextPageResource;
-use App\Models\Book;
-use App\Models\Lesson;
-use App\Models\Piece;
-use App\Models\Week;
+use App\Lesson\Lesson;
+use App\Lesson\NextPageResource;
+use App\Lesson\NextPages;
+use App\Page\Book;
+use App\Page\Piece\Piece;
+use App\Week\Week;
 use Tests\Fixtures;
 
 /*

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Actions\ProposeWeek;
-use App\Models\Lesson;
-use App\Models\Practice;
-use App\Models\Task;
-use App\Models\Week;
+use App\Home\Practice;
+use App\Lesson\Lesson;
+use App\Week\ProposeWeek;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;

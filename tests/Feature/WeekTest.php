@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Task;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Tests\Fixtures;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Actions\ProposeWeek;
-use App\Models\Slip;
-use App\Models\Stage;
-use App\Models\Task;
+use App\Lesson\Slip;
+use App\Student\Learning\Stage;
+use App\Week\ProposeWeek;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;

@@ -8,7 +8,7 @@ declare(strict_types=1);
  *   php tests/Fuzz/bodies.php BODIES-A-ROUTE SEED       on the database of the environment, which is made anew
  */
 
-use App\Models\User;
+use App\Account\User;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Foundation\Http\FormRequest;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo\Scale;
 
-use App\Models\Piece;
+use App\Page\Piece\Piece;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\ReviewSchedule;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Demo\Scale;
 
 use App\Demo\Chance;
-use App\Models\Lesson;
-use App\Models\Piece;
-use App\Models\Stage as StageRow;
-use App\Models\Student;
+use App\Lesson\Lesson;
+use App\Page\Piece\Piece;
+use App\Student\Learning\Stage as StageRow;
+use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Path\Stage;

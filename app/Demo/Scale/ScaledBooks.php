@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Demo\Scale;
 
-use App\Actions\NoteNames;
-use App\Actions\StorePiece;
-use App\Models\Book;
-use App\Models\Page;
-use App\Models\Piece;
-use App\Models\Studio;
+use App\Account\Studio;
+use App\Page\Book;
+use App\Page\Page;
+use App\Page\Piece\NoteNames;
+use App\Page\Piece\Piece;
+use App\Page\Piece\StorePiece;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;

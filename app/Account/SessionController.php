@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use App\Api\Delete;
+use App\Api\Get;
+use App\Api\Post;
+use Illuminate\Auth\SessionGuard;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** Signing in and out. */
+final class SessionController
+{
+    /** Thirty days, in minutes. */
+    private const REMEMBERED = 30 * 24 * 60;
+
+    /** A hash that no password fits, as costly to try as any other. */
+    private static function nobody(): string
+    {
+        $hash = Cache::rememberForever('the hash of nobody '.config('hashing.bcrypt.rounds', 12), static fn (): string => Hash::make(Str::random(40)));
+
+        return is_string($hash) ? $hash : Hash::make(Str::random(40));
+    }
+
+    #[Post('/session', SessionResource::class)]
+    public function store(SignInRequest $request): JsonResponse
+    {
+        $user = User::query()->where('email', $request->string('email')->toString())->first();
+        // A password is tried in any case, so that an address nobody has takes as long as a wrong password.
+        $fits = Hash::check($request->string('password')->toString(), $user->password ?? self::nobody());
+        if ($user === null || ! $fits) {
+            throw ValidationException::withMessages(['password' => 'The email address and the password do not go together. Check both and try again.']);
+        }
+        $guard = Auth::guard('web');
+        if ($guard instanceof SessionGuard) {
+            $guard->setRememberDuration(self::REMEMBERED);
+        }
+        Auth::login($user, $request->boolean('remember'));
+        $request->session()->regenerate();
+
+        return new JsonResponse(SessionResource::of($user->load('studio')));
+    }
+
+    #[Get('/session', SessionResource::class)]
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse(SessionResource::of($this->user($request)));
+    }
+
+    #[Delete('/session')]
+    public function destroy(Request $request): Response
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new Response(status: 204);
+    }
+
+    private function user(Request $request): User
+    {
+        return User::query()->with('studio')->where('id', $request->user()?->getAuthIdentifier())->firstOrFail();
+    }
+}

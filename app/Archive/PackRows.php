@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use App\Account\Studio;
+use App\Privacy\Erasures;
+use App\Student\Student;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use RuntimeException;
+use ZipArchive;
+
+/** Rows as an archive: a file for each table, a JSON object a line (docs/backup.md). */
+final class PackRows
+{
+    public const FORMAT = 'nasturtium-studio';
+
+    private const AT_ONCE = 1000;
+
+    /** @return string the path of a file that the caller removes */
+    public function studio(Studio $studio): string
+    {
+        $settings = $studio->refresh()->only(StudioSettings::columns());
+
+        return $this->pack(['format' => self::FORMAT, 'version' => self::version(), 'made' => now()->toIso8601String(), 'origin' => Erasures::origin($studio->id), 'studio' => $settings], Rows::ofStudio($studio->id), []);
+    }
+
+    /** Everything of one student, with the practice and the marks as tables to be read. */
+    public function student(Student $student): string
+    {
+        return $this->pack(['format' => 'nasturtium-student', 'version' => self::version(), 'made' => now()->toIso8601String()], Rows::ofStudent($student), [
+            'practice.csv' => PracticeTable::practice($student->studio_id, $student->id),
+            'marks.csv' => PracticeTable::marks($student->studio_id, $student->id),
+        ]);
+    }
+
+    /** The newest migration that the database has had. */
+    public static function version(): string
+    {
+        return (string) DB::table('migrations')->orderByDesc('migration')->value('migration');
+    }
+
+    /**
+     * @param  array<string, mixed>  $manifest
+     * @param  iterable<string, Builder>  $tables
+     * @param  array<string, string>  $more  files
+     */
+    private function pack(array $manifest, iterable $tables, array $more): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'rows');
+        $zip = new ZipArchive();
+        if ($zip->open($path, ZipArchive::OVERWRITE) !== true) {
+            throw new RuntimeException('an archive cannot be written');
+        }
+        $zip->addFromString('manifest.json', json_encode($manifest, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR));
+        $made = [];
+        foreach ($tables as $table => $rows) {
+            $zip->addFile($made[] = $this->lines($table, $rows), "tables/{$table}.jsonl");
+        }
+        foreach ($more as $name => $content) {
+            $zip->addFromString($name, $content);
+        }
+        $zip->close();
+        array_map(unlink(...), $made);
+
+        return $path;
+    }
+
+    private function lines(string $table, Builder $rows): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'rows');
+        $file = fopen($path, 'w');
+        if ($file === false) {
+            throw new RuntimeException('a table cannot be written');
+        }
+        // A table between two others has no numbers of its own, and is short enough to be read at once.
+        foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $row) {
+            fwrite($file, json_encode($row, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+        }
+        fclose($file);
+
+        return $path;
+    }
+}

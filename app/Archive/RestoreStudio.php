@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use App\Account\Studio;
+use App\Privacy\EraseStudent;
+use App\Privacy\Erasures;
+use App\Student\Student;
+use Illuminate\Database\QueryException;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Formats\BadInput;
+use ZipArchive;
+
+/**
+ * Puts the backup of a studio into one that is empty. Every row gets a new number, the same step up for a whole table, so
+ * that what refers to it can follow; all of it is taken or nothing.
+ */
+final class RestoreStudio
+{
+    private const AT_ONCE = 500;
+
+    /** Bytes of lines that are held before they are stored. */
+    private const HELD = 4_000_000;
+
+    private const MOST_FILES = 200;
+
+    /** Bytes that the tables of an archive may unpack to. */
+    private const MOST = 4_000_000_000;
+
+    /** Bytes of a row: a piece with its music is the longest. */
+    private const LONGEST = 20_000_000;
+
+    /** Rows of all tables together. */
+    private const MOST_ROWS = 20_000_000;
+
+    public function __construct(private readonly KeptMusic $music, private readonly EraseStudent $erase) {}
+
+    /**
+     * @return int rows that were put back
+     *
+     * @throws BadInput
+     */
+    public function __invoke(Studio $studio, string $path): int
+    {
+        $zip = new ZipArchive();
+        if ($zip->open($path, ZipArchive::RDONLY) !== true) {
+            throw new BadInput('This is no archive, or it is cut short. Choose the file that the backup made.');
+        }
+        try {
+            self::holdSize($zip);
+            $manifest = $this->manifest($zip);
+
+            return DB::transaction(function () use ($zip, $studio, $manifest): int {
+                if ($studio->students()->exists() || $studio->books()->exists()) {
+                    throw new BadInput('This studio has students or books already. A backup is put back into an empty one.');
+                }
+                $studio->update(StudioSettings::taken($manifest['studio']));
+                $gone = [];
+                $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone);
+                // What was worked out is not taken on trust.
+                DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null, 'tempi' => null]);
+                DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);
+                // Who was erased since the backup was made does not come back with it.
+                foreach (Student::query()->whereKey($gone)->get() as $student) {
+                    ($this->erase)($student, isReplay: true);
+                }
+
+                return $rows;
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');
+        } catch (QueryException $reason) {
+            report($reason);
+            throw new BadInput('A row of this backup does not fit into its table. The file was changed, or is damaged.');
+        } finally {
+            $zip->close();
+        }
+    }
+
+    /**
+     * @return array{version: string, origin: string, studio: array<array-key, mixed>}
+     *
+     * @throws BadInput
+     */
+    private function manifest(ZipArchive $zip): array
+    {
+        $manifest = json_decode((string) $zip->getFromName('manifest.json', 1_000_000), true, 8);
+        if (! is_array($manifest) || ($manifest['format'] ?? '') !== PackRows::FORMAT || ! is_array($manifest['studio'] ?? null)) {
+            throw new BadInput('This is not the backup of a studio.');
+        }
+        $version = $manifest['version'] ?? null;
+        if (! is_string($version) || preg_match('/^\d{4}\w{0,90}$/D', $version) !== 1) {
+            throw new BadInput('manifest.json: it has no version, so it is not known what its rows mean.');
+        }
+        if ($version > PackRows::version()) {
+            throw new BadInput('This backup is of a newer version. Bring this installation up to date first.');
+        }
+        $origin = $manifest['origin'] ?? '';
+
+        return ['version' => $version, 'origin' => is_string($origin) ? $origin : '', 'studio' => $manifest['studio']];
+    }
+
+    /**
+     * @param  list<int>  $erased  students, by their number in the archive
+     * @param  list<int>  $gone  their numbers now
+     *
+     * @throws BadInput
+     */
+    private function tables(ZipArchive $zip, int $studio, string $version, array $erased, array &$gone): int
+    {
+        $all = Columns::all();
+        $step = [];
+        $known = [];
+        $count = 0;
+        foreach (Tables::inOrder() as $table => $refers) {
+            $columns = $all[$table] ?? throw new \LogicException("the columns of {$table} are not listed");
+            $step[$table] = isset($columns['id']) ? (int) DB::table($table)->max('id') : 0;
+            $rows = [];
+            $held = 0;
+            foreach ($this->lines($zip, $table) as $number => $line) {
+                $at = "tables/{$table}.jsonl, line ".($number + 1);
+                $row = self::row($line, $columns, $version, $at, $table);
+                if ($count > self::MOST_ROWS) {
+                    throw new BadInput('This archive has more rows than a studio. It is not the backup of one.');
+                }
+                self::holdTogether($row, $refers, $known, $at);
+                $known[$table][$row['id'] ?? 0] = true;
+                $row = $table === 'pieces' ? $this->music->described($row) : $row;
+                $rows[] = $moved = self::moved($row, $table, $refers, $step, $studio);
+                if ($table === 'students' && in_array($row['id'], $erased, true)) {
+                    $gone[] = (int) $moved['id'];
+                }
+                $count++;
+                $held += strlen($line);
+                if (count($rows) === self::AT_ONCE || $held > self::HELD) {
+                    DB::table($table)->insert($rows);
+                    $rows = [];
+                    $held = 0;
+                }
+            }
+            DB::table($table)->insert($rows);
+        }
+        // A mark in the order of tasks, which no key of the database holds; what was before goes by it.
+        DB::table('stages')->where('studio_id', $studio)->update(['before_relief' => null]);
+        DB::table('stages')->where('studio_id', $studio)->whereNotNull('relieved_after')->increment('relieved_after', $step['tasks'] ?? 0);
+
+        return $count;
+    }
+
+    /**
+     * Exactly the columns of its table, each with what it may hold.
+     *
+     * @param  array<string, Column>  $columns
+     * @param  string  $version  of the archive
+     * @return array<string, mixed>
+     *
+     * @throws BadInput
+     */
+    private static function row(string $line, array $columns, string $version, string $at, string $table): array
+    {
+        $given = json_decode($line, true, 4);
+        if (! is_array($given)) {
+            throw new BadInput("{$at}: this is no row.");
+        }
+        foreach (array_diff_key($given, $columns) as $name => $value) {
+            throw new BadInput("{$at}: there is no column '".mb_substr(mb_scrub((string) $name), 0, 40)."' in {$table}.");
+        }
+        $row = [];
+        foreach ($columns as $name => $column) {
+            if (! array_key_exists($name, $given)) {
+                if ($column->since === null || $version >= $column->since) {
+                    throw new BadInput("{$at}: its {$name} is missing.");
+                }
+                $row[$name] = $column->missing;
+
+                continue;
+            }
+            try {
+                $row[$name] = $column->taken($given[$name]);
+            } catch (BadInput $reason) {
+                throw new BadInput("{$at}, {$name}: ".rtrim($reason->getMessage(), '.').'.', previous: $reason);
+            }
+        }
+        try {
+            Columns::holdRow($table, $row);
+        } catch (BadInput $reason) {
+            throw new BadInput("{$at}: {$reason->getMessage()}.", previous: $reason);
+        }
+
+        return $row;
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @param  array<string, string>  $refers
+     * @param  array<string, int>  $step
+     * @return array<string, mixed>
+     */
+    private static function moved(array $row, string $table, array $refers, array $step, int $studio): array
+    {
+        if (isset($row['id'])) {
+            $row['id'] += $step[$table];
+        }
+        foreach ($refers as $column => $to) {
+            if ($to === 'studios') {
+                $row[$column] = $studio;
+            } elseif (isset($row[$column])) {
+                $row[$column] += $step[$to] ?? 0;
+            }
+        }
+
+        return $row;
+    }
+
+    /**
+     * A row refers to rows of its own backup alone, never to those of another studio.
+     *
+     * @param  array<string, mixed>  $row
+     * @param  array<string, string>  $refers
+     * @param  array<string, array<int, true>>  $known  numbers so far, by table
+     *
+     * @throws BadInput
+     */
+    private static function holdTogether(array $row, array $refers, array $known, string $at): void
+    {
+        foreach ($refers as $column => $to) {
+            $number = $row[$column] ?? null;
+            if ($to !== 'studios' && $number !== null && ! (is_int($number) && isset($known[$to][$number]))) {
+                throw new BadInput("{$at}: its {$column} is not in this backup.");
+            }
+        }
+    }
+
+    /** @throws BadInput */
+    private static function holdSize(ZipArchive $zip): void
+    {
+        $size = 0;
+        if ($zip->numFiles > self::MOST_FILES) {
+            throw new BadInput('This archive holds too many files. It is not the backup of a studio.');
+        }
+        for ($file = 0; $file < $zip->numFiles; $file++) {
+            $size += $zip->statIndex($file)['size'] ?? 0;
+        }
+        if ($size > self::MOST) {
+            throw new BadInput('This archive unpacks to more than 4 GB. It is not the backup of a studio.');
+        }
+    }
+
+    /** @return iterable<int, string> */
+    private function lines(ZipArchive $zip, string $table): iterable
+    {
+        $stream = $zip->getStream("tables/{$table}.jsonl");
+        if ($stream === false) {
+            return;
+        }
+        try {
+            for ($number = 0; ($line = fgets($stream, self::LONGEST)) !== false; $number++) {
+                if (strlen($line) === self::LONGEST - 1) {
+                    throw new BadInput("tables/{$table}.jsonl, line ".($number + 1).': it is over 20 MB long.');
+                }
+                yield $number => $line;
+            }
+        } finally {
+            fclose($stream);
+        }
+    }
+}

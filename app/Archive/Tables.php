@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use Illuminate\Support\Facades\Schema;
+
+/** The tables that hold a studio, each after those it refers to. The database itself is asked, so that none is forgotten. */
+final class Tables
+{
+    /** Accounts and the machinery stay where they are. */
+    private const NOT_KEPT = ['users', 'studios'];
+
+    /** @return array<string, array<string, string>> by table: the table that a column refers to, by column */
+    public static function inOrder(): array
+    {
+        $refers = [];
+        foreach (Schema::getTables(Schema::getCurrentSchemaName()) as ['name' => $name]) {
+            foreach (Schema::getForeignKeys($name) as $key) {
+                $refers[$name][$key['columns'][0]] = $key['foreign_table'];
+            }
+        }
+        $refers = array_diff_key($refers, array_flip(self::NOT_KEPT));
+        $ordered = [];
+        while (count($ordered) < count($refers)) {
+            $before = count($ordered);
+            foreach (array_diff_key($refers, $ordered) as $table => $columns) {
+                if (array_diff($columns, array_keys($ordered), self::NOT_KEPT, [$table]) === []) {
+                    $ordered[$table] = $columns;
+                }
+            }
+            if (count($ordered) === $before) {
+                throw new \LogicException('tables refer to each other in a circle');
+            }
+        }
+
+        return $ordered;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Home;
+
+use App\Lesson\Lesson;
+use App\Student\Student;
+use App\Week\BarsResource;
+use App\Week\CatchUp;
+use App\Week\Task;
+use App\Week\Week;
+use App\Week\WeekDays;
+use Carbon\CarbonImmutable;
+use Nasturtium\Core\Practice\Care;
+
+/** The week that is under way as the child sees it; only weeks that were sent are seen. */
+final class HomeWeek
+{
+    public function __construct(private readonly CatchUp $catchUp) {}
+
+    public function __invoke(FamilyLink $link, Student $student): HomeWeekResource
+    {
+        $today = $student->today();
+        $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')
+            ->where('starts_on', '<=', $today->toDateString())->orderByDesc('starts_on')->first();
+        if ($week !== null) {
+            ($this->catchUp)($week, $today);
+            $week->load(WeekDays::RELATIONS);
+        }
+
+        return new HomeWeekResource(
+            $student->id,
+            $student->first_name,
+            $today->toDateString(),
+            CarbonImmutable::now()->toIso8601String(),
+            $student->timezone ?? $student->studio->timezone,
+            $week?->ends_on->toDateString(),
+            $week->message ?? '',
+            $week === null ? '' : (string) Lesson::query()->where('student_id', $student->id)->where('held_on', $week->starts_on->toDateString())->value('shared_note'),
+            Care::breakAfter($student->age($today)),
+            Care::words(),
+            $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),
+            $week === null ? [] : WeekDays::of($week),
+            array_map(static fn (Student $child): HomeChildResource => new HomeChildResource($child->id, $child->first_name), [$link->student, ...$link->siblings->all()]),
+        );
+    }
+
+    private static function task(Task $task): HomeTaskResource
+    {
+        return new HomeTaskResource(
+            $task->id,
+            $task->kind,
+            $task->title,
+            $task->instruction,
+            $task->learning?->piece->title,
+            $task->hand,
+            $task->repetitions,
+            $task->tempo,
+            $task->half_minutes / 2,
+            array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
+            array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),
+        );
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Home\Letters;
+
+use App\Student\Student;
+use App\Week\Task;
+use App\Week\TaskDay;
+use App\Week\Week;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+
+/** What goes to a family by mail, where the teacher has entered an address: the week that is sent, a report. */
+final class WriteToFamily
+{
+    public static function week(Week $week): void
+    {
+        $week->loadMissing(['student.studio', 'tasks.days', 'tasks.learning.piece']);
+        $student = $week->student;
+        if ($student->family_mail === null) {
+            return;
+        }
+        $lines = $week->message === '' ? [] : [$week->message, ''];
+        foreach ($week->tasks->filter(static fn (Task $task): bool => $task->days->isNotEmpty()) as $task) {
+            $days = $task->days->sortBy('on_date')->map(static fn (TaskDay $day): string => $day->on_date->format('D'))->unique()->implode(', ');
+            $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";
+            $lines[] = "{$task->title}{$piece} ({$days}): {$task->instruction}";
+        }
+        $lines[] = '';
+        $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";
+        self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
+    }
+
+    /** @param list<string> $lines */
+    public static function report(Student $student, string $title, array $lines): void
+    {
+        self::send($student, new Letter($student->studio, $student->id, $title, $lines));
+    }
+
+    /** @throws ValidationException when the mailer does not take it; nothing is sent by halves */
+    private static function send(Student $student, Letter $letter): void
+    {
+        try {
+            Mail::to($student->family_mail ?? '')->send($letter);
+        } catch (TransportExceptionInterface $reason) {
+            report($reason);
+            throw ValidationException::withMessages(['mail' => "The mail to {$student->family_mail} could not be sent, so nothing was. Try again, or take the address off the student’s page."]);
+        }
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lesson;
+
+use App\Api\ListOf;
+use Nasturtium\Core\Practice\Calendar\LessonState;
+use OpenApi\Attributes as OA;
+
+/** A lesson: the week it hears, its marks and slips, and the week that follows. */
+#[OA\Schema]
+final readonly class LessonResource
+{
+    /**
+     * @param  list<SlipResource>  $slips
+     * @param  list<SlipKindResource>  $slipKinds
+     * @param  list<RemedyResource>  $remedies  that next week will have
+     * @param  list<StuckResource>  $stuck
+     * @param  list<NextPageResource>  $nextPages
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public string $heldOn,
+        #[OA\Property]
+        public LessonState $state,
+        #[OA\Property]
+        public int $minutes,
+        #[OA\Property]
+        public string $privateNote,
+        #[OA\Property]
+        public string $sharedNote,
+        #[OA\Property]
+        public ?string $finishedAt,
+        #[OA\Property]
+        public ?HeardWeekResource $week,
+        #[ListOf(SlipResource::class)]
+        public array $slips,
+        #[ListOf(SlipKindResource::class)]
+        public array $slipKinds,
+        #[OA\Property]
+        public ?int $nextWeekId,
+        #[ListOf(RemedyResource::class)]
+        public array $remedies,
+        #[ListOf(StuckResource::class)]
+        public array $stuck,
+        #[ListOf(NextPageResource::class)]
+        public array $nextPages,
+    ) {}
+}

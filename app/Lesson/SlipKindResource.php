@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lesson;
+
+use Nasturtium\Core\Practice\Slip;
+use OpenApi\Attributes as OA;
+
+/** A kind of slip, with what is done about it. */
+#[OA\Schema]
+final readonly class SlipKindResource
+{
+    public function __construct(
+        #[OA\Property]
+        public Slip $kind,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $remedy,
+    ) {}
+
+    public static function of(Slip $slip): self
+    {
+        return new self($slip, $slip->words(), $slip->remedy());
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Desk;
+
+use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Report\Document\Report;
+
+/** The breakdown of a piece with its sound, as they are worked out once and kept. */
+final readonly class KeptReport
+{
+    /**
+     * Of what both are made of, so that nothing is read that another release has kept: a test says when it has to change.
+     */
+    public const FORM = 'd803f4cc0987';
+
+    public function __construct(public Report $report, public Playback $playback) {}
+}

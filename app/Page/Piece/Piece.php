@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Piece;
+
+use App\Page\Desk\OwnFinger;
+use App\Page\Desk\Verdict;
+use App\Page\Page;
+use App\Student\Learning\Learning;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Score\Piece as Score;
+
+/**
+ * A piece of a page; its music is kept as MusicXML.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $page_id
+ * @property string $label
+ * @property string $title
+ * @property string $music
+ * @property ?string $duet the teacher's part
+ * @property int $octave that the student plays above what is written
+ * @property ?string $shorthand
+ * @property int $revision
+ * @property int $measures
+ * @property string $note_names
+ * @property string $not_read
+ * @property-read Page $page
+ * @property-read Collection<int, Learning> $learnings
+ * @property-read Collection<int, OwnFinger> $ownFingers
+ * @property-read Collection<int, Verdict> $verdicts
+ */
+final class Piece extends Model
+{
+    protected $guarded = [];
+
+    /** The piece as the core knows it. */
+    public function score(): Score
+    {
+        return MusicXmlReader::kept($this->music);
+    }
+
+    /** @return list<string> */
+    public function noteNames(): array
+    {
+        return $this->note_names === '' ? [] : explode(',', $this->note_names);
+    }
+
+    /** @return BelongsTo<Page, $this> */
+    public function page(): BelongsTo
+    {
+        return $this->belongsTo(Page::class);
+    }
+
+    /** @return HasMany<Learning, $this> */
+    public function learnings(): HasMany
+    {
+        return $this->hasMany(Learning::class);
+    }
+
+    /** @return HasMany<OwnFinger, $this> */
+    public function ownFingers(): HasMany
+    {
+        return $this->hasMany(OwnFinger::class);
+    }
+
+    /** @return HasMany<Verdict, $this> */
+    public function verdicts(): HasMany
+    {
+        return $this->hasMany(Verdict::class);
+    }
+
+    /** @return array{string, int} the title of its book, and the number of its page */
+    public function whereabouts(): array
+    {
+        $at = DB::table('pages')->join('books', 'books.id', '=', 'pages.book_id')->where('pages.id', $this->page_id)->first(['books.title', 'pages.number']);
+
+        return [(string) ($at->title ?? ''), (int) ($at->number ?? 0)];
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Piece;
+
+use App\Http\Asked;
+
+/** Bars of a piece, to be heard. The policy stands on the route. */
+final class PiecePlaybackRequest extends Asked
+{
+    use PlaysBars;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return $this->barRules();
+    }
+}

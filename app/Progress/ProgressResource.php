@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** What a student's weeks tell, and the same in sentences. */
+#[OA\Schema]
+final readonly class ProgressResource
+{
+    /**
+     * @param  list<string>  $words
+     * @param  list<ProgressNoteResource>  $notes
+     * @param  list<ProgressWeekResource>  $weeks  in order
+     * @param  list<ProgressTemposResource>  $tempi
+     * @param  list<ProgressSlipResource>  $slips
+     * @param  list<ProgressPlaceResource>  $places
+     * @param  list<PaceResource>  $pace
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public string $from,
+        #[OA\Property]
+        public string $to,
+        #[ListOf('string')]
+        public array $words,
+        #[ListOf(ProgressNoteResource::class)]
+        public array $notes,
+        #[ListOf(ProgressWeekResource::class)]
+        public array $weeks,
+        #[ListOf(ProgressTemposResource::class)]
+        public array $tempi,
+        #[ListOf(ProgressSlipResource::class)]
+        public array $slips,
+        #[ListOf(ProgressPlaceResource::class)]
+        public array $places,
+        #[ListOf(PaceResource::class)]
+        public array $pace,
+    ) {}
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Student;
+
+use App\Account\CurrentStudio;
+use App\Account\User;
+use App\Api\Delete;
+use App\Api\Get;
+use App\Api\Post;
+use App\Api\Put;
+use App\Home\FamilyLink;
+use App\Home\FamilyLinkResource;
+use App\Lesson\Timetable\Holiday;
+use App\Lesson\Timetable\HolidayResource;
+use App\Lesson\Timetable\LessonDayResource;
+use App\Lesson\Timetable\LessonsAhead;
+use App\Privacy\Access;
+use App\Privacy\EraseStudent;
+use App\Privacy\NoteAccess;
+use App\Student\Learning\Learning;
+use App\Student\Learning\LearningResource;
+use App\Student\Learning\Petals;
+use App\Week\Week;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\LearningState;
+
+/** The students of a studio. */
+final class StudentController
+{
+    #[Get('/students', StudentResource::class, many: true)]
+    public function index(CurrentStudio $studio): JsonResponse
+    {
+        $students = Student::query()->where('studio_id', $studio->get()->id)->with('practiceDays')->orderBy('first_name')->orderBy('initial')->get();
+        // Those who left stand last.
+        $students = $students->sortBy(static fn (Student $student): bool => $student->left_on !== null)->values();
+
+        return new JsonResponse($students->map(static fn (Student $student): StudentResource => StudentResource::of($student, $studio->today())));
+    }
+
+    #[Post('/students', StudentResource::class)]
+    public function store(StudentRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        return $this->save(new Student(['studio_id' => $studio->get()->id]), $request, $studio);
+    }
+
+    #[Get('/students/{student}', StudentDetailResource::class)]
+    public function show(Request $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        $user = $request->user();
+        NoteAccess::by($user instanceof User ? $user->name : '', $student, Access::PAGE);
+        $student->load([
+            'practiceDays',
+            'familyLinks.siblings',
+            ...Student::TIMETABLE,
+            'learnings.piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']),
+            'learnings.piece.page.book',
+        ]);
+        $student->learnings->where('state', '!=', 'finished')->load(['stages' => static fn ($stages) => $stages->with('bars')->withCount('misses')]);
+        $petals = Petals::ofFinished($student->id);
+        $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<=', $studio->today()->toDateString())->orderByDesc('starts_on')->first();
+
+        return new JsonResponse(new StudentDetailResource(
+            StudentResource::of($student, $studio->today()),
+            array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === LearningState::Finished
+                ? LearningResource::withoutStages($learning, $petals[$learning->id] ?? [])
+                : LearningResource::of($learning))->all()),
+            array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
+            $week?->id,
+            array_map(LessonDayResource::of(...), LessonsAhead::of($student)),
+            array_values($student->everyHoliday()->filter(static fn (Holiday $holiday): bool => $holiday->to_on->greaterThanOrEqualTo($student->today()))->sortBy('from_on')->map(HolidayResource::of(...))->all()),
+        ));
+    }
+
+    #[Put('/students/{student}', StudentResource::class)]
+    public function update(StudentRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        return $this->save($student, $request, $studio);
+    }
+
+    /** A student leaves, and is kept out of the lists, or returns. */
+    #[Put('/students/{student}/left', StudentResource::class)]
+    public function leave(LeaveRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        $student->update(['left_on' => $request->boolean('left') ? ($student->left_on ?? $studio->today()) : null]);
+
+        return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
+    }
+
+    #[Delete('/students/{student}')]
+    public function destroy(Student $student, EraseStudent $erase): Response
+    {
+        $erase($student);
+
+        return new Response(status: 204);
+    }
+
+    private function save(Student $student, StudentRequest $request, CurrentStudio $studio): JsonResponse
+    {
+        DB::transaction(static function () use ($student, $request, $studio): void {
+            $student->fill($request->columns($studio->today()))->save();
+            $student->practiceDays()->delete();
+            $student->practiceDays()->createMany(array_map(static fn (array $day): array => [...$day, 'studio_id' => $student->studio_id], $request->days()));
+        });
+
+        return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
+    }
+}

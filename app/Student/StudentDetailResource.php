@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Student;
+
+use App\Api\ListOf;
+use App\Home\FamilyLinkResource;
+use App\Lesson\Timetable\HolidayResource;
+use App\Lesson\Timetable\LessonDayResource;
+use App\Student\Learning\LearningResource;
+use OpenApi\Attributes as OA;
+
+/** Everything about one student that the teacher sees on their page. */
+#[OA\Schema]
+final readonly class StudentDetailResource
+{
+    /**
+     * @param  list<LearningResource>  $learnings
+     * @param  list<FamilyLinkResource>  $links
+     * @param  list<LessonDayResource>  $lessons  in sight
+     * @param  list<HolidayResource>  $holidays  of this student, and of all, that are not over
+     */
+    public function __construct(
+        #[OA\Property]
+        public StudentResource $student,
+        #[ListOf(LearningResource::class)]
+        public array $learnings,
+        #[ListOf(FamilyLinkResource::class)]
+        public array $links,
+        #[OA\Property]
+        public ?int $weekId,
+        #[ListOf(LessonDayResource::class)]
+        public array $lessons,
+        #[ListOf(HolidayResource::class)]
+        public array $holidays,
+    ) {}
+}

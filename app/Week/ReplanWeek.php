@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Planning\Plan;
+use Nasturtium\Core\Practice\Planning\RuleCheck;
+use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
+
+/** Plans what is left of a week over the days that are left; days that are over, and what was practised today, stay as they were. */
+final class ReplanWeek
+{
+    public function __invoke(Week $week, CarbonImmutable $today): void
+    {
+        DB::transaction(function () use ($week, $today): void {
+            $week->refresh()->load(WeekDays::RELATIONS);
+            $asked = WeekDays::forPlanner($week, $today);
+            $plan = WeekPlanner::propose($asked);
+            self::holdAgainstTheRules($week, $asked, $plan->dates());
+            $this->write($week, $plan, $today->toDateString());
+            $week->update(['planned_on' => $today]);
+            CountWeeks::of([$week->id]);
+        });
+        $week->refresh();
+    }
+
+    /**
+     * @param  array<array-key, list<string>>  $dates  by task id
+     *
+     * @throws ValidationException with the day, the task and the reason
+     */
+    public static function holdAgainstTheRules(Week $week, PlanWeek $asked, array $dates): void
+    {
+        $titles = $week->tasks->pluck('title', 'id');
+        $broken = RuleCheck::broken($asked, $dates);
+        if ($broken !== []) {
+            throw ValidationException::withMessages(['tasks' => array_map(
+                static fn (array $rule): string => CarbonImmutable::parse($rule['date'])->format('l').", {$titles[(int) $rule['task']]}: {$rule['text']}",
+                $broken,
+            )]);
+        }
+    }
+
+    private function write(Week $week, Plan $plan, string $today): void
+    {
+        $planned = [];
+        foreach ($plan->days as $date => $ids) {
+            foreach ($ids as $position => $id) {
+                $planned[(int) $id][$date] = $position;
+            }
+        }
+        $gone = [];
+        $new = [];
+        foreach ($week->tasks as $task) {
+            foreach ($task->days as $day) {
+                $date = $day->on_date->toDateString();
+                $position = $planned[$task->id][$date] ?? null;
+                if ($date < $today || ($date === $today && WeekDays::practisedOn($task, $today))) {
+                    continue;
+                }
+                if ($position === null) {
+                    $gone[] = $day->id;
+                } elseif ($day->position !== $position) {
+                    $day->update(['position' => $position]);
+                }
+                unset($planned[$task->id][$date]);
+            }
+            foreach ($planned[$task->id] ?? [] as $date => $position) {
+                $new[] = ['studio_id' => $week->studio_id, 'task_id' => $task->id, 'on_date' => $date, 'position' => $position];
+            }
+            $task->update(['left_why' => $plan->left[(string) $task->id] ?? null]);
+        }
+        TaskDay::query()->whereKey($gone)->delete();
+        TaskDay::query()->insert($new);
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use App\Home\Practice;
+use App\Lesson\Slip;
+use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Score\Hand;
+
+/**
+ * What a student does on some days of a week.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $student_id
+ * @property int $week_id
+ * @property ?int $stage_id
+ * @property ?int $learning_id
+ * @property TaskKind $kind
+ * @property string $title
+ * @property string $instruction
+ * @property string $why
+ * @property ?Hand $hand
+ * @property int $repetitions
+ * @property ?int $tempo beats a minute
+ * @property int $half_minutes
+ * @property int $most_days it is wanted on no more
+ * @property bool $is_new
+ * @property bool $starred
+ * @property bool $leads first in its day among its like
+ * @property ?string $left_why
+ * @property ?LessonVerdict $mark
+ * @property ?int $tempo_reached beats a minute, at the lesson
+ * @property string $heard_note of the teacher, at the lesson
+ * @property-read Week $week
+ * @property-read ?Stage $stage
+ * @property-read ?Learning $learning
+ * @property-read Collection<int, TaskBars> $bars
+ * @property-read Collection<int, TaskDay> $days
+ * @property-read Collection<int, DayOff> $daysOff
+ * @property-read Collection<int, Practice> $practices
+ * @property-read Collection<int, Slip> $slips
+ */
+final class Task extends Model
+{
+    use SoftDeletes;
+
+    /** Why a task is there that nobody proposed. */
+    public const OWN = 'added by the teacher';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Stage, $this> */
+    public function stage(): BelongsTo
+    {
+        return $this->belongsTo(Stage::class);
+    }
+
+    /** @return BelongsTo<Learning, $this> */
+    public function learning(): BelongsTo
+    {
+        return $this->belongsTo(Learning::class);
+    }
+
+    /** @return BelongsTo<Week, $this> */
+    public function week(): BelongsTo
+    {
+        return $this->belongsTo(Week::class);
+    }
+
+    /** @return HasMany<TaskBars, $this> */
+    public function bars(): HasMany
+    {
+        return $this->hasMany(TaskBars::class);
+    }
+
+    /** @return HasMany<TaskDay, $this> */
+    public function days(): HasMany
+    {
+        return $this->hasMany(TaskDay::class);
+    }
+
+    /** @return HasMany<DayOff, $this> */
+    public function daysOff(): HasMany
+    {
+        return $this->hasMany(DayOff::class);
+    }
+
+    /** @return HasMany<Practice, $this> */
+    public function practices(): HasMany
+    {
+        return $this->hasMany(Practice::class);
+    }
+
+    /** @return HasMany<Slip, $this> */
+    public function slips(): HasMany
+    {
+        return $this->hasMany(Slip::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => TaskKind::class, 'hand' => Hand::class, 'mark' => LessonVerdict::class, 'is_new' => 'boolean', 'starred' => 'boolean', 'leads' => 'boolean'];
+    }
+}

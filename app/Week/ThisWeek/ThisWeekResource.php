@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week\ThisWeek;
+
+use App\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** A student on the first screen: the next lesson, the leaf, what is stuck and what waits. */
+#[OA\Schema]
+final readonly class ThisWeekResource
+{
+    /**
+     * @param  list<LeafDayResource>  $leaf
+     * @param  list<string>  $stuck
+     * @param  list<string>  $waiting
+     * @param  list<string>  $pieces
+     * @param  list<string>  $reviewsDue  titles
+     * @param  list<string>  $left  what found no room, and why
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $studentId,
+        #[OA\Property]
+        public string $student,
+        #[OA\Property]
+        public int $age,
+        #[OA\Property]
+        public string $lessonOn,
+        #[OA\Property]
+        public string $lessonTime,
+        #[OA\Property]
+        public ?int $weekId,
+        #[ListOf(LeafDayResource::class)]
+        public array $leaf,
+        #[ListOf('string')]
+        public array $stuck,
+        #[ListOf('string')]
+        public array $waiting,
+        #[ListOf('string')]
+        public array $pieces,
+        #[ListOf('string')]
+        public array $reviewsDue,
+        #[ListOf('string')]
+        public array $left,
+    ) {}
+}

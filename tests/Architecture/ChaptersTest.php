@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Finder\Finder;
+
+/*
+ * The application is in chapters, each with its models, policies, requests, resources and actions. What a chapter gives to
+ * the others is named here; all else is its own.
+ */
+
+const OPEN_TO_OTHERS = [
+    'Account' => ['CurrentStudio', 'Studio', 'StudioRequest', 'StudioResource', 'User'],
+    'Home' => ['FamilyLink', 'FamilyLinkResource', 'Letters\\WriteToFamily', 'Practice', 'PracticeResource', 'WrongTokens'],
+    'Lesson' => ['FindRemedies', 'Lesson', 'MarkTask', 'NextPageResource', 'NextPages', 'ReliefRequest', 'RelieveStage', 'Slip', 'StuckResource', 'StuckStages', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead'],
+    'Page' => ['Book', 'Desk\\ReportOf', 'Desk\\SettingsFor', 'Page', 'Piece\\NoteNames', 'Piece\\Piece', 'Piece\\PlaybackResource'],
+    'Privacy' => ['Access', 'CachedReports', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
+    'Student' => ['ForStudent', 'KnowNotes', 'Learning\\Learning', 'Learning\\OpenPiece', 'Learning\\PlayedOn', 'Learning\\Stage', 'Learning\\StageBars', 'Paths\\OwnPath', 'Student', 'StudentResource'],
+    'Week' => ['BarsResource', 'CatchUp', 'CountWeeks', 'DayOff', 'ProposeWeek', 'ReplanWeek', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays'],
+    'Archive' => [],
+    'Progress' => [],
+];
+
+/** @return array<string, list<string>> the classes that each file of the application uses of it, by file under app/ */
+function uses_by_file(): array
+{
+    $root = dirname(__DIR__, 2).'/app';
+    $uses = [];
+    foreach (Finder::create()->files()->in($root)->name('*.php') as $file) {
+        preg_match_all('/^use ([\w\\\\]+?)(?: as \w+)?;/m', $file->getContents(), $found);
+        $uses[$file->getRelativePathname()] = $found[1];
+    }
+
+    return $uses;
+}
+
+test('a chapter takes from another what that one gives', function (): void {
+    $taken = [];
+    foreach (uses_by_file() as $file => $classes) {
+        $from = explode('/', $file)[0];
+        foreach (isset(OPEN_TO_OTHERS[$from]) ? $classes : [] as $class) {
+            [$app, $chapter, $name] = [...explode('\\', $class, 3), '', ''];
+            if ($app === 'App' && $chapter !== $from && isset(OPEN_TO_OTHERS[$chapter])) {
+                $taken[$chapter][$name] = true;
+                expect(OPEN_TO_OTHERS[$chapter])->toContain($name);
+            }
+        }
+    }
+    // What nobody takes is not given any more.
+    foreach (OPEN_TO_OTHERS as $chapter => $given) {
+        expect(array_values(array_diff($given, array_keys($taken[$chapter] ?? []))))->toBe([], $chapter);
+    }
+});
+
+test('what is not of HTTP knows nothing of it', function (): void {
+    $http = '/^(Illuminate\\\\Http\\\\(JsonResponse|Request|Response)|Symfony\\\\Component\\\\HttpFoundation)/';
+    foreach (uses_by_file() as $file => $classes) {
+        if (preg_match('~^(Http|Api|Providers)/|(Controller|Request)\.php$|^Student/ForStudent|^Home/WrongTokens~', $file) !== 1) {
+            expect(preg_grep($http, $classes))->toBe([], $file);
+        }
+    }
+});
+
+test('an answer asks the database nothing, and a controller decides nothing about music', function (): void {
+    foreach (Finder::create()->files()->in(dirname(__DIR__, 2).'/app')->name(['*Resource.php', '*Controller.php']) as $file) {
+        $text = $file->getContents();
+        str_ends_with($file->getFilename(), 'Resource.php')
+            ? expect($text)->not->toMatch('/\bDB::|::query\(|->load\w*\(|->exists\(\)/', $file->getFilename())
+            : expect($text)->not->toMatch('/^use Nasturtium\\\\Core\\\\(Counting|Fingering|Pattern|Reading)\\\\/m', $file->getFilename());
+    }
+});
