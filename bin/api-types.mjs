@@ -6,7 +6,6 @@ import openapiTS, { astToString } from 'openapi-typescript';
 import ts from 'typescript';
 
 const [from, to] = process.argv.slice(2);
-JSON.parse(readFileSync(from, 'utf8'));
 const nodes = await openapiTS(pathToFileURL(resolve(from)), {
     propertiesRequiredByDefault: false,
     defaultNonNullable: true,
@@ -16,3 +15,29 @@ const nodes = await openapiTS(pathToFileURL(resolve(from)), {
             : undefined,
 });
 writeFileSync(to, `/* Made by bin/api-types.mjs. */\n${astToString(nodes)}`);
+
+// Sets that are chosen from, with their words.
+const { 'x-choices': sets } = JSON.parse(readFileSync(from, 'utf8'));
+const facts = ([first]) =>
+    Object.keys(first)
+        .filter((key) => key !== 'value' && key !== 'label')
+        .map((key) => ` & { ${key}: boolean }`)
+        .join('');
+const types = Object.entries(sets).map(
+    ([name, set]) => `    ${name}: (Choice<components['schemas']['${name}']>${facts(set)})[];`,
+);
+writeFileSync(
+    to.replace('generated.d.ts', 'choices.generated.ts'),
+    `/* Made by bin/api-types.mjs. */
+import type { components } from './generated';
+
+export interface Choice<Value> {
+    value: Value;
+    label: string;
+}
+
+export const choices: {
+${types.join('\n')}
+} = ${JSON.stringify(sets, null, 4)};
+`,
+);

@@ -34,7 +34,7 @@ step() {
 
 hash_of() { cat "$@" 2>/dev/null | sha256sum | cut -c1-32; }
 
-hash_tree() { find "$@" -type f -not -name '*generated.d.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32; }
+hash_tree() { find "$@" -type f -not -name '*generated.d.ts' -not -name '*.generated.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32; }
 
 debian_packages="php8.2-cli php8.2-mbstring php8.2-xml php8.2-mysql php8.2-curl php8.2-zip mariadb-server composer unzip $*"
 
@@ -71,7 +71,7 @@ if [ "$(node_major)" -lt 20 ]; then
 fi
 
 # What a stamp vouches for may have been deleted since.
-for made in vendor/autoload.php:composer node_modules/.package-lock.json:npm public/build/manifest.json:front-end resources/js/api/generated.d.ts:api-types; do
+for made in vendor/autoload.php:composer node_modules/.package-lock.json:npm public/build/manifest.json:front-end resources/js/api/generated.d.ts:api-types resources/js/api/choices.generated.ts:api-types; do
     [ -e "${made%%:*}" ] || rm -f "$run/stamps/${made##*:}"
 done
 

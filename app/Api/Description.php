@@ -9,8 +9,10 @@ use App\Student\ForStudent;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
 use LogicException;
+use Nasturtium\Core\Choice;
 use Nasturtium\Core\Report\Document\JsonSchema;
 use OpenApi\Generator;
+use ReflectionClass;
 use ReflectionMethod;
 use ReflectionNamedType;
 
@@ -34,6 +36,9 @@ final class Description
         ],
         'required' => ['message'],
     ];
+
+    /** @var array<string, list<array<string, int|string|bool>>> sets that are chosen from, by the name of their enum */
+    private array $choices = [];
 
     /** @var array<string, array<string, mixed>> what is asked, by the name of its request */
     private array $bodies = [];
@@ -69,8 +74,9 @@ final class Description
             'Problem' => self::PROBLEM,
         ];
         $enums = [];
-        $api = self::withEnums($api, $enums);
+        $api = $this->withEnums($api, $enums);
         $api['components']['schemas'] += $enums;
+        $api['x-choices'] = $this->choices;
         ksort($api['components']['schemas']);
         self::holdReferences($api, $api['components']['schemas']);
 
@@ -92,7 +98,7 @@ final class Description
                 continue;
             }
             $body = BodySchema::of($class);
-            $name = (new \ReflectionClass($class))->getShortName();
+            $name = (new ReflectionClass($class))->getShortName();
             if ($verb === 'get') {
                 foreach ($body['properties'] as $field => $schema) {
                     $operation['parameters'][] = ['name' => $field, 'in' => 'query', 'required' => in_array($field, $body['required'] ?? [], true), 'schema' => $schema];
@@ -139,6 +145,19 @@ final class Description
         return $classes;
     }
 
+    /** @return array<string, int|string|bool> its value, its label, and what else is so or not: its public `is…` and `has…` */
+    private static function choice(Choice $case): array
+    {
+        $facts = [];
+        foreach ((new ReflectionClass($case))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
+            if (! $method->isStatic() && $method->getNumberOfParameters() === 0 && preg_match('/^(is|has)[A-Z]/', $method->getName()) === 1) {
+                $facts[$method->getName()] = $method->invoke($case) === true;
+            }
+        }
+
+        return ['value' => $case->value, 'label' => $case->label(), ...$facts];
+    }
+
     /**
      * A type that is the name of an enum becomes a reference to it.
      *
@@ -146,17 +165,20 @@ final class Description
      * @param  array<string, mixed>  $enums  found so far, by name
      * @return array<mixed>
      */
-    private static function withEnums(array $part, array &$enums): array
+    private function withEnums(array $part, array &$enums): array
     {
         $types = is_array($part['type'] ?? null) ? $part['type'] : [$part['type'] ?? null];
         foreach ($types as $type) {
             if (is_string($type) && is_subclass_of($type, \BackedEnum::class)) {
-                $name = (new \ReflectionClass($type))->getShortName();
+                $name = (new ReflectionClass($type))->getShortName();
                 $schema = JsonSchema::ofEnum($type);
                 if (($enums[$name] ?? $schema) !== $schema) {
                     throw new LogicException("two enums are called {$name}");
                 }
                 $enums[$name] = $schema;
+                if (is_subclass_of($type, Choice::class)) {
+                    $this->choices[$name] = array_map(self::choice(...), $type::cases());
+                }
                 $reference = ['$ref' => self::SCHEMAS.$name];
                 unset($part['type'], $part['nullable']);
 
@@ -164,7 +186,7 @@ final class Description
             }
         }
         foreach ($part as $key => $inside) {
-            $part[$key] = is_array($inside) ? self::withEnums($inside, $enums) : $inside;
+            $part[$key] = is_array($inside) ? $this->withEnums($inside, $enums) : $inside;
         }
 
         return $part;

@@ -15,6 +15,8 @@ final readonly class SlipKindResource
         #[OA\Property]
         public Slip $kind,
         #[OA\Property]
+        public string $key,
+        #[OA\Property]
         public string $words,
         #[OA\Property]
         public string $remedy,
@@ -22,6 +24,6 @@ final readonly class SlipKindResource
 
     public static function of(Slip $slip): self
     {
-        return new self($slip, $slip->words(), $slip->remedy());
+        return new self($slip, $slip->key(), $slip->words(), $slip->remedy());
     }
 }

@@ -26,6 +26,7 @@ use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
 use Nasturtium\Core\Practice\PersonName;
+use Nasturtium\Core\Reading\LandmarkLevel;
 use Nasturtium\Core\Reading\School;
 
 /**
@@ -47,7 +48,7 @@ use Nasturtium\Core\Reading\School;
  * @property PathKind $path
  * @property ?int $path_id a path of the studio, over `path`
  * @property School $school
- * @property int $landmark_level
+ * @property LandmarkLevel $landmark_level
  * @property bool $landmark_middle D3 is a landmark too
  * @property CountingSystem $counting
  * @property CountStyle $count_style
@@ -195,6 +196,6 @@ final class Student extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['path' => PathKind::class, 'school' => School::class, 'counting' => CountingSystem::class, 'count_style' => CountStyle::class, 'long_notes' => LongNotes::class, 'compound_beats' => CompoundBeats::class, 'landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
+        return ['landmark_level' => LandmarkLevel::class, 'path' => PathKind::class, 'school' => School::class, 'counting' => CountingSystem::class, 'count_style' => CountStyle::class, 'long_notes' => LongNotes::class, 'compound_beats' => CompoundBeats::class, 'landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
     }
 }

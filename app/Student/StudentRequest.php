@@ -11,6 +11,7 @@ use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Reading\LandmarkLevel;
 use Nasturtium\Core\Reading\School;
 
 /** A student as the teacher describes them. The policy stands on the route. */
@@ -35,7 +36,7 @@ final class StudentRequest extends Asked
             'familyMail' => ['nullable', 'email', 'max:190'],
             ...$this->pathRules(),
             'school' => ['required', Rule::enum(School::class)],
-            'landmarkLevel' => ['required', 'integer', 'between:1,3'],
+            'landmarkLevel' => ['required', 'integer', Rule::enum(LandmarkLevel::class)],
             'counting' => ['required', Rule::enum(CountingSystem::class)],
             'countStyle' => ['required', Rule::enum(CountStyle::class)],
             'landmarkMiddle' => ['required', 'boolean'],

@@ -11,6 +11,7 @@ use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Reading\LandmarkLevel;
 use Nasturtium\Core\Reading\School;
 use OpenApi\Attributes as OA;
 
@@ -55,7 +56,7 @@ final readonly class StudentResource
         #[OA\Property]
         public School $school,
         #[OA\Property]
-        public int $landmarkLevel,
+        public LandmarkLevel $landmarkLevel,
         #[OA\Property]
         public bool $landmarkMiddle,
         #[OA\Property]

@@ -4,11 +4,21 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
+use Nasturtium\Core\Choice;
+
 /** What note values are called; a studio chooses. */
-enum NoteWords: string
+enum NoteWords: string implements Choice
 {
     case American = 'us';
     case British = 'uk';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::American => 'whole, half, quarter, eighth',
+            self::British => 'semibreve, minim, crotchet, quaver',
+        };
+    }
 
     private const BRITISH = [
         'whole' => 'semibreve', 'half' => 'minim', 'quarter' => 'crotchet', 'eighth' => 'quaver',

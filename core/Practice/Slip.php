@@ -66,6 +66,24 @@ enum Slip: string
         return $this === self::WrongNote || $this === self::ReadBackwards;
     }
 
+    /** The key that notes it at a lesson: a hand lies on the row of digits. */
+    public function key(): string
+    {
+        return match ($this) {
+            self::WrongNote => '1',
+            self::ReadBackwards => '2',
+            self::WrongFinger => '3',
+            self::LeapMissed => '4',
+            self::CutShort => '5',
+            self::BeatLost => '6',
+            self::LineTurnStall => '7',
+            self::HandsApart => '8',
+            self::Articulation => '9',
+            self::Dynamics => '0',
+            self::RepeatMissed => '-',
+        };
+    }
+
     public function words(): string
     {
         return $this->row()[0];

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
+use Nasturtium\Core\Choice;
+
 /** What a task of a week is for; its value and its place in the day (trade 11.2). */
-enum TaskKind: string
+enum TaskKind: string implements Choice
 {
     case WarmUp = 'warm-up';
     case Remedy = 'remedy';
@@ -13,6 +15,18 @@ enum TaskKind: string
     case Drill = 'drill';
     case Review = 'review';
     case Theory = 'theory';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::WarmUp => 'Warm-up',
+            self::Remedy => 'Remedy',
+            self::Stage => 'Practice of a piece',
+            self::Drill => 'Drill',
+            self::Review => 'Review',
+            self::Theory => 'Theory',
+        };
+    }
 
     public function value(): int
     {

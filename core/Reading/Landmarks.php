@@ -11,12 +11,7 @@ use Nasturtium\Core\Score\Pitch;
 /** The notes known by sight, from which the others are reached by steps (trade 3.4). */
 final readonly class Landmarks
 {
-    /** Middle C stands between the staves and belongs to both. */
-    private const LEVELS = [
-        1 => ['C4' => null, 'G4' => Clef::Treble, 'F3' => Clef::Bass],
-        2 => ['C5' => Clef::Treble, 'C3' => Clef::Bass],
-        3 => ['F5' => Clef::Treble, 'G2' => Clef::Bass, 'C6' => Clef::Treble, 'C2' => Clef::Bass],
-    ];
+    private LandmarkLevel $level;
 
     /** A teacher may add the middle line of the bass staff. */
     private const MIDDLE_LINE = 'D3';
@@ -26,11 +21,9 @@ final readonly class Landmarks
      *
      * @throws InvalidScore for a level other than 1, 2 or 3
      */
-    public function __construct(private int $level = 1, private bool $middleLine = false)
+    public function __construct(int $level = 1, private bool $middleLine = false)
     {
-        if (! isset(self::LEVELS[$level])) {
-            throw new InvalidScore("there are landmark levels 1, 2 and 3, not {$level}");
-        }
+        $this->level = LandmarkLevel::tryFrom($level) ?? throw new InvalidScore("there are landmark levels 1, 2 and 3, not {$level}");
     }
 
     /** The nearest by steps; on a tie the one of the note's own clef, then the lower. */
@@ -60,8 +53,8 @@ final readonly class Landmarks
     private function all(): array
     {
         $all = $this->middleLine ? [self::MIDDLE_LINE => Clef::Bass] : [];
-        for ($level = 1; $level <= $this->level; $level++) {
-            $all += self::LEVELS[$level];
+        foreach (LandmarkLevel::cases() as $level) {
+            $all += $level->value <= $this->level->value ? $level->adds() : [];
         }
 
         return $all;

@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
-enum Hand: string
+use Nasturtium\Core\Choice;
+
+/** The hands of a player. */
+enum Hand: string implements Choice
 {
     case Right = 'R';
     case Left = 'L';
+
+    public function label(): string
+    {
+        return $this === self::Right ? 'Right' : 'Left';
+    }
 
     public function word(): string
     {

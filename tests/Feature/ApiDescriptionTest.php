@@ -148,3 +148,13 @@ test('answers have the fields and types of their schemas', function (string $pat
     ['/api/home/week', 'HomeWeekResource'],
     ['/api/home/tasks/{task}', 'HomeMusicResource'],
 ]);
+
+test('sets that are chosen from are served with their words, each once', function (): void {
+    $sets = description()['x-choices'];
+    expect($sets['School'][0])->toBe(['value' => 'landmark', 'label' => 'From landmarks'])
+        ->and($sets['LandmarkLevel'])->toBe([['value' => 1, 'label' => 'C4 G4 F3'], ['value' => 2, 'label' => 'and C5 C3'], ['value' => 3, 'label' => 'and F5 G2 C6 C2']])
+        ->and(array_column(array_filter($sets['CountingSystem'], static fn (array $one): bool => $one['isByBeat']), 'value'))->toBe(['numbers', 'du-de']);
+    foreach ($sets as $name => $set) {
+        expect(array_unique(array_column($set, 'label')))->toHaveCount(count($set), $name);
+    }
+});

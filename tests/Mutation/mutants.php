@@ -102,7 +102,16 @@ $isSame = static function (Mutation $mutation) use ($sources): bool {
     if (preg_match('/^( +)(break|continue);$/', rtrim($line), $found) !== 1) {
         return false;
     }
-    for ($at = $mutation->startLine - 2; $at > 0 && strspn($text[$at], ' ') >= strlen($found[1]) || trim($text[$at]) === ''; $at--) {
+    $depth = strlen($found[1]);
+    for ($at = $mutation->startLine - 2; $at > 0; $at--) {
+        $indent = strspn($text[$at], ' ');
+        if (trim($text[$at]) === '' || $indent >= $depth) {
+            continue;
+        }
+        if (preg_match('/^ +(\} )?(if|else)/', $text[$at]) !== 1) {
+            break;
+        }
+        $depth = $indent;
     }
 
     return preg_match('/^ +(case |default:)/', $text[$at]) === 1;

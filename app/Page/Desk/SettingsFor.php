@@ -50,7 +50,7 @@ final class SettingsFor
                 : OwnPath::query()->with('steps')->findOrFail($on->path_id)->path(),
             school: $student->school,
             counting: $this->counting($studio, $student),
-            landmarks: new Landmarks($student->landmark_level, $student->landmark_middle),
+            landmarks: new Landmarks($student->landmark_level->value, $student->landmark_middle),
             known: ($this->know)($student, $piece, $learnings, $studio->today()),
             phrases: $phrases,
             fingers: $own,

@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Book;
 
+use Nasturtium\Core\Choice;
+
 /** What a page of a book is (trade 2.1). */
-enum PageKind: string
+enum PageKind: string implements Choice
 {
     case Pieces = 'pieces';
     case Theory = 'theory';
     case Listening = 'listening';
     case Duet = 'duet';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Pieces => 'Pieces to play',
+            self::Theory => 'Theory',
+            self::Listening => 'Listening',
+            self::Duet => 'Duet',
+        };
+    }
 
     private const WORDS = [
         '' => self::Pieces, 'piece' => self::Pieces, 'exercise' => self::Pieces, 'exercises' => self::Pieces, 'song' => self::Pieces,

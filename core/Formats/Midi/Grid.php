@@ -4,15 +4,26 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Midi;
 
+use Nasturtium\Core\Choice;
 use Nasturtium\Core\Score\Fraction;
 
 /** The shortest step that notes played freely are laid on. */
-enum Grid: string
+enum Grid: string implements Choice
 {
     case Quarters = 'quarter';
     case Eighths = 'eighth';
     case Sixteenths = 'sixteenth';
     case Triplets = 'triplet';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Quarters => 'Quarters',
+            self::Eighths => 'Eighths',
+            self::Sixteenths => 'Sixteenths',
+            self::Triplets => 'Triplets',
+        };
+    }
 
     /** Off the grid by more than this part of a step is uncertain. */
     private const OFF = [1, 4];

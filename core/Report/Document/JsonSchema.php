@@ -50,7 +50,7 @@ final class JsonSchema
     public static function ofEnum(string $enum): array
     {
         return array_filter([
-            'type' => 'string',
+            'type' => is_int($enum::cases()[0]->value) ? 'integer' : 'string',
             'description' => self::summary((new \ReflectionClass($enum))->getDocComment()),
             'enum' => array_map(static fn (\BackedEnum $case): int|string => $case->value, $enum::cases()),
         ]);

@@ -1,17 +1,10 @@
 import { Button, Group, NumberInput, Select, Stack, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
-import { type Api, keyOf } from '../api';
+import { type Api, choices, keyOf } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import type { Asked, Of } from './asked';
-
-const KINDS: { value: Api['PageKind']; label: string }[] = [
-    { value: 'pieces', label: 'Pieces to play' },
-    { value: 'theory', label: 'Theory' },
-    { value: 'listening', label: 'Listening' },
-    { value: 'duet', label: 'Duet' },
-];
 
 interface Props {
     dialog: Asked;
@@ -103,8 +96,8 @@ function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) =>
                 label="Kind"
                 allowDeselect={false}
                 value={page.kind}
-                onChange={(kind) => set({ kind: KINDS.find((one) => one.value === kind)?.value ?? page.kind })}
-                data={KINDS}
+                onChange={(kind) => kind !== null && set({ kind })}
+                data={choices.PageKind}
             />
             <Line label="Title" value={page.title ?? ''} set={(title) => set({ title })} />
             <Line label="What is new on it" value={page.introduces} set={(introduces) => set({ introduces })} />

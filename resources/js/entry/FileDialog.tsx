@@ -1,7 +1,7 @@
 import { Button, Group, Radio, Select, Stack, Table, Text } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Api, asForm, ask, at } from '../api';
+import { type Api, asForm, ask, at, type Choice, choices } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
@@ -24,13 +24,7 @@ const ROLES: [Role, string][] = [
     ['left', 'The left hand alone'],
     ['duet', 'The teacher'],
 ];
-const GRIDS: { value: Api['Grid'] | ''; label: string }[] = [
-    { value: '', label: 'What fits, bar by bar' },
-    { value: 'quarter', label: 'Quarters' },
-    { value: 'eighth', label: 'Eighths' },
-    { value: 'sixteenth', label: 'Sixteenths' },
-    { value: 'triplet', label: 'Triplets' },
-];
+const GRIDS: Choice<Api['Grid'] | ''>[] = [{ value: '', label: 'What fits, bar by bar' }, ...choices.Grid];
 
 /** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
 export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
@@ -73,7 +67,7 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
                             allowDeselect={false}
                             data={GRIDS}
                             value={read.grid ?? ''}
-                            onChange={(chosen) => setGrid(GRIDS.find((one) => one.value === chosen)?.value ?? '')}
+                            onChange={(chosen) => setGrid(chosen ?? '')}
                         />
                         <Select
                             label="Pickup"

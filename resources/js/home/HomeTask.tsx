@@ -1,6 +1,7 @@
 import { Button, Group, SegmentedControl, Stack, Text, Textarea, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
+import { choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { handWords } from '../shared/words';
 import { HomeMusic } from './HomeMusic';
@@ -72,12 +73,8 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                                 size="md"
                                 aria-label="How it went"
                                 value={feeling}
-                                onChange={(value) => setFeeling(value as Tick['feeling'])}
-                                data={[
-                                    { value: 'easy', label: 'Easy' },
-                                    { value: 'fine', label: 'Fine' },
-                                    { value: 'hard', label: 'Hard' },
-                                ]}
+                                onChange={setFeeling}
+                                data={choices.Feeling}
                             />
                             <Textarea
                                 label="A word to the teacher"

@@ -13,8 +13,6 @@ import { Record } from './Record';
 import { SlipBoard, usePage, wordsAt } from './SlipBoard';
 import { type LessonData, type Mark, useLesson } from './useLesson';
 
-const SLIP_KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-'];
-
 export function Lesson() {
     const id = Number(useParams().lesson);
     const client = useQueryClient();
@@ -75,8 +73,8 @@ export function Lesson() {
             does: by > 0 ? 'a beat more' : 'a beat less',
             run: () => hasBars && page.data && setPointed(stretch(at, by, page.data.report)),
         })),
-        ...kinds.map((kind, i) => ({
-            key: SLIP_KEYS[i] ?? '',
+        ...kinds.map((kind) => ({
+            key: kind.key,
             does: `slip here: ${kind.words}`,
             run: () => slip(kind),
         })),
@@ -140,7 +138,6 @@ export function Lesson() {
                                 at={at}
                                 point={setPointed}
                                 kinds={kinds}
-                                keys={SLIP_KEYS}
                                 slips={data.slips.filter((of) => of.taskId === task.id)}
                                 add={slip}
                             />

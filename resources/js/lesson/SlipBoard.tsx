@@ -17,7 +17,6 @@ interface Props {
     at: Pointed;
     point: (at: Pointed) => void;
     kinds: Api['SlipKindResource'][];
-    keys: string[];
     slips: Slip[];
     add: (kind: Api['SlipKindResource']) => void;
 }
@@ -40,7 +39,7 @@ export function usePage(task: LessonTask | null, studentId: number | undefined) 
 }
 
 /** The page of the task, engraved, its own bars bright; a place is pointed at and a slip picked for it. */
-export function SlipBoard({ task, page, error, at, point, kinds, keys, slips, add }: Props) {
+export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: Props) {
     if (task.pieceId === null || task.bars.length === 0) {
         return (
             <section className="sheet" aria-label={task.title}>
@@ -101,14 +100,14 @@ export function SlipBoard({ task, page, error, at, point, kinds, keys, slips, ad
                 <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
             </Text>
             <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(16rem, 1fr))', gap: 4 }}>
-                {kinds.map((kind, i) => (
+                {kinds.map((kind) => (
                     <Button
                         key={kind.kind}
                         variant="default"
                         size="compact-md"
                         justify="flex-start"
                         title={kind.remedy}
-                        leftSection={<Kbd>{keys[i]}</Kbd>}
+                        leftSection={<Kbd>{kind.key}</Kbd>}
                         onClick={() => add(kind)}
                     >
                         {kind.words}

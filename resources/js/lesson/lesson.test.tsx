@@ -8,8 +8,8 @@ import { aHeardTask } from '../../../tests/tasks';
 import { Lesson } from './Lesson';
 
 const KINDS = [
-    { kind: 'wrong-note', words: 'wrong note', remedy: 'Name them.' },
-    { kind: 'cut-short', words: 'cut short', remedy: 'Tap.' },
+    { kind: 'wrong-note', key: '1', words: 'wrong note', remedy: 'Name them.' },
+    { kind: 'cut-short', key: '2', words: 'cut short', remedy: 'Tap.' },
 ];
 
 const practised = {

@@ -1,7 +1,17 @@
 import { Button, Checkbox, Group, Select, Stack, Textarea, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
+import { type Api, choices } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { EMPTY_STEP, type Step } from './steps';
+
+const HANDS = [
+    { value: 'both' as const, label: 'whichever plays' },
+    ...choices.Hand.map(({ value, label }) => ({ value, label: `${label.toLowerCase()} hand` })),
+];
+
+/** What a stage of one's own may be done on, the longest first. */
+const OWN_PARTS: Api['ChunkKind'][] = ['whole', 'line', 'half-line', 'bar-over'];
+const PARTS = OWN_PARTS.flatMap((part) => choices.ChunkKind.filter((one) => one.value === part));
 
 interface Props {
     /** Null for a new one. */
@@ -58,23 +68,14 @@ export function OwnStage({ start, keep, close }: Props) {
                         allowDeselect={false}
                         value={draft.hand ?? 'both'}
                         onChange={(hand) => set({ hand: hand === 'both' ? null : hand })}
-                        data={[
-                            { value: 'both', label: 'whichever plays' },
-                            { value: 'R', label: 'right hand' },
-                            { value: 'L', label: 'left hand' },
-                        ]}
+                        data={HANDS}
                     />
                     <Select
                         label="In parts of"
                         allowDeselect={false}
                         value={draft.chunks}
                         onChange={(chunks) => set({ chunks: chunks ?? 'line' })}
-                        data={[
-                            { value: 'whole', label: 'the whole piece' },
-                            { value: 'line', label: 'a line' },
-                            { value: 'half-line', label: 'half a line' },
-                            { value: 'bar-over', label: 'a bar into the next' },
-                        ]}
+                        data={PARTS}
                     />
                     <Select
                         label="Petal"
@@ -82,7 +83,7 @@ export function OwnStage({ start, keep, close }: Props) {
                         placeholder="none"
                         value={draft.petal}
                         onChange={(petal) => set({ petal })}
-                        data={['notes', 'fingers', 'counts', 'hands apart', 'hands together']}
+                        data={choices.Petal}
                     />
                 </Group>
                 <Group>

@@ -1,17 +1,12 @@
 import { Button, Checkbox, Group, NumberInput, Select, Stack, TextInput } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
-import { type Api, api, at } from '../api';
+import { api, at, choices } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
 import type { PlannedTask } from './planning';
 
-const KINDS: { value: Api['TaskKind']; label: string }[] = [
-    { value: 'theory', label: 'Theory' },
-    { value: 'drill', label: 'Drill' },
-    { value: 'review', label: 'Review' },
-    { value: 'stage', label: 'Practice of a piece' },
-    { value: 'warm-up', label: 'Warm-up' },
-];
+/** A remedy comes from a slip alone. */
+const KINDS = choices.TaskKind.filter((kind) => kind.value !== 'remedy');
 
 interface Props {
     studentId: number;
@@ -56,7 +51,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
                     label="Kind"
                     allowDeselect={false}
                     value={draft.kind}
-                    onChange={(kind) => set({ kind: KINDS.find((one) => one.value === kind)?.value ?? draft.kind })}
+                    onChange={(kind) => kind !== null && set({ kind })}
                     data={KINDS}
                 />
                 <Select

@@ -1,18 +1,14 @@
 import { Button, Group, NumberInput, SegmentedControl, Select, Stack, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { type Api, ask, at } from '../api';
+import { type Api, ask, at, type Choice, choices } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
 
 type LessonDay = Api['LessonDayResource'];
-type State = 'moved' | 'cancelled' | 'make-up';
+type State = Exclude<Api['LessonState'], 'held'>;
 
-const STATES = [
-    { value: 'moved', label: 'Move it' },
-    { value: 'cancelled', label: 'Cancel it' },
-    { value: 'make-up', label: 'One more' },
-];
+const STATES = choices.LessonState.filter((state): state is Choice<State> => state.value !== 'held');
 
 /** A lesson is moved or cancelled, or there is one besides the timetable. */
 export function LessonChange({

@@ -1,4 +1,5 @@
 import { Checkbox, Group, NumberInput, Select, Text, TextInput } from '@mantine/core';
+import { choices } from '../api';
 import { PathSelect } from '../shared/PathSelect';
 import type { StudentDraft } from './draft';
 
@@ -6,9 +7,6 @@ interface Props {
     draft: StudentDraft;
     set: (change: Partial<StudentDraft>) => void;
 }
-
-/** Systems in which moments of the bar are said, so that "&" and held counts have a place. */
-const BY_BEAT: readonly string[] = ['numbers', 'du-de'];
 
 /** How a student reads, counts and learns. */
 export function Ways({ draft, set }: Props) {
@@ -27,23 +25,15 @@ export function Ways({ draft, set }: Props) {
                     label="Reading"
                     allowDeselect={false}
                     value={draft.school}
-                    onChange={(school) => set({ school: (school ?? 'landmark') as StudentDraft['school'] })}
-                    data={[
-                        { value: 'landmark', label: 'From landmarks' },
-                        { value: 'alphabet', label: 'By the alphabet' },
-                        { value: 'phrase', label: 'By a sentence' },
-                    ]}
+                    onChange={(school) => school !== null && set({ school })}
+                    data={choices.School}
                 />
                 <Select
                     label="Landmarks known"
                     allowDeselect={false}
-                    value={String(draft.landmarkLevel)}
-                    onChange={(level) => set({ landmarkLevel: Number(level) })}
-                    data={[
-                        { value: '1', label: 'C4 G4 F3' },
-                        { value: '2', label: 'and C5 C3' },
-                        { value: '3', label: 'and F5 G2 C6 C2' },
-                    ]}
+                    value={draft.landmarkLevel}
+                    onChange={(landmarkLevel) => landmarkLevel !== null && set({ landmarkLevel })}
+                    data={choices.LandmarkLevel}
                 />
             </Group>
             <Group grow align="center">
@@ -68,37 +58,23 @@ export function Ways({ draft, set }: Props) {
                     label="What is said"
                     allowDeselect={false}
                     value={draft.counting}
-                    onChange={(counting) => set({ counting: (counting ?? 'numbers') as StudentDraft['counting'] })}
-                    data={[
-                        { value: 'numbers', label: '1 & 2 &' },
-                        { value: 'units', label: 'Each note by its length' },
-                        { value: 'time-names', label: 'ta, ti-ti' },
-                        { value: 'du-de', label: 'du, du-de' },
-                        { value: 'note-names', label: 'Names of the notes' },
-                        { value: 'own-words', label: 'Words of the studio' },
-                        { value: 'lyrics', label: 'The words of the song' },
-                    ]}
+                    onChange={(counting) => counting !== null && set({ counting })}
+                    data={choices.CountingSystem}
                 />
                 <Select
                     label="Say “&”"
                     allowDeselect={false}
-                    disabled={!BY_BEAT.includes(draft.counting)}
+                    disabled={!choices.CountingSystem.some((one) => one.value === draft.counting && one.isByBeat)}
                     value={draft.countStyle}
-                    onChange={(style) => set({ countStyle: (style ?? 'bar') as StudentDraft['countStyle'] })}
-                    data={[
-                        { value: 'bar', label: 'all through a bar that divides a beat' },
-                        { value: 'beats', label: 'only in beats that divide' },
-                    ]}
+                    onChange={(countStyle) => countStyle !== null && set({ countStyle })}
+                    data={choices.CountStyle}
                 />
                 <Select
                     label="Of a long note"
                     allowDeselect={false}
                     value={draft.longNotes}
-                    onChange={(long) => set({ longNotes: (long ?? 'all') as StudentDraft['longNotes'] })}
-                    data={[
-                        { value: 'all', label: 'say all its counts' },
-                        { value: 'after', label: 'only those after it starts' },
-                    ]}
+                    onChange={(longNotes) => longNotes !== null && set({ longNotes })}
+                    data={choices.LongNotes}
                 />
             </Group>
             <Group grow align="flex-start">
@@ -106,11 +82,8 @@ export function Ways({ draft, set }: Props) {
                     label="6/8 and its kin"
                     allowDeselect={false}
                     value={draft.compoundBeats}
-                    onChange={(beats) => set({ compoundBeats: (beats ?? 'eighths') as StudentDraft['compoundBeats'] })}
-                    data={[
-                        { value: 'eighths', label: 'in six: 1 2 3 4 5 6' },
-                        { value: 'dotted-quarters', label: 'in two: 1 la li 2 la li' },
-                    ]}
+                    onChange={(compoundBeats) => compoundBeats !== null && set({ compoundBeats })}
+                    data={choices.CompoundBeats}
                 />
                 <TextInput
                     label="The count-in ends with"

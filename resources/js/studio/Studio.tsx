@@ -2,7 +2,7 @@ import { Anchor, Button, Group, NumberInput, Select, SimpleGrid, Stack, TextInpu
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { type Api, ask, at, keyOf } from '../api';
+import { type Api, ask, at, choices, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { OutAndIn } from './OutAndIn';
@@ -69,21 +69,15 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                     label="Lengths are called"
                     allowDeselect={false}
                     value={draft.words}
-                    onChange={(words) => setDraft({ ...draft, words: words === 'uk' ? 'uk' : 'us' })}
-                    data={[
-                        { value: 'us', label: 'whole, half, quarter, eighth' },
-                        { value: 'uk', label: 'semibreve, minim, crotchet, quaver' },
-                    ]}
+                    onChange={(words) => words !== null && setDraft({ ...draft, words })}
+                    data={choices.NoteWords}
                 />
                 <Select
                     label="Paper"
                     allowDeselect={false}
                     value={draft.paper}
-                    onChange={(paper) => setDraft({ ...draft, paper: paper === 'letter' ? 'letter' : 'a4' })}
-                    data={[
-                        { value: 'a4', label: 'A4' },
-                        { value: 'letter', label: 'Letter' },
-                    ]}
+                    onChange={(paper) => paper !== null && setDraft({ ...draft, paper })}
+                    data={choices.Paper}
                 />
                 <Select
                     label="Time zone"
