@@ -17,7 +17,7 @@ const nodes = await openapiTS(pathToFileURL(resolve(from)), {
 writeFileSync(to, `/* Made by bin/api-types.mjs. */\n${astToString(nodes)}`);
 
 // Sets that are chosen from, with their words.
-const { 'x-choices': sets } = JSON.parse(readFileSync(from, 'utf8'));
+const { 'x-choices': sets, 'x-endings': endings } = JSON.parse(readFileSync(from, 'utf8'));
 const facts = ([first]) =>
     Object.keys(first)
         .filter((key) => key !== 'value' && key !== 'label')
@@ -39,5 +39,8 @@ export interface Choice<Value> {
 export const choices: {
 ${types.join('\n')}
 } = ${JSON.stringify(sets, null, 4)};
+
+/** How files of music that can be read are called. */
+export const musicEndings = ${JSON.stringify(endings)};
 `,
 );

@@ -12,8 +12,8 @@ use Nasturtium\Core\Formats\Midi\MidiNote;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
-use Nasturtium\Core\Formats\MusicXml\PartChoice;
-use Nasturtium\Core\Formats\MusicXml\ScorePart;
+use Nasturtium\Core\Formats\PartChoice;
+use Nasturtium\Core\Formats\ScorePart;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Score\MusicText;
 

@@ -10,6 +10,7 @@ use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
 use LogicException;
 use Nasturtium\Core\Choice;
+use Nasturtium\Core\Formats\MusicFormats;
 use Nasturtium\Core\Report\Document\JsonSchema;
 use OpenApi\Generator;
 use ReflectionClass;
@@ -77,6 +78,7 @@ final class Description
         $api = $this->withEnums($api, $enums);
         $api['components']['schemas'] += $enums;
         $api['x-choices'] = $this->choices;
+        $api['x-endings'] = MusicFormats::endings();
         ksort($api['components']['schemas']);
         self::holdReferences($api, $api['components']['schemas']);
 

@@ -14,8 +14,9 @@ use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXml\PartChoice;
+use Nasturtium\Core\Formats\HowToRead;
+use Nasturtium\Core\Formats\MusicFormats;
+use Nasturtium\Core\Formats\PartChoice;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
@@ -43,12 +44,13 @@ final class BreakdownCommand extends Command
         {--hand-span=6 : white keys the hand spans}
         {--octave=0 : octaves the student plays above what is written}';
 
-    protected $description = 'Print the breakdown of a MusicXML file as one JSON document';
+    protected $description = 'Print the breakdown of a file of music as one JSON document';
 
     public function handle(BreakDown $breakDown): int
     {
         try {
-            $score = MusicXmlReader::read($this->bytes(), $this->parts());
+            $bytes = $this->bytes();
+            $score = MusicFormats::of($bytes)->read($bytes, new HowToRead($this->parts()));
             $document = $breakDown($score->piece, $this->settings(), $score->notRead);
         } catch (BadInput|InvalidScore $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");

@@ -8,7 +8,7 @@ use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
-use Nasturtium\Core\Formats\MusicXml\PartChoice;
+use Nasturtium\Core\Formats\PartChoice;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Limits;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Page\Entry;
 
-use Nasturtium\Core\Formats\MusicXml\ScorePart;
+use Nasturtium\Core\Formats\ScorePart;
 use OpenApi\Attributes as OA;
 
 /** A part of a file: who plays it, on how many staves, and how many notes. */

@@ -6,36 +6,28 @@ namespace App\Page\Entry;
 
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Midi\Grid;
-use Nasturtium\Core\Formats\Midi\MidiReader;
-use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
-use Nasturtium\Core\Formats\MusicXml\PartChoice;
-use Nasturtium\Core\Formats\MusicXml\ScorePart;
+use Nasturtium\Core\Formats\HowToRead;
+use Nasturtium\Core\Formats\MusicFormats;
 use Nasturtium\Core\Formats\ReadScore;
-use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Formats\ScorePart;
 
-/** Reads an uploaded score, whichever kind it is. */
+/** Reads an uploaded score, whichever format it is in. */
 final class ReadFile
 {
-    public static function isMidi(string $bytes): bool
-    {
-        return str_starts_with($bytes, 'MThd');
-    }
-
     /** @throws ValidationException under the name `file` */
-    public function __invoke(string $bytes, ?PartChoice $choice, ?Grid $grid, ?Fraction $pickup): ReadScore
+    public function __invoke(string $bytes, HowToRead $how): ReadScore
     {
-        return self::reading(static fn (): ReadScore => self::isMidi($bytes) ? MidiReader::read($bytes, $grid, $pickup) : MusicXmlReader::read($bytes, $choice));
+        return self::reading(static fn (): ReadScore => MusicFormats::of($bytes)->read($bytes, $how));
     }
 
     /**
-     * @return list<ScorePart> none for a MIDI file
+     * @return list<ScorePart> none where the format has no parts
      *
      * @throws ValidationException
      */
     public function parts(string $bytes): array
     {
-        return self::isMidi($bytes) ? [] : self::reading(static fn (): array => MusicXmlReader::parts($bytes));
+        return self::reading(static fn (): array => MusicFormats::of($bytes)->parts($bytes));
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Page\Entry;
 use App\Api\Post;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Formats\MusicFormats;
 
 /** What a file holds, looked at before it is put on a page. */
 final class ReadingController
@@ -15,14 +16,13 @@ final class ReadingController
     public function store(ReadingRequest $request, ReadFile $read): JsonResponse
     {
         $bytes = $request->bytes();
+        $how = $request->how();
         $parts = $read->parts($bytes);
         try {
-            $score = $read($bytes, $request->choice(), $request->grid(), $request->pickup());
-
-            return new JsonResponse(ReadingResource::of($score, $parts, $request->grid(), $bytes));
+            return new JsonResponse(ReadingResource::of($read($bytes, $how), $parts, $how->grid, MusicFormats::of($bytes)));
         } catch (ValidationException $reason) {
             // With several parts and none chosen, what is in the file is the answer.
-            if (count($parts) < 2 || $request->choice() !== null) {
+            if (count($parts) < 2 || $how->parts !== null) {
                 throw $reason;
             }
 

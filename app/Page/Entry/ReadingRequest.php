@@ -6,8 +6,9 @@ namespace App\Page\Entry;
 
 use App\Http\Asked;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Formats\HowToRead;
 use Nasturtium\Core\Formats\Midi\Grid;
-use Nasturtium\Core\Formats\MusicXml\PartChoice;
+use Nasturtium\Core\Formats\PartChoice;
 use Nasturtium\Core\Score\Fraction;
 
 /** A score as a file, and how it is to be read. The policy stands on the route. */
@@ -43,8 +44,13 @@ class ReadingRequest extends Asked
         return $path === '' ? '' : (string) file_get_contents($path);
     }
 
-    /** @return PartChoice|null null to leave it to the reader */
-    public function choice(): ?PartChoice
+    /** How the teacher wants it read; what she leaves open is left to the reader. */
+    public function how(): HowToRead
+    {
+        return new HowToRead($this->parts(), Grid::tryFrom($this->string('grid')->toString()), $this->pickup());
+    }
+
+    private function parts(): ?PartChoice
     {
         $part = fn (string $name): ?string => $this->filled($name) ? $this->string($name)->toString() : null;
         $student = $part('part');
@@ -52,17 +58,10 @@ class ReadingRequest extends Asked
         return $student === null ? null : new PartChoice($student, $part('left'), $part('duet'));
     }
 
-    /** @return Fraction|null the length before the first bar of a MIDI file, in whole notes; null to leave it to the reader */
-    public function pickup(): ?Fraction
+    private function pickup(): ?Fraction
     {
         [$over, $under] = [...explode('/', $this->string('pickup')->toString()), '1'];
 
         return $this->filled('pickup') ? Fraction::of((int) $over, (int) $under) : null;
-    }
-
-    /** @return Grid|null null for what fits, bar by bar */
-    public function grid(): ?Grid
-    {
-        return Grid::tryFrom($this->string('grid')->toString());
     }
 }

@@ -7,9 +7,10 @@ namespace App\Page\Entry;
 use App\Api\ListOf;
 use App\Page\Piece\CheckResource;
 use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\MusicFormat;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
-use Nasturtium\Core\Formats\MusicXml\ScorePart;
 use Nasturtium\Core\Formats\ReadScore;
+use Nasturtium\Core\Formats\ScorePart;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\PageChecks;
@@ -56,12 +57,12 @@ final readonly class ReadingResource
     ) {}
 
     /** @param list<ScorePart> $parts */
-    public static function of(ReadScore $score, array $parts, ?Grid $grid, string $bytes): self
+    public static function of(ReadScore $score, array $parts, ?Grid $grid, MusicFormat $format): self
     {
         $printed = ShorthandWriter::write($score->piece);
 
         return new self(
-            ReadFile::isMidi($bytes) ? 'midi' : 'score',
+            $format->isPlayed() ? 'midi' : 'score',
             array_map(PartResource::of(...), $parts),
             $score->piece->title,
             MusicXmlWriter::write($score->piece),
@@ -71,8 +72,8 @@ final readonly class ReadingResource
             $printed->text,
             $printed->unsaid,
             $grid,
-            ReadFile::isMidi($bytes) ? (string) ($score->piece->pickup()->length ?? Fraction::zero()) : null,
-            ReadFile::isMidi($bytes) ? PickupResource::all($score->piece->meter()) : [],
+            $format->isPlayed() ? (string) ($score->piece->pickup()->length ?? Fraction::zero()) : null,
+            $format->isPlayed() ? PickupResource::all($score->piece->meter()) : [],
         );
     }
 

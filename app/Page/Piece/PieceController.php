@@ -25,7 +25,7 @@ final class PieceController
     {
         $label = $request->string('label')->toString();
         $piece = $request->hasFile('file')
-            ? $store->fromScore($page, $read($request->bytes(), $request->choice(), $request->grid(), $request->pickup()), $label)
+            ? $store->fromScore($page, $read($request->bytes(), $request->how()), $label)
             : $store->fromShorthand($page, $request->string('shorthand')->toString(), $label);
 
         return $this->answer($piece);

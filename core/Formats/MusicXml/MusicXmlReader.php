@@ -6,7 +6,9 @@ namespace Nasturtium\Core\Formats\MusicXml;
 
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\NavigationWords;
+use Nasturtium\Core\Formats\PartChoice;
 use Nasturtium\Core\Formats\ReadScore;
+use Nasturtium\Core\Formats\ScorePart;
 use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;

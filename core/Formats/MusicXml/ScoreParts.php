@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\MusicXml;
 
+use Nasturtium\Core\Formats\ScorePart;
+
 /** The parts of a MusicXML document and their measures, whichever of the two ways it is written. */
 final readonly class ScoreParts
 {

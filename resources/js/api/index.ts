@@ -1,6 +1,6 @@
 import type { components } from './generated';
 
-export { type Choice, choices } from './choices.generated';
+export { type Choice, choices, musicEndings } from './choices.generated';
 export { api, asForm, ask, at, authorized, type Deferred, deferred, keyOf, send } from './client';
 export { ApiError, wordsOf } from './errors';
 

@@ -1,6 +1,7 @@
 import { Anchor, Button, FileButton, Group, Text, TextInput, Title } from '@mantine/core';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { musicEndings } from '../api';
 import type { Kept } from './useDraft';
 
 interface Props {
@@ -60,7 +61,7 @@ export const EntryHead = memo(function EntryHead({
                     value={label}
                     onChange={(event) => onLabel(event.currentTarget.value)}
                 />
-                <FileButton onChange={onFile} accept=".musicxml,.xml,.mxl,.mid,.midi">
+                <FileButton onChange={onFile} accept={musicEndings.join()}>
                     {(props) => (
                         <Button {...props} variant="default">
                             From a file

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Formats\MusicXml;
+namespace Nasturtium\Core\Formats;
 
 /** Which parts of a file are whose, by their ids. */
 final readonly class PartChoice

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Formats\MusicXml;
+namespace Nasturtium\Core\Formats;
 
 /** One part of a file: who plays it, on how many staves, and how much. */
 final readonly class ScorePart
