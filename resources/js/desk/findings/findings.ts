@@ -11,32 +11,22 @@ import { trouble } from './trouble';
 
 export type { Finding } from './finding';
 
+/** What a page can be looked at through: its name, its key, and what it finds. */
 export const LENSES = [
-    { name: 'look over', key: 'l' },
-    { name: 'notes', key: 'n' },
-    { name: 'fingers', key: 'f' },
-    { name: 'counts', key: 'c' },
-    { name: 'hands', key: 'h' },
-    { name: 'patterns', key: 'p' },
-    { name: 'trouble', key: 't' },
-    { name: 'stages', key: 's' },
-] as const;
+    { name: 'look over', key: 'l', finds: lookOver },
+    { name: 'notes', key: 'n', finds: notes },
+    { name: 'fingers', key: 'f', finds: fingers },
+    { name: 'counts', key: 'c', finds: counts },
+    { name: 'hands', key: 'h', finds: hands },
+    { name: 'patterns', key: 'p', finds: patterns },
+    { name: 'trouble', key: 't', finds: trouble },
+    { name: 'stages', key: 's', finds: stages },
+] as const satisfies readonly { name: string; key: string; finds: (report: Report) => Finding[] }[];
 
 export type Lens = (typeof LENSES)[number]['name'];
 
-const BY_LENS: Record<Lens, (report: Report) => Finding[]> = {
-    'look over': lookOver,
-    notes,
-    fingers,
-    counts,
-    hands,
-    patterns,
-    trouble,
-    stages,
-};
-
 export function findingsOf(report: Report, lens: Lens): Finding[] {
-    return BY_LENS[lens](report);
+    return LENSES.find(({ name }) => name === lens)?.finds(report) ?? [];
 }
 
 /** Findings that speak of a note or, where none does, of its bar; the narrowest first. */
