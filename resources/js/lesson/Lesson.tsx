@@ -1,17 +1,18 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { type Api, api, at, type LessonTask } from '../api';
+import type { LessonTask } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
 import { HeardTask } from './HeardTask';
+import styles from './Lesson.module.css';
 import { NextWeek, useNextPage } from './NextWeek';
-import { atBar, firstBar, type Pointed, step, stretch } from './pointed';
 import { Record } from './Record';
-import { SlipBoard, usePage, wordsAt } from './SlipBoard';
-import { type LessonData, type Mark, useLesson } from './useLesson';
+import { SlipBoard } from './SlipBoard';
+import { type Hearing, useHearing } from './useHearing';
+import { type LessonData, type LessonInHand, useLesson } from './useLesson';
 
 export function Lesson() {
     const id = Number(useParams().lesson);
@@ -20,34 +21,8 @@ export function Lesson() {
     const hand = useLesson(id);
     const { lesson, finish } = hand;
     const data = lesson.data;
-    const [chosen, setChosen] = useState(0);
-    const [pointed, setPointed] = useState<Pointed | null>(null);
-    const tasks = data?.week?.tasks ?? [];
-    const task = tasks[chosen] ?? null;
-    const page = usePage(task, data?.studentId);
-    const rungs = useRungs(task);
+    const hearing = useHearing(hand);
     const open = useNextPage(data);
-    const hasBars = task !== null && task.bars.length > 0;
-    const at = pointed ?? atBar(hasBars ? firstBar(task) : 0);
-    const choose = (index: number) => {
-        setChosen(index);
-        setPointed(null);
-    };
-    const go = (by: number) => tasks.length > 0 && choose((chosen + by + tasks.length) % tasks.length);
-    const give = (mark: Mark) => {
-        if (task === null) return;
-        hand.heard(task, { mark });
-        // A pass goes on to the next task; after "again" and "stop" there may be a slip to note.
-        if (mark === 'pass' && chosen < tasks.length - 1) choose(chosen + 1);
-    };
-    const slip = (kind: Api['SlipKindResource'] | undefined) =>
-        task && hasBars && kind && hand.addSlip(task, kind, at, wordsAt(page.data?.report, at));
-    const climb = (by: number) => {
-        if (task === null || task.tempo === null) return;
-        const now = task.tempoReached ?? task.tempo;
-        const next = by > 0 ? rungs.find((rung) => rung > now) : rungs.findLast((rung) => rung < now);
-        if (next !== undefined) hand.heard(task, { tempoReached: next });
-    };
     const end = () =>
         finish.mutate(undefined, {
             onSuccess: (finished) => {
@@ -55,38 +30,13 @@ export function Lesson() {
                 if (finished.nextWeekId !== null) navigate(`/weeks/${finished.nextWeekId}`);
             },
         });
-    const kinds = data?.slipKinds ?? [];
     const next = data?.nextPages[0];
-    useKeys([
-        { key: 'j', does: 'next task', run: () => go(1) },
-        { key: 'k', does: 'task before', run: () => go(-1) },
-        { key: 'p', does: 'pass, and on to the next', run: () => give('pass') },
-        { key: 'a', does: 'again', run: () => give('again') },
-        { key: 's', does: 'stop: let it rest', run: () => give('stop') },
-        { key: 'c', does: 'clear the mark', run: () => give(null) },
-        { key: '.', does: 'reached a faster tempo', run: () => climb(1) },
-        { key: ',', does: 'reached a slower tempo', run: () => climb(-1) },
-        { key: 'ArrowRight', does: 'next bar', run: () => hasBars && setPointed(step(at, 1, task)) },
-        { key: 'ArrowLeft', does: 'bar before', run: () => hasBars && setPointed(step(at, -1, task)) },
-        ...([1, -1] as const).map((by) => ({
-            key: by > 0 ? 'Shift+ArrowRight' : 'Shift+ArrowLeft',
-            does: by > 0 ? 'a beat more' : 'a beat less',
-            run: () => hasBars && page.data && setPointed(stretch(at, by, page.data.report)),
-        })),
-        ...kinds.map((kind) => ({
-            key: kind.key,
-            does: `slip here: ${kind.words}`,
-            run: () => slip(kind),
-        })),
-        { key: 'u', does: 'take back what was done last', run: hand.undo },
-        { key: 'n', does: 'open the next page', run: () => next && open.mutate(next.pieceId) },
-        { key: 'Enter', does: 'finish, and see next week', run: end },
-    ]);
+    useLessonKeys(hearing, hand, { end, openNext: () => next && open.mutate(next.pieceId) });
     if (lesson.isPending) return <Waiting what="Opening the lesson…" />;
     if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
         <>
-            <Head data={data} tasks={tasks} waiting={hand.waiting} canUndo={hand.canUndo} undo={hand.undo}>
+            <Head data={data} tasks={hearing.tasks} waiting={hand.waiting} canUndo={hand.canUndo} undo={hand.undo}>
                 <Button onClick={end} loading={finish.isPending}>
                     Finish, and see next week (Enter)
                 </Button>
@@ -98,7 +48,7 @@ export function Lesson() {
                     over what stands below.
                 </Text>
             )}
-            {tasks.length === 0 ? (
+            {hearing.tasks.length === 0 ? (
                 <Stack gap="sm">
                     <Empty title="No week leads to this lesson">
                         <Text>Open a page for the student, then finish: the first week is proposed from it.</Text>
@@ -106,48 +56,75 @@ export function Lesson() {
                     <NextWeek data={data} />
                 </Stack>
             ) : (
-                <div
-                    style={{
-                        display: 'grid',
-                        gridTemplateColumns: 'minmax(21rem, 5fr) 7fr',
-                        gap: '1rem',
-                        alignItems: 'start',
-                    }}
-                >
-                    <ol className="plain-list" aria-label="What was assigned" style={{ display: 'grid', gap: 6 }}>
-                        {tasks.map((one, i) => (
-                            <HeardTask
-                                key={one.id}
-                                task={one}
-                                slips={data.slips.filter((of) => of.taskId === one.id)}
-                                chosen={i === chosen}
-                                choose={() => choose(i)}
-                                mark={(mark) => hand.heard(one, { mark })}
-                                climb={i === chosen ? climb : null}
-                                note={(note) => hand.heard(one, { note })}
-                                dropSlip={hand.dropSlip}
-                            />
-                        ))}
-                    </ol>
-                    <Stack gap="sm" className="lesson-side">
-                        {task !== null && (
-                            <SlipBoard
-                                task={task}
-                                page={page.data}
-                                error={page.error}
-                                at={at}
-                                point={setPointed}
-                                kinds={kinds}
-                                slips={data.slips.filter((of) => of.taskId === task.id)}
-                                add={slip}
-                            />
-                        )}
-                        <NextWeek data={data} />
-                        <Record key={data.id} data={data} record={hand.record} />
-                    </Stack>
-                </div>
+                <Heard data={data} hand={hand} hearing={hearing} />
             )}
         </>
+    );
+}
+
+/** What is done with a hand that stays on the keyboard. */
+function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => void; openNext: () => void }) {
+    useKeys([
+        { key: 'j', does: 'next task', run: () => hearing.go(1) },
+        { key: 'k', does: 'task before', run: () => hearing.go(-1) },
+        { key: 'p', does: 'pass, and on to the next', run: () => hearing.give('pass') },
+        { key: 'a', does: 'again', run: () => hearing.give('again') },
+        { key: 's', does: 'stop: let it rest', run: () => hearing.give('stop') },
+        { key: 'c', does: 'clear the mark', run: () => hearing.give(null) },
+        { key: '.', does: 'reached a faster tempo', run: () => hearing.climb(1) },
+        { key: ',', does: 'reached a slower tempo', run: () => hearing.climb(-1) },
+        { key: 'ArrowRight', does: 'next bar', run: () => hearing.toBar(1) },
+        { key: 'ArrowLeft', does: 'bar before', run: () => hearing.toBar(-1) },
+        { key: 'Shift+ArrowRight', does: 'a beat more', run: () => hearing.toBeat(1) },
+        { key: 'Shift+ArrowLeft', does: 'a beat less', run: () => hearing.toBeat(-1) },
+        ...(hand.lesson.data?.slipKinds ?? []).map((kind) => ({
+            key: kind.key,
+            does: `slip here: ${kind.words}`,
+            run: () => hearing.slip(kind),
+        })),
+        { key: 'u', does: 'take back what was done last', run: hand.undo },
+        { key: 'n', does: 'open the next page', run: does.openNext },
+        { key: 'Enter', does: 'finish, and see next week', run: does.end },
+    ]);
+}
+
+/** The tasks on one side, the page of the chosen one with its slips on the other. */
+function Heard({ data, hand, hearing }: { data: LessonData; hand: LessonInHand; hearing: Hearing }) {
+    const { tasks, task, chosen, page } = hearing;
+    return (
+        <div className={styles.sides}>
+            <ol className={`plain-list ${styles.tasks}`} aria-label="What was assigned">
+                {tasks.map((one, i) => (
+                    <HeardTask
+                        key={one.id}
+                        task={one}
+                        slips={data.slips.filter((of) => of.taskId === one.id)}
+                        chosen={i === chosen}
+                        choose={() => hearing.choose(i)}
+                        mark={(mark) => hand.heard(one, { mark })}
+                        climb={i === chosen ? hearing.climb : null}
+                        note={(note) => hand.heard(one, { note })}
+                        dropSlip={hand.dropSlip}
+                    />
+                ))}
+            </ol>
+            <Stack gap="sm" className="lesson-side">
+                {task !== null && (
+                    <SlipBoard
+                        task={task}
+                        page={page.data}
+                        error={page.error}
+                        at={hearing.at}
+                        point={hearing.point}
+                        kinds={data.slipKinds}
+                        slips={data.slips.filter((of) => of.taskId === task.id)}
+                        add={hearing.slip}
+                    />
+                )}
+                <NextWeek data={data} />
+                <Record key={data.id} data={data} record={hand.record} />
+            </Stack>
+        </div>
     );
 }
 
@@ -157,7 +134,7 @@ interface HeadProps {
     waiting: number;
     canUndo: boolean;
     undo: () => void;
-    children: React.ReactNode;
+    children: ReactNode;
 }
 
 function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
@@ -182,13 +159,4 @@ function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
             </Group>
         </Group>
     );
-}
-
-/** The tempi of the task's ladder, and those below it. */
-function useRungs(task: LessonTask | null): number[] {
-    const ladders = api.useQuery('get', '/learnings/{learning}/ladders', at({ learning: task?.learningId ?? 0 }), {
-        enabled: task !== null && task.learningId !== null,
-        staleTime: 60_000,
-    });
-    return ladders.data?.find((ladder) => ladder.hand === (task?.hand ?? ''))?.marks ?? [];
 }
