@@ -5,6 +5,7 @@ import { type Api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
 import { minutes } from '../shared/words';
+import styles from './NextWeek.module.css';
 import type { LessonData } from './useLesson';
 
 type NextPage = Api['NextPageResource'];
@@ -16,9 +17,46 @@ interface Relieved {
 
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
 export function NextWeek({ data }: { data: LessonData }) {
+    return (
+        <section className="sheet" aria-label="Next week">
+            <Title order={2} fz="lg" mb={4}>
+                Next week
+            </Title>
+            {data.remedies.length === 0 && (
+                <Text size="sm" className="faint">
+                    What did not pass comes again, what passed moves on. A slip brings its remedy.
+                </Text>
+            )}
+            <ul className={`plain-list ${styles.remedies}`} aria-label="Remedies">
+                {data.remedies.map((remedy) => (
+                    <li key={`${remedy.piece} ${remedy.why}`}>
+                        <Text size="sm">
+                            <b>
+                                {remedy.piece}, {remedy.place}
+                            </b>{' '}
+                            <HandMark hand={remedy.hand} /> {remedy.instruction} At {remedy.tempo},{' '}
+                            {minutes(remedy.minutes)}.
+                        </Text>
+                        <Text size="xs" className="faint">
+                            Because: {remedy.why}.
+                        </Text>
+                    </li>
+                ))}
+            </ul>
+            <Stuck data={data} />
+            <NextPages data={data} />
+        </section>
+    );
+}
+
+const useFresh = (lesson: number) => {
     const client = useQueryClient();
-    const fresh = () => client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson: data.id })) });
-    /** The reliefs chosen here, in order: each can be taken back, the last one first. */
+    return () => client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson })) });
+};
+
+/** Stages that are stuck, each with ways out; one that was chosen can be taken back, the last one first. */
+function Stuck({ data }: { data: LessonData }) {
+    const fresh = useFresh(data.id);
     const [relieved, setRelieved] = useState<Relieved[]>([]);
     const relieve = useMutation({
         mutationFn: ({ stuck, relief }: Relieved) =>
@@ -35,49 +73,11 @@ export function NextWeek({ data }: { data: LessonData }) {
             fresh();
         },
     });
-    const lastRelief = relieved.at(-1);
-    const open = useNextPage(data);
-    const [leftOut, setLeftOut] = useState<NextPage | null>(null);
-    const skip = useMutation({
-        mutationFn: ({ page, out }: { page: NextPage; out: boolean }) =>
-            ask(
-                out ? 'put' : 'delete',
-                '/students/{student}/skipped/{page}',
-                at({ student: data.studentId, page: page.pageId }),
-            ),
-        onSuccess: (_, { page, out }) => {
-            setLeftOut(out ? page : null);
-            fresh();
-        },
-    });
+    const last = relieved.at(-1);
     return (
-        <section className="sheet" aria-label="Next week">
-            <Title order={2} fz="lg" mb={4}>
-                Next week
-            </Title>
-            {data.remedies.length === 0 && (
-                <Text size="sm" className="faint">
-                    What did not pass comes again, what passed moves on. A slip brings its remedy.
-                </Text>
-            )}
-            <ul className="plain-list" style={{ display: 'grid', gap: 6 }} aria-label="Remedies">
-                {data.remedies.map((remedy) => (
-                    <li key={`${remedy.piece} ${remedy.why}`}>
-                        <Text size="sm">
-                            <b>
-                                {remedy.piece}, {remedy.place}
-                            </b>{' '}
-                            <HandMark hand={remedy.hand} /> {remedy.instruction} At {remedy.tempo},{' '}
-                            {minutes(remedy.minutes)}.
-                        </Text>
-                        <Text size="xs" className="faint">
-                            Because: {remedy.why}.
-                        </Text>
-                    </li>
-                ))}
-            </ul>
+        <>
             {data.stuck.map((stuck) => (
-                <div key={stuck.stageId} style={{ marginTop: 8 }}>
+                <div key={stuck.stageId} className={styles.stuck}>
                     <Text size="sm" className="thorn">
                         {stuck.piece}, {stuck.stage}: {stuck.lessons} lessons without a pass. Shall it be
                     </Text>
@@ -95,64 +95,76 @@ export function NextWeek({ data }: { data: LessonData }) {
                     </Group>
                 </div>
             ))}
-            {lastRelief && (
+            {last && (
                 <Group gap="xs" mt={8} role="status">
                     <Text size="sm">
-                        {lastRelief.stuck.piece}, {lastRelief.stuck.stage}: {lastRelief.relief.words}.
+                        {last.stuck.piece}, {last.stuck.stage}: {last.relief.words}.
                     </Text>
-                    <Button
-                        size="compact-xs"
-                        variant="subtle"
-                        c="var(--ink)"
-                        onClick={() => takeBack.mutate(lastRelief)}
-                    >
+                    <Button {...SMALL} onClick={() => takeBack.mutate(last)}>
                         take it back
                     </Button>
                 </Group>
             )}
-            <Stack gap={4} mt={10}>
-                {data.nextPages.map((next, i) => (
-                    <Group key={next.pieceId} gap="xs">
+            <Trouble error={relieve.error ?? takeBack.error} />
+        </>
+    );
+}
+
+const SMALL = { size: 'compact-xs', variant: 'subtle', c: 'var(--ink)' } as const;
+
+/** The pages that come next: opened, or left out and put back. */
+function NextPages({ data }: { data: LessonData }) {
+    const fresh = useFresh(data.id);
+    const open = useNextPage(data);
+    const [leftOut, setLeftOut] = useState<NextPage | null>(null);
+    const skip = useMutation({
+        mutationFn: ({ page, out }: { page: NextPage; out: boolean }) =>
+            ask(
+                out ? 'put' : 'delete',
+                '/students/{student}/skipped/{page}',
+                at({ student: data.studentId, page: page.pageId }),
+            ),
+        onSuccess: (_, { page, out }) => {
+            setLeftOut(out ? page : null);
+            fresh();
+        },
+    });
+    return (
+        <Stack gap={4} mt={10}>
+            {data.nextPages.map((next, i) => (
+                <Group key={next.pieceId} gap="xs">
+                    <Button
+                        size="compact-sm"
+                        variant="default"
+                        leftSection={i === 0 ? <Kbd>n</Kbd> : undefined}
+                        onClick={() => open.mutate(next.pieceId)}
+                    >
+                        Open {next.title}
+                    </Button>
+                    <Text size="sm" className="faint">
+                        {next.page}
+                    </Text>
+                    {!next.otherBook && (
                         <Button
-                            size="compact-sm"
-                            variant="default"
-                            leftSection={i === 0 ? <Kbd>n</Kbd> : undefined}
-                            onClick={() => open.mutate(next.pieceId)}
+                            {...SMALL}
+                            aria-label={`Leave out ${next.title}, ${next.page}`}
+                            onClick={() => skip.mutate({ page: next, out: true })}
                         >
-                            Open {next.title}
+                            leave it out
                         </Button>
-                        <Text size="sm" className="faint">
-                            {next.page}
-                        </Text>
-                        {!next.otherBook && (
-                            <Button
-                                size="compact-xs"
-                                variant="subtle"
-                                c="var(--ink)"
-                                aria-label={`Leave out ${next.title}, ${next.page}`}
-                                onClick={() => skip.mutate({ page: next, out: true })}
-                            >
-                                leave it out
-                            </Button>
-                        )}
-                    </Group>
-                ))}
-                {leftOut !== null && (
-                    <Group gap="xs" role="status">
-                        <Text size="sm">{leftOut.title} is left out.</Text>
-                        <Button
-                            size="compact-xs"
-                            variant="subtle"
-                            c="var(--ink)"
-                            onClick={() => skip.mutate({ page: leftOut, out: false })}
-                        >
-                            put it back
-                        </Button>
-                    </Group>
-                )}
-            </Stack>
-            <Trouble error={relieve.error ?? takeBack.error ?? open.error ?? skip.error} />
-        </section>
+                    )}
+                </Group>
+            ))}
+            {leftOut !== null && (
+                <Group gap="xs" role="status">
+                    <Text size="sm">{leftOut.title} is left out.</Text>
+                    <Button {...SMALL} onClick={() => skip.mutate({ page: leftOut, out: false })}>
+                        put it back
+                    </Button>
+                </Group>
+            )}
+            <Trouble error={open.error ?? skip.error} />
+        </Stack>
     );
 }
 

@@ -1,113 +1,46 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, at } from '../api';
+import { Link, useParams } from 'react-router';
+import type { Api } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayName, fullDate } from '../shared/words';
 import { Consent } from './Consent';
-import type { StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
 import { StudentForm } from './StudentForm';
+import styles from './StudentPage.module.css';
 import { Timetable } from './Timetable';
+import { type StudentInHand, useStudent } from './useStudent';
+
+type Detail = Api['StudentDetailResource'];
+type Opened = 'edit' | 'erase' | 'open' | null;
 
 export function StudentPage() {
     const id = Number(useParams().student);
-    const place = at({ student: id });
-    const client = useQueryClient();
-    const navigate = useNavigate();
-    const [dialog, setDialog] = useState<'edit' | 'erase' | 'open' | null>(null);
-    const query = api.useQuery('get', '/students/{student}', place);
-    const fresh = () => {
-        setDialog(null);
-        client.invalidateQueries();
-    };
-    const save = useMutation({
-        mutationFn: (draft: StudentDraft) => ask('put', '/students/{student}', { ...place, body: draft }),
-        onSuccess: fresh,
-    });
-    const erase = useMutation({
-        mutationFn: () => ask('delete', '/students/{student}', place),
-        onSuccess: () => {
-            navigate('/students');
-            fresh();
-        },
-    });
-    const leave = useMutation({
-        mutationFn: (left: boolean) => ask('put', '/students/{student}/left', { ...place, body: { left } }),
-        onSuccess: fresh,
-    });
-    const plan = useMutation({
-        mutationFn: () => ask('post', '/students/{student}/weeks', { ...place, body: {} }),
-        onSuccess: (week) => navigate(`/weeks/${week.id}`),
-    });
+    const [dialog, setDialog] = useState<Opened>(null);
+    const hand = useStudent(id, () => setDialog(null));
+    const { query } = hand;
     useKeys([
         { key: 'o', does: 'open a page for this student', run: () => setDialog('open') },
         { key: 'e', does: 'change the student', run: () => setDialog('edit') },
     ]);
     if (query.isPending) return <Waiting what="Fetching the student…" />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
-    const { student, learnings, links, weekId, lessons, holidays } = query.data;
+    const { student, learnings, links, lessons, holidays } = query.data;
     return (
         <Stack maw={1150}>
-            <Group justify="space-between">
-                <div>
-                    <Title order={1} fz={30}>
-                        {student.name}
-                    </Title>
-                    <Text className="faint">
-                        {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
-                        {student.secondWeekday !== null &&
-                            ` and ${dayName(student.secondWeekday)} ${student.secondTime}`}
-                    </Text>
-                </div>
-                <Group gap="xs">
-                    <Button onClick={() => setDialog('open')}>Open a page (o)</Button>
-                    {weekId === null ? (
-                        <Button variant="default" onClick={() => plan.mutate()} loading={plan.isPending}>
-                            Plan a week
-                        </Button>
-                    ) : (
-                        <Button variant="default" component={Link} to={`/weeks/${weekId}`}>
-                            The week
-                        </Button>
-                    )}
-                    <Button variant="default" component={Link} to={`/students/${id}/progress`}>
-                        How it goes
-                    </Button>
-                    <Button variant="default" onClick={() => setDialog('edit')}>
-                        Change (e)
-                    </Button>
-                    <Button variant="subtle" c="var(--ink)" component="a" href={`/api/students/${id}/export`} download>
-                        Export
-                    </Button>
-                    {student.leftOn === null && (
-                        <Button
-                            variant="subtle"
-                            c="var(--ink)"
-                            onClick={() => leave.mutate(true)}
-                            loading={leave.isPending}
-                        >
-                            Has left
-                        </Button>
-                    )}
-                    <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('erase')}>
-                        Erase
-                    </Button>
-                </Group>
-            </Group>
-            <Trouble error={plan.error ?? leave.error} />
+            <Head of={query.data} hand={hand} open={setDialog} />
+            <Trouble error={hand.plan.error ?? hand.leave.error} />
             {student.leftOn !== null && (
                 <Group className="sheet" role="status" justify="space-between">
                     <Text>
                         {student.firstName} left on {fullDate(student.leftOn)}. Everything is kept; home links and
                         calendars are closed.
                     </Text>
-                    <Button variant="light" onClick={() => leave.mutate(false)} loading={leave.isPending}>
+                    <Button variant="light" onClick={() => hand.leave.mutate(false)} loading={hand.leave.isPending}>
                         Comes back
                     </Button>
                 </Group>
@@ -117,9 +50,7 @@ export function StudentPage() {
                     No page is open yet. Open the first one: it is broken into stages at once.
                 </Text>
             )}
-            <div
-                style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(22rem, 1fr))', gap: '0.8rem' }}
-            >
+            <div className={styles.pages}>
                 {learnings.map((learning) => (
                     <LearningCard key={learning.id} learning={learning} studentId={id} />
                 ))}
@@ -127,12 +58,86 @@ export function StudentPage() {
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
             <FamilyLinks studentId={id} links={links} />
             <Consent student={student} />
-            <Dialog
-                opened={dialog === 'edit'}
-                onClose={() => setDialog(null)}
-                title={`Change ${student.name}`}
-                size="lg"
-            >
+            <Dialogs of={query.data} hand={hand} opened={dialog} close={() => setDialog(null)} />
+        </Stack>
+    );
+}
+
+interface HeadProps {
+    of: Detail;
+    hand: StudentInHand;
+    open: (dialog: Opened) => void;
+}
+
+function Head({ of: { student, weekId }, hand, open }: HeadProps) {
+    const { plan, leave } = hand;
+    return (
+        <Group justify="space-between">
+            <div>
+                <Title order={1} fz={30}>
+                    {student.name}
+                </Title>
+                <Text className="faint">
+                    {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
+                    {student.secondWeekday !== null && ` and ${dayName(student.secondWeekday)} ${student.secondTime}`}
+                </Text>
+            </div>
+            <Group gap="xs">
+                <Button onClick={() => open('open')}>Open a page (o)</Button>
+                {weekId === null ? (
+                    <Button variant="default" onClick={() => plan.mutate()} loading={plan.isPending}>
+                        Plan a week
+                    </Button>
+                ) : (
+                    <Button variant="default" component={Link} to={`/weeks/${weekId}`}>
+                        The week
+                    </Button>
+                )}
+                <Button variant="default" component={Link} to={`/students/${student.id}/progress`}>
+                    How it goes
+                </Button>
+                <Button variant="default" onClick={() => open('edit')}>
+                    Change (e)
+                </Button>
+                <Button
+                    variant="subtle"
+                    c="var(--ink)"
+                    component="a"
+                    href={`/api/students/${student.id}/export`}
+                    download
+                >
+                    Export
+                </Button>
+                {student.leftOn === null && (
+                    <Button
+                        variant="subtle"
+                        c="var(--ink)"
+                        onClick={() => leave.mutate(true)}
+                        loading={leave.isPending}
+                    >
+                        Has left
+                    </Button>
+                )}
+                <Button variant="subtle" c="var(--thorn)" onClick={() => open('erase')}>
+                    Erase
+                </Button>
+            </Group>
+        </Group>
+    );
+}
+
+interface DialogsProps {
+    of: Detail;
+    hand: StudentInHand;
+    opened: Opened;
+    close: () => void;
+}
+
+function Dialogs({ of: { student, learnings }, hand, opened, close }: DialogsProps) {
+    const { save, erase } = hand;
+    return (
+        <>
+            <Dialog opened={opened === 'edit'} onClose={close} title={`Change ${student.name}`} size="lg">
                 <StudentForm
                     start={student}
                     save={(draft) => save.mutate(draft)}
@@ -141,10 +146,14 @@ export function StudentPage() {
                     verb="Save"
                 />
             </Dialog>
-            <Dialog opened={dialog === 'open'} onClose={() => setDialog(null)} title="Open a page">
-                <OpenPage studentId={id} open={learnings.map((learning) => learning.pieceId)} done={fresh} />
+            <Dialog opened={opened === 'open'} onClose={close} title="Open a page">
+                <OpenPage
+                    studentId={student.id}
+                    open={learnings.map((learning) => learning.pieceId)}
+                    done={hand.fresh}
+                />
             </Dialog>
-            <Dialog opened={dialog === 'erase'} onClose={() => setDialog(null)} title={`Erase ${student.name}?`}>
+            <Dialog opened={opened === 'erase'} onClose={close} title={`Erase ${student.name}?`}>
                 <Text>
                     All weeks, practice, marks, links and mails of this student go, also templates and drafts with their
                     name. This cannot be undone. If they only stop for a while, choose “Has left”: then everything is
@@ -155,11 +164,11 @@ export function StudentPage() {
                     <Button color="red" onClick={() => erase.mutate()} loading={erase.isPending}>
                         Erase everything
                     </Button>
-                    <Button variant="default" onClick={() => setDialog(null)}>
+                    <Button variant="default" onClick={close}>
                         Keep
                     </Button>
                 </Group>
             </Dialog>
-        </Stack>
+        </>
     );
 }
