@@ -12,7 +12,7 @@ import { ApiError } from './api';
 import { KeysProvider } from './shared/keys';
 import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';
-import { theme } from './shared/theme';
+import { theme, tokens } from './shared/theme';
 import { ThisWeek } from './week/ThisWeek';
 
 const client = new QueryClient({
@@ -65,7 +65,7 @@ const router = createBrowserRouter([
 
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>
-        <MantineProvider theme={theme} defaultColorScheme="light">
+        <MantineProvider theme={theme} cssVariablesResolver={tokens} defaultColorScheme="light">
             <QueryClientProvider client={client}>
                 <KeysProvider>
                     <RouterProvider router={router} />

@@ -59,7 +59,7 @@ function Sheet({ data, studio, search, set }: Props) {
     const music = { data, lenses, saying, width: paper.width, ring };
     const student = search.get('student');
     return (
-        <main style={{ background: '#fff', color: '#000', minHeight: '100vh' }}>
+        <main className="on-paper">
             <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
             <Group className="no-print" p="sm" style={{ background: 'var(--paper)' }}>
                 <Button onClick={() => window.print()}>Print</Button>

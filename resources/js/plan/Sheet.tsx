@@ -67,8 +67,8 @@ function Paper({ week, studio, pieces }: Props) {
     const tasks = week.tasks.filter((task) => task.dates.length > 0);
     const loose = tasks.filter((task) => task.pieceId === null);
     return (
-        <div style={{ background: '#fff', color: '#000', minHeight: '100vh' }}>
-            <style>{`@page { size: ${paper.size}; margin: 10mm; } .score { color: #000; }`}</style>
+        <div className="on-paper">
+            <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
             <Group className="no-print" p="sm" style={{ background: 'var(--paper)' }}>
                 <Button onClick={() => window.print()}>Print</Button>
                 <Button variant="default" onClick={() => navigate(`/weeks/${week.id}`)}>
@@ -91,7 +91,7 @@ function Paper({ week, studio, pieces }: Props) {
                             display: 'flex',
                             justifyContent: 'space-between',
                             alignItems: 'baseline',
-                            borderBottom: '2px solid #000',
+                            borderBottom: '2px solid currentColor',
                             padding: '2mm 0',
                         }}
                     >
@@ -148,7 +148,12 @@ function Paper({ week, studio, pieces }: Props) {
 }
 
 function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
-    const cell = { border: '1px solid #777', padding: '0.8mm 1.5mm', fontSize: '9.5pt', verticalAlign: 'top' as const };
+    const cell = {
+        border: '1px solid GrayText',
+        padding: '0.8mm 1.5mm',
+        fontSize: '9.5pt',
+        verticalAlign: 'top' as const,
+    };
     return (
         <table style={{ width: '100%', borderCollapse: 'collapse', marginTop: '2mm' }}>
             <thead>

@@ -1,4 +1,4 @@
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from '@mantine/core';
 
 const ink: MantineColorsTuple = [
     '#f7f1e5',
@@ -62,4 +62,42 @@ export const theme = createTheme({
     defaultRadius: 'md',
     cursorType: 'pointer',
     focusRing: 'auto',
+});
+
+/** The colours that the styles name, by day and by night: they stand here alone. A piano stays a piano at night. */
+export const tokens: CSSVariablesResolver = () => ({
+    variables: {
+        '--key': '#fffdf8',
+        '--key-black': ink[8],
+        '--key-right': flower[6],
+        '--key-left': teal[6],
+        '--key-name': '#5a4f40',
+        '--key-faint': ink[6],
+        '--key-lit': leaf[1],
+        '--key-lit-black': leaf[6],
+    },
+    light: {
+        '--paper': ink[0],
+        '--sheet': '#fffdf8',
+        '--ink': ink[8],
+        '--faint': '#655a47',
+        '--rule': ink[2],
+        '--right': flower[6],
+        '--left': teal[6],
+        '--leaf': leaf[6],
+        '--leaf-soft': leaf[1],
+        '--thorn': '#a3252b',
+    },
+    dark: {
+        '--paper': ink[9],
+        '--sheet': '#28221a',
+        '--ink': '#f2e9d8',
+        '--faint': '#c0b39b',
+        '--rule': '#4b4132',
+        '--right': '#f0a469',
+        '--left': '#6cc0c1',
+        '--leaf': leaf[3],
+        '--leaf-soft': '#2f4a2b',
+        '--thorn': '#ef9a9e',
+    },
 });
