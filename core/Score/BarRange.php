@@ -11,7 +11,7 @@ final readonly class BarRange
     public function __construct(public int $first, public int $last)
     {
         if ($last < $first) {
-            throw new InvalidScore("bars from {$first} to {$last} run backwards");
+            throw InvalidScore::backwards($first, $last);
         }
     }
 

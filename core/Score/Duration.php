@@ -21,7 +21,7 @@ final readonly class Duration
     public static function ofWhole(Fraction $whole): self
     {
         if ($whole->numerator < 0) {
-            throw new InvalidScore("a length of {$whole} is below zero");
+            throw InvalidScore::lengthBelowZero($whole);
         }
 
         return new self($whole);
@@ -30,7 +30,7 @@ final readonly class Duration
     /** A plain or dotted note value, such as ('quarter', 1) for a dotted quarter. */
     public static function ofNote(string $value, int $dots = 0): self
     {
-        $denominator = self::VALUES[$value] ?? throw new InvalidScore("'{$value}' is not a note value");
+        $denominator = self::VALUES[$value] ?? throw InvalidScore::notANoteValue($value);
 
         return self::of(2 ** ($dots + 1) - 1, $denominator * 2 ** $dots);
     }

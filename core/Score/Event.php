@@ -81,7 +81,7 @@ final readonly class Event
     /** @throws InvalidScore when it is a rest */
     public function lowest(): Pitch
     {
-        return ($this->notes[0] ?? throw new InvalidScore("a rest has no pitch (event {$this->id})"))->pitch;
+        return ($this->notes[0] ?? throw InvalidScore::restWithoutPitch($this->id))->pitch;
     }
 
     public function has(Mark $mark): bool

@@ -16,7 +16,7 @@ final readonly class Fraction implements \Stringable
             return self::lowest($numerator, 1);
         }
         if ($denominator === 0) {
-            throw new InvalidScore("{$numerator}/0 is not a number");
+            throw InvalidScore::dividedByZero($numerator);
         }
         if ($denominator < 0) {
             [$numerator, $denominator] = [-$numerator, -$denominator];
@@ -135,7 +135,7 @@ final readonly class Fraction implements \Stringable
     {
         // A product beyond 64 bits turns into a float in PHP; that would no longer be exact.
         if (! is_int($numerator) || ! is_int($denominator)) {
-            throw new InvalidScore('a length is too fine to be counted exactly');
+            throw InvalidScore::tooFine();
         }
 
         return self::of($numerator, $denominator);

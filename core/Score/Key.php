@@ -20,7 +20,7 @@ final readonly class Key
     public function __construct(public int $fifths = 0, public bool $minor = false, public bool $fixed = true)
     {
         if (abs($fifths) > 7) {
-            throw new InvalidScore("a key signature of {$fifths} is not one; it has at most seven sharps or flats");
+            throw InvalidScore::noKeySignature($fifths);
         }
     }
 
@@ -31,7 +31,7 @@ final readonly class Key
             return new self(fixed: false);
         }
         if (preg_match('/^\s*([A-Ga-g])(#|b)?\s*(m|min|minor|major)?\s*$/', $text, $found) !== 1) {
-            throw new InvalidScore("'{$text}' is not a key; write it like G, Bb or E minor");
+            throw InvalidScore::notAKey($text);
         }
         $minor = in_array($found[3] ?? '', ['m', 'min', 'minor'], true);
         $place = (int) array_search(strtoupper($found[1]).($found[2] ?? ''), self::TONICS, true);

@@ -59,7 +59,7 @@ final readonly class Limits
         }
         $beats = $draft->meter->beats($draft->length());
         if ($beats->compare(Fraction::of(self::BEATS_IN_MEASURE)) > 0) {
-            throw new InvalidScore("bar {$bar} is {$beats->floor()} beats long; a bar has at most ".self::BEATS_IN_MEASURE);
+            throw InvalidScore::barTooLong($bar, $beats);
         }
         foreach ($draft->events as $event) {
             if (count($event->notes) > self::NOTES_IN_CHORD) {
@@ -83,7 +83,7 @@ final readonly class Limits
         }
         $common = Fraction::of($divisions, $needed)->numerator * $needed;
         if ($common > self::DIVISIONS) {
-            throw new InvalidScore('its notes are divided too finely to be counted exactly');
+            throw InvalidScore::dividedTooFinely();
         }
 
         return $common;

@@ -137,7 +137,7 @@ final class MeasureDraft
                 $at++;
             }
             if ($at >= Limits::VOICES) {
-                throw new InvalidScore('a bar has more than '.Limits::VOICES.' notes over one another in one voice');
+                throw InvalidScore::tooManyOverOneAnother();
             }
             $lanes[$at][] = $event;
             $ends[$at] = $event->end();

@@ -18,7 +18,7 @@ final readonly class Meter
     public function __construct(public int $count, public int $unit, public string $symbol = '', public array $groups = [])
     {
         if ($count < 1 || $count > 32 || ! in_array($unit, self::UNITS, true)) {
-            throw new InvalidScore("{$count}/{$unit} is not a time signature");
+            throw InvalidScore::noMeter($count, $unit);
         }
     }
 
@@ -30,7 +30,7 @@ final readonly class Meter
             return new self(...$sign);
         }
         if (preg_match('~^\s*(\d{1,2}(?:\s*\+\s*\d{1,2})*)\s*/\s*(\d{1,2})\s*$~', $text, $found) !== 1) {
-            throw new InvalidScore("'{$text}' is not a time signature; write it like 3/4");
+            throw InvalidScore::notATimeSignature($text);
         }
         $groups = array_map(intval(...), explode('+', $found[1]));
 

@@ -17,11 +17,11 @@ final readonly class Metronome
     public function __construct(public int $goal, public ?int $from, public Duration $unit)
     {
         if ($unit->asNote() === null) {
-            throw new InvalidScore("a metronome mark counts one note value, not {$unit->whole} of a whole note");
+            throw InvalidScore::noBeatOfAMetronome($unit);
         }
         foreach ([$goal, $from ?? $goal] as $number) {
             if ($number < 1 || $number > 999) {
-                throw new InvalidScore("{$number} a minute is not a metronome mark");
+                throw InvalidScore::noMetronomeMark($number);
             }
         }
     }

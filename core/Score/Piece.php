@@ -29,7 +29,7 @@ final readonly class Piece
         public array $credits = [],
     ) {
         if ($measures === []) {
-            throw new InvalidScore('a piece has at least one measure');
+            throw InvalidScore::emptyPiece();
         }
         $this->tempo = $metronome?->quarters();
         $this->tempoFrom = $metronome?->quartersFrom();

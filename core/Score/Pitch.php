@@ -32,7 +32,7 @@ final readonly class Pitch
     public function __construct(public int $step, public int $octave, public int $alter = 0)
     {
         if ($step < 0 || $step > 6 || $octave < self::LEAST_OCTAVE || $octave > self::MOST_OCTAVE || abs($alter) > 2) {
-            throw new InvalidScore("step {$step}, octave {$octave}, alteration {$alter} is not a pitch");
+            throw InvalidScore::noPitch($step, $octave, $alter);
         }
     }
 
@@ -40,7 +40,7 @@ final readonly class Pitch
     public static function parse(string $name): self
     {
         if (preg_match('/^([A-Ga-g])(#{1,2}|b{1,2})?(-?\d{1,2})$/', trim($name), $found) !== 1) {
-            throw new InvalidScore("'{$name}' is not a note name; write it like C4 or F#3");
+            throw InvalidScore::notANoteName($name);
         }
         $alter = strlen($found[2]) * (str_starts_with($found[2], 'b') ? -1 : 1);
 
@@ -72,7 +72,7 @@ final readonly class Pitch
             }
         }
 
-        return $best ?? throw new InvalidScore("{$midi} is not a key");
+        return $best ?? throw InvalidScore::noKeyOfAPiano($midi);
     }
 
     /** Letter names counted from C0: one staff place is one step of this. */

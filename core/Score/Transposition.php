@@ -83,6 +83,6 @@ final readonly class Transposition
                 return Pitch::ofDiatonic($diatonic, $alter);
             }
         }
-        throw new InvalidScore("{$pitch->name()} cannot be moved by {$this->semitones} semitones");
+        throw InvalidScore::cannotMove($pitch, $this->semitones);
     }
 }

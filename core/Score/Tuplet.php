@@ -18,7 +18,7 @@ final readonly class Tuplet
     public function __construct(public int $actual, public int $normal, public bool $starts = false, public bool $stops = false)
     {
         if (min($actual, $normal) < 1 || max($actual, $normal) > 32) {
-            throw new InvalidScore("{$actual} notes in the time of {$normal} is not a tuplet");
+            throw InvalidScore::noTuplet($actual, $normal);
         }
     }
 
