@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, asForm, ask, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import type { Asked } from './asked';
+import { type Asked, aNewBook } from './asked';
 import { BookDialog } from './BookDialog';
 import { BookVine } from './BookVine';
 
@@ -16,13 +16,7 @@ export function Books() {
         mutationFn: (file: File) => ask('post', '/books/archive', { body: { file }, ...asForm }),
         onSuccess: () => client.invalidateQueries({ queryKey: keyOf('/books') }),
     });
-    const addBook = () =>
-        setDialog({
-            title: 'A new book',
-            what: 'book',
-            send: (body) => ask('post', '/books', { body }),
-            start: { title: '', level: '' },
-        });
+    const addBook = () => setDialog(aNewBook());
     useKeys([{ key: 'a', does: 'add a book', run: addBook }]);
     if (books.isPending) return <Waiting what="Fetching the books…" />;
     if (books.error) return <Trouble error={books.error} again={() => books.refetch()} />;

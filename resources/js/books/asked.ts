@@ -1,4 +1,4 @@
-import type { Api } from '../api';
+import { type Api, ask, at } from '../api';
 
 export interface Of<What extends string, Draft> {
     title: string;
@@ -12,3 +12,54 @@ export type Asked =
     | Of<'book', Api['BookRequest']>
     | Of<'page', Api['PageRequest']>
     | Of<'remove', Record<string, never>>;
+
+type Book = Api['BookResource'];
+type Page = Api['PageResource'];
+
+export const aNewBook = (): Asked => ({
+    title: 'A new book',
+    what: 'book',
+    send: (body) => ask('post', '/books', { body }),
+    start: { title: '', level: '' },
+});
+
+export const bookChanged = (book: Book): Asked => ({
+    title: 'Change the book',
+    what: 'book',
+    send: (body) => ask('put', '/books/{book}', { ...at({ book: book.id }), body }),
+    start: { title: book.title, level: book.level },
+});
+
+export const bookRemoved = (book: Book): Asked => ({
+    title: `Remove ${book.title}, with its pages and what students did on them?`,
+    what: 'remove',
+    send: () => ask('delete', '/books/{book}', at({ book: book.id })),
+    start: {},
+});
+
+/** The page after the last. */
+export const aNewPage = (book: Book): Asked => ({
+    title: `A page of ${book.title}`,
+    what: 'page',
+    send: (body) => ask('post', '/books/{book}/pages', { ...at({ book: book.id }), body }),
+    start: {
+        number: Math.max(0, ...book.pages.map((page) => page.number)) + 1,
+        title: '',
+        kind: 'pieces',
+        introduces: '',
+    },
+});
+
+export const pageChanged = (page: Page): Asked => ({
+    title: `Page ${page.number}`,
+    what: 'page',
+    send: (body) => ask('put', '/pages/{page}', { ...at({ page: page.id }), body }),
+    start: { number: page.number, title: page.title, kind: page.kind, introduces: page.introduces },
+});
+
+export const pageRemoved = (page: Page): Asked => ({
+    title: `Remove page ${page.number}, with its pieces?`,
+    what: 'remove',
+    send: () => ask('delete', '/pages/{page}', at({ page: page.id })),
+    start: {},
+});

@@ -8,6 +8,25 @@ import type { PlannedTask } from './planning';
 /** A remedy comes from a slip alone. */
 const KINDS = choices.TaskKind.filter((kind) => kind.value !== 'remedy');
 
+const NEW_TASK: PlannedTask = {
+    id: null,
+    kind: 'theory',
+    title: '',
+    instruction: '',
+    learningId: null,
+    hand: null,
+    first: null,
+    last: null,
+    repetitions: 1,
+    tempo: null,
+    minutes: 3,
+    starred: false,
+    mostDays: 3,
+    dates: [],
+    locked: [],
+    off: [],
+};
+
 interface Props {
     studentId: number;
     days: string[];
@@ -17,33 +36,13 @@ interface Props {
 
 /** A task of the teacher's own, on a piece or not, put on days at once. */
 export function AddTask({ studentId, days, error, add }: Props) {
-    const student = api.useQuery('get', '/students/{student}', at({ student: studentId }));
-    const [draft, setDraft] = useState<PlannedTask>({
-        id: null,
-        kind: 'theory',
-        title: '',
-        instruction: '',
-        learningId: null,
-        hand: null,
-        first: null,
-        last: null,
-        repetitions: 1,
-        tempo: null,
-        minutes: 3,
-        starred: false,
-        mostDays: 3,
-        dates: [],
-        locked: [],
-        off: [],
-    });
+    const [draft, setDraft] = useState(NEW_TASK);
     const set = (change: Partial<PlannedTask>) => setDraft({ ...draft, ...change });
-    const learnings = student.data?.learnings ?? [];
     const submit = (event: FormEvent) => {
         event.preventDefault();
         // Days that are chosen are meant; without any the plan finds them.
         add(draft.locked.length === 0 ? draft : { ...draft, mostDays: draft.locked.length });
     };
-    const onPiece = draft.learningId !== null;
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <Group grow>
@@ -54,19 +53,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
                     onChange={(kind) => kind !== null && set({ kind })}
                     data={KINDS}
                 />
-                <Select
-                    label="On a piece"
-                    clearable
-                    value={draft.learningId === null ? null : String(draft.learningId)}
-                    onChange={(id) =>
-                        set(
-                            id === null
-                                ? { learningId: null, first: null, last: null, tempo: null }
-                                : { learningId: Number(id), first: 0, last: 0, tempo: 60, minutes: null },
-                        )
-                    }
-                    data={learnings.map((one) => ({ value: String(one.id), label: one.title }))}
-                />
+                <OnPiece studentId={studentId} draft={draft} set={set} />
             </Group>
             <TextInput
                 label="Title"
@@ -82,48 +69,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
                 value={draft.instruction ?? ''}
                 onChange={(event) => set({ instruction: event.currentTarget.value })}
             />
-            <Group grow>
-                {onPiece && (
-                    <>
-                        <NumberInput
-                            label="From bar"
-                            min={1}
-                            value={(draft.first ?? 0) + 1}
-                            onChange={(bar) => set({ first: Math.max(0, Number(bar) - 1) })}
-                        />
-                        <NumberInput
-                            label="To bar"
-                            min={1}
-                            value={(draft.last ?? 0) + 1}
-                            onChange={(bar) => set({ last: Math.max(0, Number(bar) - 1) })}
-                        />
-                        <NumberInput
-                            label="Tempo"
-                            min={20}
-                            max={400}
-                            value={draft.tempo ?? 60}
-                            onChange={(tempo) => set({ tempo: Number(tempo) })}
-                        />
-                    </>
-                )}
-                <NumberInput
-                    label="Times"
-                    min={1}
-                    max={99}
-                    value={draft.repetitions}
-                    onChange={(times) => set({ repetitions: Number(times) })}
-                />
-                {!onPiece && (
-                    <NumberInput
-                        label="Minutes"
-                        min={0.5}
-                        max={120}
-                        step={0.5}
-                        value={draft.minutes ?? 3}
-                        onChange={(minutes) => set({ minutes: Number(minutes) })}
-                    />
-                )}
-            </Group>
+            <HowMuch draft={draft} set={set} />
             <Checkbox.Group
                 label="Days"
                 description="None: the plan finds them."
@@ -141,5 +87,79 @@ export function AddTask({ studentId, days, error, add }: Props) {
                 <Button type="submit">Add</Button>
             </Group>
         </Stack>
+    );
+}
+
+interface HowMuchProps {
+    draft: PlannedTask;
+    set: (change: Partial<PlannedTask>) => void;
+}
+
+/** On a piece: which bars, how fast, how often. Else how long. */
+function HowMuch({ draft, set }: HowMuchProps) {
+    const onPiece = draft.learningId !== null;
+    return (
+        <Group grow>
+            {onPiece && (
+                <>
+                    <NumberInput
+                        label="From bar"
+                        min={1}
+                        value={(draft.first ?? 0) + 1}
+                        onChange={(bar) => set({ first: Math.max(0, Number(bar) - 1) })}
+                    />
+                    <NumberInput
+                        label="To bar"
+                        min={1}
+                        value={(draft.last ?? 0) + 1}
+                        onChange={(bar) => set({ last: Math.max(0, Number(bar) - 1) })}
+                    />
+                    <NumberInput
+                        label="Tempo"
+                        min={20}
+                        max={400}
+                        value={draft.tempo ?? 60}
+                        onChange={(tempo) => set({ tempo: Number(tempo) })}
+                    />
+                </>
+            )}
+            <NumberInput
+                label="Times"
+                min={1}
+                max={99}
+                value={draft.repetitions}
+                onChange={(times) => set({ repetitions: Number(times) })}
+            />
+            {!onPiece && (
+                <NumberInput
+                    label="Minutes"
+                    min={0.5}
+                    max={120}
+                    step={0.5}
+                    value={draft.minutes ?? 3}
+                    onChange={(minutes) => set({ minutes: Number(minutes) })}
+                />
+            )}
+        </Group>
+    );
+}
+
+function OnPiece({ studentId, draft, set }: HowMuchProps & { studentId: number }) {
+    const student = api.useQuery('get', '/students/{student}', at({ student: studentId }));
+    const learnings = student.data?.learnings ?? [];
+    return (
+        <Select
+            label="On a piece"
+            clearable
+            value={draft.learningId === null ? null : String(draft.learningId)}
+            onChange={(id) =>
+                set(
+                    id === null
+                        ? { learningId: null, first: null, last: null, tempo: null }
+                        : { learningId: Number(id), first: 0, last: 0, tempo: 60, minutes: null },
+                )
+            }
+            data={learnings.map((one) => ({ value: String(one.id), label: one.title }))}
+        />
     );
 }

@@ -58,60 +58,7 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                     Paths on which pages are learnt
                 </Anchor>
             </Group>
-            <SimpleGrid cols={2}>
-                <TextInput
-                    label="Name"
-                    required
-                    value={draft.name}
-                    onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
-                />
-                <Select
-                    label="Lengths are called"
-                    allowDeselect={false}
-                    value={draft.words}
-                    onChange={(words) => words !== null && setDraft({ ...draft, words })}
-                    data={choices.NoteWords}
-                />
-                <Select
-                    label="Paper"
-                    allowDeselect={false}
-                    value={draft.paper}
-                    onChange={(paper) => paper !== null && setDraft({ ...draft, paper })}
-                    data={choices.Paper}
-                />
-                <Select
-                    label="Time zone"
-                    searchable
-                    limit={12}
-                    allowDeselect={false}
-                    value={draft.timezone}
-                    onChange={(zone) => setDraft({ ...draft, timezone: zone ?? draft.timezone })}
-                    data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
-                />
-            </SimpleGrid>
-            <SimpleGrid cols={3}>
-                <NumberInput
-                    label="A parent agrees under the age of"
-                    description="Before a home link is made. 0: never asked."
-                    {...whole(0, 21)}
-                    value={draft.consentAge}
-                    onChange={(age) => setDraft({ ...draft, consentAge: Number(age) })}
-                />
-                <NumberInput
-                    label="Days that drafts are kept"
-                    description="Pages typed but not saved."
-                    {...whole(7, 3650)}
-                    value={draft.keepDrafts}
-                    onChange={(days) => setDraft({ ...draft, keepDrafts: Number(days) })}
-                />
-                <NumberInput
-                    label="Days that sent mails are kept"
-                    description="After that they are deleted."
-                    {...whole(7, 3650)}
-                    value={draft.keepMails}
-                    onChange={(days) => setDraft({ ...draft, keepMails: Number(days) })}
-                />
-            </SimpleGrid>
+            <Settings draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
             <StudioWords
                 title="Sentences for lines and spaces"
                 about="For students who read by a sentence. Each word begins with the letter of its place, from the bottom up."
@@ -132,5 +79,71 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                 <span role="status">{save.isSuccess && 'Saved.'}</span>
             </Group>
         </Stack>
+    );
+}
+
+interface SettingsProps {
+    draft: Api['StudioResource'];
+    set: (change: Partial<Api['StudioResource']>) => void;
+}
+
+function Settings({ draft, set }: SettingsProps) {
+    return (
+        <>
+            <SimpleGrid cols={2}>
+                <TextInput
+                    label="Name"
+                    required
+                    value={draft.name}
+                    onChange={(event) => set({ name: event.currentTarget.value })}
+                />
+                <Select
+                    label="Lengths are called"
+                    allowDeselect={false}
+                    value={draft.words}
+                    onChange={(words) => words !== null && set({ words })}
+                    data={choices.NoteWords}
+                />
+                <Select
+                    label="Paper"
+                    allowDeselect={false}
+                    value={draft.paper}
+                    onChange={(paper) => paper !== null && set({ paper })}
+                    data={choices.Paper}
+                />
+                <Select
+                    label="Time zone"
+                    searchable
+                    limit={12}
+                    allowDeselect={false}
+                    value={draft.timezone}
+                    onChange={(zone) => set({ timezone: zone ?? draft.timezone })}
+                    data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
+                />
+            </SimpleGrid>
+            <SimpleGrid cols={3}>
+                <NumberInput
+                    label="A parent agrees under the age of"
+                    description="Before a home link is made. 0: never asked."
+                    {...whole(0, 21)}
+                    value={draft.consentAge}
+                    onChange={(age) => set({ consentAge: Number(age) })}
+                />
+                <NumberInput
+                    label="Days that drafts are kept"
+                    description="Pages typed but not saved."
+                    {...whole(7, 3650)}
+                    value={draft.keepDrafts}
+                    onChange={(days) => set({ keepDrafts: Number(days) })}
+                />
+                <NumberInput
+                    label="Days that sent mails are kept"
+                    description="After that they are deleted."
+                    {...whole(7, 3650)}
+                    value={draft.keepMails}
+                    onChange={(days) => set({ keepMails: Number(days) })}
+                />
+            </SimpleGrid>
+        </>
     );
 }
