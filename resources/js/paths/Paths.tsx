@@ -7,6 +7,7 @@ import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { usePaths } from '../shared/PathSelect';
 import { PathEditor } from './PathEditor';
+import styles from './Paths.module.css';
 
 type Path = Api['PathResource'];
 
@@ -56,43 +57,13 @@ export function Paths() {
             </Text>
             <SimpleGrid cols={{ base: 1, sm: 2, lg: 3 }}>
                 {paths.data.map((path) => (
-                    <section key={path.name} className="sheet" aria-label={path.name}>
-                        <Text ff="heading" fw={600} fz="lg">
-                            {path.name}
-                        </Text>
-                        <ol style={{ margin: '0.3rem 0 0.6rem', paddingLeft: '1.3rem' }}>
-                            {path.steps.map((step) => (
-                                <li key={step.name}>
-                                    {step.name}
-                                    {step.kind === 'own' && <span className="faint"> (your own)</span>}
-                                </li>
-                            ))}
-                        </ol>
-                        <Group gap="xs">
-                            {path.id !== null && (
-                                <Button size="compact-sm" onClick={() => setEdited(path)}>
-                                    Change
-                                </Button>
-                            )}
-                            <Button
-                                size="compact-sm"
-                                variant="default"
-                                onClick={() => setEdited({ ...path, id: null, name: freeName(path.name, names) })}
-                            >
-                                Copy
-                            </Button>
-                            {path.id !== null && (
-                                <Button
-                                    size="compact-sm"
-                                    variant="subtle"
-                                    c="var(--thorn)"
-                                    onClick={() => setDoomed(path)}
-                                >
-                                    Give up
-                                </Button>
-                            )}
-                        </Group>
-                    </section>
+                    <PathCard
+                        key={path.name}
+                        path={path}
+                        change={() => setEdited(path)}
+                        copy={() => setEdited({ ...path, id: null, name: freeName(path.name, names) })}
+                        giveUp={() => setDoomed(path)}
+                    />
                 ))}
             </SimpleGrid>
             <Dialog opened={doomed !== null} onClose={() => setDoomed(null)} title={`Give up “${doomed?.name}”?`}>
@@ -109,6 +80,46 @@ export function Paths() {
                 </Button>
             </Dialog>
         </>
+    );
+}
+
+interface CardProps {
+    path: Path;
+    change: () => void;
+    copy: () => void;
+    giveUp: () => void;
+}
+
+function PathCard({ path, change, copy, giveUp }: CardProps) {
+    return (
+        <section className="sheet" aria-label={path.name}>
+            <Text ff="heading" fw={600} fz="lg">
+                {path.name}
+            </Text>
+            <ol className={styles.stages}>
+                {path.steps.map((step) => (
+                    <li key={step.name}>
+                        {step.name}
+                        {step.kind === 'own' && <span className="faint"> (your own)</span>}
+                    </li>
+                ))}
+            </ol>
+            <Group gap="xs">
+                {path.id !== null && (
+                    <Button size="compact-sm" onClick={change}>
+                        Change
+                    </Button>
+                )}
+                <Button size="compact-sm" variant="default" onClick={copy}>
+                    Copy
+                </Button>
+                {path.id !== null && (
+                    <Button size="compact-sm" variant="subtle" c="var(--thorn)" onClick={giveUp}>
+                        Give up
+                    </Button>
+                )}
+            </Group>
+        </section>
     );
 }
 

@@ -11,24 +11,25 @@ interface Props {
     remove: () => void;
 }
 
+/** What can be changed of a task; minutes are reckoned where none are said. */
+type Draft = Pick<Task, 'starred' | 'instruction' | 'mostDays' | 'repetitions' | 'tempo'> & { minutes: number | null };
+
 /** Repetitions, tempo and minutes of a task; the time follows unless it is set. */
 export function TaskForm({ task, error, save, remove }: Props) {
-    const [repetitions, setRepetitions] = useState(task.repetitions);
-    const [tempo, setTempo] = useState(task.tempo);
-    const [minutes, setMinutes] = useState<number | null>(null);
-    const [starred, setStarred] = useState(task.starred);
-    const [instruction, setInstruction] = useState(task.instruction);
-    const [mostDays, setMostDays] = useState(task.mostDays);
+    const { starred, instruction, mostDays, repetitions, tempo } = task;
+    const [draft, setDraft] = useState<Draft>({ starred, instruction, mostDays, repetitions, tempo, minutes: null });
+    const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
     const jumps = error instanceof ApiError && error.errors.tempo !== undefined;
     const give = (sure: boolean) =>
         save(
             {
-                starred,
-                instruction,
-                mostDays,
-                ...(repetitions !== task.repetitions ? { repetitions } : {}),
-                ...(tempo !== task.tempo ? { tempo } : {}),
-                ...(minutes !== null ? { minutes } : {}),
+                starred: draft.starred,
+                instruction: draft.instruction,
+                mostDays: draft.mostDays,
+                // What was not changed is not sent: the time is reckoned from the rest.
+                ...(draft.repetitions !== repetitions ? { repetitions: draft.repetitions } : {}),
+                ...(draft.tempo !== tempo ? { tempo: draft.tempo } : {}),
+                ...(draft.minutes !== null ? { minutes: draft.minutes } : {}),
             },
             sure,
         );
@@ -46,56 +47,15 @@ export function TaskForm({ task, error, save, remove }: Props) {
             <TextInput
                 label="What to do"
                 maxLength={240}
-                value={instruction}
-                onChange={(event) => setInstruction(event.currentTarget.value)}
+                value={draft.instruction}
+                onChange={(event) => set({ instruction: event.currentTarget.value })}
                 data-autofocus
             />
-            <Group grow>
-                <NumberInput
-                    label="Times"
-                    min={1}
-                    max={99}
-                    value={repetitions}
-                    onChange={(value) => setRepetitions(Number(value))}
-                />
-                {task.tempo !== null && (
-                    <NumberInput
-                        label="Tempo"
-                        min={20}
-                        max={400}
-                        value={tempo ?? ''}
-                        onChange={(value) => setTempo(value === '' ? null : Number(value))}
-                    />
-                )}
-                <NumberInput
-                    label="Minutes"
-                    min={0.5}
-                    max={120}
-                    step={0.5}
-                    value={minutes ?? ''}
-                    placeholder={`${task.minutes}, reckoned`}
-                    onChange={(value) => setMinutes(value === '' ? null : Number(value))}
-                />
-            </Group>
-            <div>
-                <Text size="sm" fw={500} id="most-days">
-                    On how many days
-                </Text>
-                <SegmentedControl
-                    aria-labelledby="most-days"
-                    value={String(mostDays)}
-                    onChange={(days) => setMostDays(Number(days))}
-                    data={[
-                        { value: '1', label: 'one' },
-                        { value: '2', label: 'two' },
-                        { value: '3', label: 'as many as help' },
-                    ]}
-                />
-            </div>
+            <HowMuch task={task} draft={draft} set={set} />
             <Checkbox
                 label="Star it: twice as important"
-                checked={starred}
-                onChange={(event) => setStarred(event.currentTarget.checked)}
+                checked={draft.starred}
+                onChange={(event) => set({ starred: event.currentTarget.checked })}
             />
             <Trouble error={error} />
             <Group justify="space-between">
@@ -112,5 +72,61 @@ export function TaskForm({ task, error, save, remove }: Props) {
                 </Button>
             </Group>
         </Stack>
+    );
+}
+
+interface HowMuchProps {
+    task: Task;
+    draft: Draft;
+    set: (change: Partial<Draft>) => void;
+}
+
+/** How often, how fast, how long, and on how many days. */
+function HowMuch({ task, draft, set }: HowMuchProps) {
+    return (
+        <>
+            <Group grow>
+                <NumberInput
+                    label="Times"
+                    min={1}
+                    max={99}
+                    value={draft.repetitions}
+                    onChange={(value) => set({ repetitions: Number(value) })}
+                />
+                {task.tempo !== null && (
+                    <NumberInput
+                        label="Tempo"
+                        min={20}
+                        max={400}
+                        value={draft.tempo ?? ''}
+                        onChange={(value) => set({ tempo: value === '' ? null : Number(value) })}
+                    />
+                )}
+                <NumberInput
+                    label="Minutes"
+                    min={0.5}
+                    max={120}
+                    step={0.5}
+                    value={draft.minutes ?? ''}
+                    placeholder={`${task.minutes}, reckoned`}
+                    onChange={(value) => set({ minutes: value === '' ? null : Number(value) })}
+                />
+            </Group>
+            <div>
+                <Text size="sm" fw={500} id="most-days">
+                    On how many days
+                </Text>
+                <SegmentedControl
+                    aria-labelledby="most-days"
+                    value={String(draft.mostDays)}
+                    onChange={(days) => set({ mostDays: Number(days) })}
+                    data={[
+                        { value: '1', label: 'one' },
+                        { value: '2', label: 'two' },
+                        { value: '3', label: 'as many as help' },
+                    ]}
+                />
+            </div>
+        </>
     );
 }

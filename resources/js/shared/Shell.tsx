@@ -6,6 +6,7 @@ import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { Trouble, Waiting } from './Notes';
+import styles from './Shell.module.css';
 
 const ROOMS = [
     { to: '/', name: 'This week', key: '1' },
@@ -33,98 +34,95 @@ export function Shell() {
 
 function Rooms({ name }: { name: string }) {
     const navigate = useNavigate();
-    const client = useQueryClient();
     const [shown, setShown] = useState<Key[] | null>(null);
     const listed = useListedKeys();
-    const scheme = useComputedColorScheme('light');
-    const { setColorScheme } = useMantineColorScheme();
     useKeys([
         ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
         { key: '?', does: 'show the keys of this screen', run: () => setShown(listed()) },
     ]);
+    return (
+        <>
+            <Group
+                component="header"
+                className={`no-print ${styles.header}`}
+                justify="space-between"
+                px="lg"
+                py={8}
+                wrap="nowrap"
+            >
+                <Doors />
+                <Mine name={name} showKeys={() => setShown(listed())} />
+            </Group>
+            <main className={styles.room}>
+                <Outlet />
+            </main>
+            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Keys of this screen">
+                <KeyTable keys={shown ?? []} />
+            </Dialog>
+        </>
+    );
+}
+
+function Doors() {
+    return (
+        <Group gap="lg" wrap="nowrap">
+            <Anchor component={Link} to="/" underline="never" c="var(--ink)" ff="heading" fw={650} fz="lg">
+                <img src="/leaf.svg" alt="" width="20" height="20" className={styles.leaf} />
+                Nasturtium
+            </Anchor>
+            <Group component="nav" gap="md" aria-label="Rooms" wrap="nowrap">
+                {ROOMS.map((room) => (
+                    <NavLink key={room.to} to={room.to} end={room.to === '/'} className={styles.door}>
+                        {room.name}
+                    </NavLink>
+                ))}
+            </Group>
+        </Group>
+    );
+}
+
+function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const scheme = useComputedColorScheme('light');
+    const { setColorScheme } = useMantineColorScheme();
+    const quiet = { variant: 'subtle', size: 'compact-sm', c: 'var(--ink)' } as const;
     const signOut = async () => {
         await ask('delete', '/session');
         client.clear();
         navigate('/sign-in');
     };
     return (
-        <>
-            <Group
-                component="header"
-                className="no-print"
-                justify="space-between"
-                px="lg"
-                py={8}
-                wrap="nowrap"
-                style={{ borderBottom: '1px solid var(--rule)' }}
-            >
-                <Group gap="lg" wrap="nowrap">
-                    <Anchor component={Link} to="/" underline="never" c="var(--ink)" ff="heading" fw={650} fz="lg">
-                        <img
-                            src="/leaf.svg"
-                            alt=""
-                            width="20"
-                            height="20"
-                            style={{ verticalAlign: '-3px', marginRight: 7 }}
-                        />
-                        Nasturtium
-                    </Anchor>
-                    <Group component="nav" gap="md" aria-label="Rooms" wrap="nowrap">
-                        {ROOMS.map((room) => (
-                            <NavLink
-                                key={room.to}
-                                to={room.to}
-                                end={room.to === '/'}
-                                style={({ isActive }) => ({
-                                    color: 'var(--ink)',
-                                    textDecoration: 'none',
-                                    padding: '4px 2px',
-                                    borderBottom: `3px solid ${isActive ? 'var(--leaf)' : 'transparent'}`,
-                                    fontWeight: isActive ? 700 : 400,
-                                })}
-                            >
-                                {room.name}
-                            </NavLink>
-                        ))}
-                    </Group>
-                </Group>
-                <Group gap="xs" wrap="nowrap">
-                    <Text size="sm" className="faint" visibleFrom="md">
-                        {name}
-                    </Text>
-                    <Button variant="subtle" size="compact-sm" c="var(--ink)" onClick={() => setShown(listed())}>
-                        Keys <Kbd ml={6}>?</Kbd>
-                    </Button>
-                    <Button
-                        variant="subtle"
-                        size="compact-sm"
-                        c="var(--ink)"
-                        onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}
-                    >
-                        {scheme === 'dark' ? 'Day' : 'Night'}
-                    </Button>
-                    <Button variant="subtle" size="compact-sm" c="var(--ink)" onClick={signOut}>
-                        Sign out
-                    </Button>
-                </Group>
-            </Group>
-            <main style={{ padding: '0.9rem 1.5rem 1rem' }}>
-                <Outlet />
-            </main>
-            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Keys of this screen">
-                <Table>
-                    <Table.Tbody>
-                        {shown?.map((key) => (
-                            <Table.Tr key={`${key.key}${key.does}`}>
-                                <Table.Td>
-                                    <Kbd>{key.key === ' ' ? 'Space' : key.key}</Kbd>
-                                </Table.Td>
-                                <Table.Td>{key.does}</Table.Td>
-                            </Table.Tr>
-                        ))}
-                    </Table.Tbody>
-                </Table>
-            </Dialog>
-        </>
+        <Group gap="xs" wrap="nowrap">
+            <Text size="sm" className="faint" visibleFrom="md">
+                {name}
+            </Text>
+            <Button {...quiet} onClick={showKeys}>
+                Keys <Kbd ml={6}>?</Kbd>
+            </Button>
+            <Button {...quiet} onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}>
+                {scheme === 'dark' ? 'Day' : 'Night'}
+            </Button>
+            <Button {...quiet} onClick={signOut}>
+                Sign out
+            </Button>
+        </Group>
+    );
+}
+
+function KeyTable({ keys }: { keys: readonly Key[] }) {
+    return (
+        <Table>
+            <Table.Tbody>
+                {keys.map((key) => (
+                    <Table.Tr key={`${key.key}${key.does}`}>
+                        <Table.Td>
+                            <Kbd>{key.key === ' ' ? 'Space' : key.key}</Kbd>
+                        </Table.Td>
+                        <Table.Td>{key.does}</Table.Td>
+                    </Table.Tr>
+                ))}
+            </Table.Tbody>
+        </Table>
     );
 }

@@ -9,7 +9,16 @@ interface Props {
 }
 
 /** How a student reads, counts and learns. */
-export function Ways({ draft, set }: Props) {
+export function Ways(props: Props) {
+    return (
+        <>
+            <ReadingWays {...props} />
+            <CountingWays {...props} />
+        </>
+    );
+}
+
+function ReadingWays({ draft, set }: Props) {
     return (
         <>
             <Text size="sm" fw={700}>
@@ -50,6 +59,13 @@ export function Ways({ draft, set }: Props) {
                     onChange={(span) => set({ handSpan: Number(span) })}
                 />
             </Group>
+        </>
+    );
+}
+
+function CountingWays({ draft, set }: Props) {
+    return (
+        <>
             <Text size="sm" fw={700}>
                 Counting
             </Text>
