@@ -8,6 +8,8 @@ use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\BookFinger;
 use Nasturtium\Core\Formats\Book\PieceTables;
 use Nasturtium\Core\Formats\Csv;
+use Nasturtium\Core\Formats\Midi\FirstDownbeat;
+use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
@@ -34,11 +36,18 @@ use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Score\Check;
+use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Duration;
+use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Limits;
+use Nasturtium\Core\Score\Meter;
+use Nasturtium\Core\Score\MusicText;
+use Nasturtium\Core\Score\PageChecks;
 use Nasturtium\Core\Score\SignKind;
+use Tests\MidiBytes;
 
 /*
  * Where a rule begins to hold: at its number, and not one before it.
@@ -327,4 +336,71 @@ test('a time signature that no page has is named with its beats', function (): v
     $track = "\0\xFF\x58\x04\x63\x02\x18\x08"."\0\x90\x3C\x50\x60\x80\x3C\x00\0\xFF\x2F\0";
     $read = MidiReader::read('MThd'.pack('Nnnn', 6, 0, 1, 96).'MTrk'.pack('N', strlen($track)).$track);
     expect(implode(' ', array_column($read->notRead, 'text')))->toContain('A time signature of 99 beats');
+});
+
+test('a piano has keys from A0 to C8 in a MIDI file too', function (int $key, bool $fits): void {
+    $read = MidiReader::read(MidiBytes::of([[60, 0, 96], [$key, 96, 192]]));
+    expect(in_array($key, array_merge(...array_column(Playback::whole($read->piece)->sounds, 'keys')), true))->toBe($fits)
+        ->and(str_contains(implode(' ', array_column($read->notRead, 'text')), "key {$key}"))->toBe(! $fits);
+})->with([[21, true], [20, false], [108, true], [109, false]]);
+
+test('a part that the list of parts leaves out is called by its id', function (): void {
+    $parts = MusicXmlReader::parts('<score-partwise><part-list><score-part id="P1"><part-name>Piano</part-name></score-part></part-list><part id="P1"><measure/></part><part id="P2"><measure/></part></score-partwise>');
+    expect(array_column($parts, 'name'))->toBe(['Piano', 'P2']);
+});
+
+test('each cell of a table of fingers is held to what it may be', function (string $row): void {
+    expect(PieceTables::readFingers("hand,place,note,finger\r\nR,1.1,C4,1\r\n", 'x'))->toHaveCount(1)
+        ->and(fn () => PieceTables::readFingers("hand,place,note,finger\r\n{$row}\r\n", 'x'))->toThrow(BadInput::class, 'row 2');
+})->with([['X,1.1,C4,1'], ['R,one,C4,1'], ['R,1.1,H4,1'], ['R,1.1,C4,6'], ['R,1.1,C4,0']]);
+
+test('a sentence of nothing but spaces is the usual one', function (): void {
+    expect(Phrases::of(['treble line' => '   ']))->toEqual(Phrases::usual());
+});
+
+test('D.S. al Fine needs a sign to go back to, and a Fine', function (string $music, int $missing): void {
+    $checks = array_filter(PageChecks::of(tune($music)), static fn (Check $check): bool => $check->code === 'jump_nowhere');
+    expect($checks)->toHaveCount($missing);
+})->with([
+    ["R: @c4 [Segno] w1 2 [Fine] | 3 [D.S. al Fine]\n", 0],
+    ["R: @c4 w1 2 [Fine] | 3 [D.S. al Fine]\n", 1],
+    ["R: @c4 [Segno] w1 2 3 [D.S. al Fine]\n", 1],
+]);
+
+test('in two beats a bar a pickup is found as well', function (): void {
+    $notes = [[67, 0, 90]];
+    for ($bar = 0; $bar < 8; $bar++) {
+        array_push($notes, [72, 96 + 192 * $bar, 280 + 192 * $bar], [48, 96 + 192 * $bar, 280 + 192 * $bar]);
+    }
+    $file = MidiFile::read(MidiBytes::of($notes, "\0\xFF\x58\x04\x02\x02\x18\x08"));
+    expect((string) FirstDownbeat::of($file, new Meter(2, 4)))->toBe('1/4');
+});
+
+test('what is uncertain names its note', function (): void {
+    $read = MidiReader::read(MidiBytes::of([[60, 0, 90], [62, 130, 180], [64, 192, 280]]), Grid::Quarters);
+    $uncertain = array_values(array_filter($read->notRead, static fn (Check $check): bool => $check->code === 'uncertain'));
+    $ids = array_map(static fn (Event $event): string => $event->id, $read->piece->measures[0]->events());
+    expect($uncertain)->not->toBe([])->and(array_diff(array_merge(...array_column($uncertain, 'events')), $ids))->toBe([])
+        ->and($uncertain[0]->events)->not->toBe([]);
+});
+
+test('a hand that plays nothing in a MIDI file has its own clef', function (): void {
+    $piece = MidiReader::read(MidiBytes::of([[72, 0, 96], [74, 96, 192]]))->piece;
+    expect($piece->measures[0]->clefs)->toBe(['R' => Clef::Treble, 'L' => Clef::Bass]);
+});
+
+test('a file of sixteen bits a letter is read, with a mark and without one, whichever half comes first', function (string $encoding, string $mark): void {
+    $xml = str_replace('UTF-8', 'UTF-16', MusicXmlWriter::write(tune("title: Två\nR: @c4 q1 2 3 4\n")));
+    expect(MusicXmlReader::read($mark.mb_convert_encoding($xml, $encoding, 'UTF-8'))->piece->title)->toBe('Två');
+})->with([['UTF-16BE', ''], ['UTF-16LE', ''], ['UTF-16BE', "\xFE\xFF"], ['UTF-16LE', "\xFF\xFE"]]);
+
+test('lines may end as on any machine', function (): void {
+    $text = "time: 3/4\nR: @c4 q1 2 3 | h.5\nL: @5=c3 h.5 | 5\n";
+    $read = ShorthandReader::read(str_replace("\n", "\r\n", $text));
+    expect($read->errors)->toBe([])->and(MusicText::differences($read->piece ?? tune($text), tune($text)))->toBe([]);
+});
+
+test('words that stand before their line of music are marked to their last sign', function (): void {
+    $error = ShorthandReader::read("W: la la   \nR: @c4 q1 2\n")->errors[0];
+    expect([$error->line, $error->column, $error->length])->toBe([1, 1, 8]);
 });
