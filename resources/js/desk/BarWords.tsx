@@ -1,11 +1,11 @@
 import { Button } from '@mantine/core';
-import type { Report } from '../api';
+import type { Api, Report } from '../api';
 
 /** What is in one bar. */
 export function BarWords({ report, bar, compare }: { report: Report; bar: number; compare: () => void }) {
     const hands = report.hands.find((one) => one.measure === bar);
     const rows = report.counting.filter((row) => row.measure === bar);
-    const names = (hand: string) =>
+    const names = (hand: Api['Hand']) =>
         report.events
             .filter((event) => event.hand === hand && Number.parseInt(event.place, 10) === bar && event.kind !== 'rest')
             .map(

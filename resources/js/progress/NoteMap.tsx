@@ -20,7 +20,7 @@ const SIGNS = {
     new: { fill: 'var(--sheet)', stroke: 'var(--ink)', dash: '2 2' },
 } as const;
 
-const signOf = (status: string) => SIGNS[status as keyof typeof SIGNS] ?? SIGNS.new;
+const signOf = (status: Api['NoteStatus']) => SIGNS[status];
 
 /** The notes a student has met, on the staff and on the keyboard. */
 export function NoteMap({ notes }: { notes: Note[] }) {

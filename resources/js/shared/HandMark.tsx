@@ -1,7 +1,8 @@
+import type { Api } from '../api';
 import { handWords } from './words';
 
 /** A hand as a note: the right round with its stem up, the left square with its stem down. */
-export function HandMark({ hand }: { hand: string | null }) {
+export function HandMark({ hand }: { hand: Api['Hand'] | null }) {
     const marks = hand === null ? ['R', 'L'] : [hand];
     return (
         <span role="img" aria-label={handWords(hand)} title={handWords(hand)} style={{ whiteSpace: 'nowrap' }}>

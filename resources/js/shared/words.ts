@@ -1,3 +1,5 @@
+import type { Api } from '../api';
+
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -35,7 +37,7 @@ export function minutes(count: number): string {
 }
 
 /** `right hand`, `left hand`, `both hands` */
-export function handWords(hand: string | null): string {
+export function handWords(hand: Api['Hand'] | null): string {
     return hand === 'R' ? 'right hand' : hand === 'L' ? 'left hand' : 'both hands';
 }
 

@@ -1,4 +1,4 @@
-import type { Report } from '../../api';
+import type { Api, Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
 
 /** A sentence beside the music, with what it lights: notes by id, bars by number. */
@@ -21,7 +21,7 @@ export function found(title: string, text: string, events: string[] = [], bars: 
 }
 
 /** The ids of a hand's notes from one place to another. */
-export function eventsBetween(report: Report, hand: string, from: string, to: string): string[] {
+export function eventsBetween(report: Report, hand: Api['Hand'], from: string, to: string): string[] {
     const own = report.events.filter((event) => event.hand === hand);
     const first = own.findIndex((event) => event.place === from);
     const last = own.findLastIndex((event) => event.place === to);

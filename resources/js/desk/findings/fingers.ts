@@ -1,6 +1,9 @@
-import type { Report } from '../../api';
+import { type Api, choices, type Report } from '../../api';
+import type { KeySign } from '../../shared/piano/KeyMap';
 import { handWords, listed } from '../../shared/words';
 import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
+
+const HANDS = choices.Hand.map((hand) => hand.value);
 
 interface At {
     at: string;
@@ -99,13 +102,13 @@ function shifts(report: Report): At[] {
     });
 }
 
-function thorn(report: Report, hand: string, at: string, title: string, text: string): At {
+function thorn(report: Report, hand: Api['Hand'], at: string, title: string, text: string): At {
     return { at, finding: { ...found(title, text, eventsBetween(report, hand, at, at)), thorn: true } };
 }
 
 /** For playing in the air: one sentence a hand, bars divided as on the page. */
 function lines(report: Report): Finding[] {
-    return ['R', 'L'].flatMap((hand) => {
+    return HANDS.flatMap((hand) => {
         const rows = report.finger_lines.filter((row) => row.hand === hand);
         if (rows.length === 0) return [];
         return [
@@ -120,8 +123,8 @@ function lines(report: Report): Finding[] {
 }
 
 /** The keys that both hands start on, with their fingers. */
-export function startKeys(report: Report): { midi: number; text: string; hand: string }[] {
-    return ['R', 'L'].flatMap((hand) => {
+export function startKeys(report: Report): KeySign[] {
+    return HANDS.flatMap((hand) => {
         const first = report.positions.find((position) => position.hand === hand);
         return first?.keys.map((midi, i) => ({ midi, text: String(i + 1), hand })) ?? [];
     });
@@ -130,7 +133,7 @@ export function startKeys(report: Report): { midi: number; text: string; hand: s
 /** Which hands lie where at first, in one sentence. */
 export function startWords(report: Report): string {
     return listed(
-        ['R', 'L'].flatMap((hand) => {
+        HANDS.flatMap((hand) => {
             const first = report.positions.find((position) => position.hand === hand);
             return first === undefined ? [] : [`${handWords(hand)} in ${first.name}`];
         }),

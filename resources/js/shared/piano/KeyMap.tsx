@@ -1,8 +1,9 @@
+import type { Api } from '../../api';
 /** A key that is told of, with what stands on it. */
 export interface KeySign {
     midi: number;
     text: string;
-    hand: string;
+    hand: Api['Hand'] | '';
 }
 
 const BLACK = new Set([1, 3, 6, 8, 10]);

@@ -1,10 +1,11 @@
+import type { Api } from '../../api';
 import type { Box, Places } from './places';
 
 export interface NoteMark {
     id: string;
     /** One after the other, as far as the note lasts. */
     texts: string[];
-    hand: string;
+    hand: Api['Hand'];
     /** Whose it is, where that matters: printed on the page, or the teacher's own. */
     from?: 'page' | 'teacher' | undefined;
     /** The row it stands in: above the staff, or below it, where a second row is farther away. */

@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import { type Playback, wordsOf } from '../../api';
+import { type Api, type Playback, wordsOf } from '../../api';
 import { schedule, type Wish } from './beats';
 import { showAlone } from './lights';
 
@@ -8,7 +8,7 @@ interface Props {
     /** What sounds, or how to ask for it when it is wanted. */
     playback: Playback | (() => Promise<Playback>);
     tempo: number;
-    hand: string | null;
+    hand: Api['Hand'] | null;
     /** Lights the notes as they sound. */
     onLit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
     /** Which bars are played, in words; nothing for all. */

@@ -1,4 +1,4 @@
-import type { Playback } from '../../api';
+import type { Api, Playback } from '../../api';
 
 export interface Tick {
     /** Seconds from the first sound. */
@@ -12,7 +12,7 @@ export interface Strike {
     /** How long each key is held, in seconds. */
     seconds: number[];
     id: string;
-    hand: string;
+    hand: Api['Hand'];
 }
 
 export interface Schedule {
@@ -27,7 +27,7 @@ export interface Wish {
     /** Beats a minute. */
     tempo: number;
     /** Whose notes sound; none leaves the beat alone. */
-    hands: 'R' | 'L' | 'both' | 'none';
+    hands: Api['Hand'] | 'both' | 'none';
     countIn: boolean;
     metronome: boolean;
 }
