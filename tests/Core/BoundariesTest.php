@@ -392,7 +392,12 @@ test('a hand that plays nothing in a MIDI file has its own clef', function (): v
 test('a file of sixteen bits a letter is read, with a mark and without one, whichever half comes first', function (string $encoding, string $mark): void {
     $xml = str_replace('UTF-8', 'UTF-16', MusicXmlWriter::write(tune("title: Två\nR: @c4 q1 2 3 4\n")));
     expect(MusicXmlReader::read($mark.mb_convert_encoding($xml, $encoding, 'UTF-8'))->piece->title)->toBe('Två');
-})->with([['UTF-16BE', ''], ['UTF-16LE', ''], ['UTF-16BE', "\xFE\xFF"], ['UTF-16LE', "\xFF\xFE"]]);
+})->with([
+    'the high half first' => ['UTF-16BE', ''],
+    'the low half first' => ['UTF-16LE', ''],
+    'the high half first, marked' => ['UTF-16BE', "\xFE\xFF"],
+    'the low half first, marked' => ['UTF-16LE', "\xFF\xFE"],
+]);
 
 test('lines may end as on any machine', function (): void {
     $text = "time: 3/4\nR: @c4 q1 2 3 | h.5\nL: @5=c3 h.5 | 5\n";

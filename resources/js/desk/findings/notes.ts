@@ -28,13 +28,15 @@ export function notes(report: Report): Finding[] {
         .map((ring) => found(`Ring every ${ring.what}`, `There are ${ring.times} on this page.`, ring.events));
     // The hand that plays it: the clef does not say, both hands may be in one.
     const hands = new Map(report.events.map((event) => [event.id, event.hand]));
-    const inventory = report.notes.map((note): Finding => ({
-        ...found(
-            `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
-            `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. ${note.route === note.key ? '' : `Read: ${note.route}. `}Key: ${note.key}.`,
-            note.events,
-        ),
-        keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
-    }));
+    const inventory = report.notes.map(
+        (note): Finding => ({
+            ...found(
+                `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
+                `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. ${note.route === note.key ? '' : `Read: ${note.route}. `}Key: ${note.key}.`,
+                note.events,
+            ),
+            keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
+        }),
+    );
     return [...traps, ...drill, ...rings, ...inventory];
 }
