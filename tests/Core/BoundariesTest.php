@@ -21,6 +21,11 @@ use Nasturtium\Core\Formats\Shorthand\PlayedKeys;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Formats\WeekFile;
+use Nasturtium\Core\Path\Path;
+use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Path\Stage;
+use Nasturtium\Core\Path\StageKind;
+use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Pattern\Verdict;
@@ -30,7 +35,13 @@ use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
 use Nasturtium\Core\Practice\NoteKnowledge;
 use Nasturtium\Core\Practice\Pace;
+use Nasturtium\Core\Practice\Planning\PlanDay;
+use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\RuleCheck;
+use Nasturtium\Core\Practice\Planning\Week;
+use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Reading\Phrases;
 use Nasturtium\Core\Reading\School;
@@ -408,4 +419,45 @@ test('lines may end as on any machine', function (): void {
 test('words that stand before their line of music are marked to their last sign', function (): void {
     $error = ShorthandReader::read("W: la la   \nR: @c4 q1 2\n")->errors[0];
     expect([$error->line, $error->column, $error->length])->toBe([1, 1, 8]);
+});
+
+test('a term in words names six shaky notes at most', function (int $shaky, string $ends): void {
+    expect(TermWords::notes('Ida', 3, 3, array_slice(['C4', 'D4', 'E4', 'F4', 'G4', 'A4', 'B4'], 0, $shaky))[0])->toEndWith($ends);
+})->with([[1, ' C4 is still shaky.'], [6, 'G4 and A4 are still shaky.'], [7, 'G4 and A4 are still shaky.'], [0, 'securely.']]);
+
+test('a packed file says first what it is', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'mxl');
+    file_put_contents($path, ScoreFile::compressed('<score-partwise/>'));
+    $zip = new ZipArchive();
+    $zip->open($path);
+    expect($zip->getNameIndex(0))->toBe('mimetype')->and($zip->getFromName('mimetype'))->toBe('application/vnd.recordare.musicxml');
+    $zip->close();
+    unlink($path);
+});
+
+test('a note that is tied on is another line than one that is struck', function (): void {
+    $letters = static fn (string $second): array => array_column(broken_down("R: @c4 q1 1 h3 | w5\nR: {$second}\n")['lines'], 'letter');
+    expect($letters('q1 1 h3 | w5'))->toBe(['A', 'A'])->and($letters('q1~ 1 h3 | w5'))->toBe(['A', 'A′']);
+});
+
+test('a stage of signs is another one when a sign stands elsewhere', function (): void {
+    $content = static fn (string $music): ?string => array_values(array_filter(
+        Stages::of(tune($music), Path::shipped(PathKind::BeatFirst)),
+        static fn (Stage $stage): bool => $stage->step->kind === StageKind::Articulation,
+    ))[0]->content ?? null;
+    expect($content("R: @c4 \"p\" q1 2 3 4\n"))->not->toBeNull()
+        ->and($content("R: @c4 \"p\" q1 2 3 4\n"))->not->toBe($content("R: @c4 q1 2 \"p\" 3 4\n"));
+});
+
+test('a third staff is left out and named once', function (): void {
+    $note = static fn (int $staff): string => "<note><pitch><step>C</step><octave>4</octave></pitch><duration>2</duration><voice>{$staff}</voice><staff>{$staff}</staff></note>";
+    $read = MusicXmlReader::read(musicxml('<measure number="1">'.GRAND.$note(1).$note(1).$note(1).'<backup><duration>6</duration></backup>'.$note(3).$note(3).$note(3).'</measure>'));
+    expect(array_filter($read->notRead, static fn (Check $check): bool => str_contains($check->text, 'third staff')))->toHaveCount(1);
+});
+
+test('too many new things are told with their day and the last of them', function (): void {
+    $task = static fn (string $id): PlanTask => new PlanTask($id, TaskKind::Stage, 2, isNew: true);
+    $week = new Week([new PlanDay('2031-05-05', 40), new PlanDay('2031-05-06', 40)], [$task('a'), $task('b')], 1, '2031-05-12');
+    $broken = RuleCheck::broken($week, ['a' => ['2031-05-05', '2031-05-06'], 'b' => ['2031-05-05', '2031-05-06']]);
+    expect($broken)->toContain(['date' => '2031-05-05', 'task' => 'b', 'text' => 'That is 2 new things on one day; 1 is enough at this age.']);
 });
