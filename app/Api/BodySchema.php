@@ -7,6 +7,7 @@ namespace App\Api;
 use App\Http\Asked;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;
+use Nasturtium\Core\Report\Document\JsonSchema;
 
 /** What a request asks for, as JSON Schema, from the rules it is held to: they are written once. */
 final class BodySchema
@@ -74,11 +75,8 @@ final class BodySchema
             $inside !== [] => self::object($inside),
             default => self::value($rules),
         };
-        if (! in_array('nullable', $rules, true)) {
-            return $schema;
-        }
 
-        return isset($schema['type']) && ! isset($schema['enum']) ? [...$schema, 'type' => [$schema['type'], 'null']] : ['anyOf' => [$schema, ['type' => 'null']]];
+        return in_array('nullable', $rules, true) ? JsonSchema::orNull($schema) : $schema;
     }
 
     /**

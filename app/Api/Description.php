@@ -184,7 +184,7 @@ final class Description
                 $reference = ['$ref' => self::SCHEMAS.$name];
                 unset($part['type'], $part['nullable']);
 
-                return [...$part, ...in_array('null', $types, true) ? ['anyOf' => [$reference, ['type' => 'null']]] : $reference];
+                return [...$part, ...in_array('null', $types, true) ? JsonSchema::orNull($reference) : $reference];
             }
         }
         foreach ($part as $key => $inside) {

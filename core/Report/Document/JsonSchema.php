@@ -56,6 +56,17 @@ final class JsonSchema
         ]);
     }
 
+    /**
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed> the same, or null; a reference and a list of values cannot have it beside their type
+     */
+    public static function orNull(array $schema): array
+    {
+        return isset($schema['type']) && ! isset($schema['enum'])
+            ? [...$schema, 'type' => [$schema['type'], 'null']]
+            : ['anyOf' => [$schema, ['type' => 'null']]];
+    }
+
     /** @param class-string $class */
     private function section(string $class): string
     {
@@ -88,7 +99,9 @@ final class JsonSchema
         }
         assert($type instanceof \ReflectionNamedType);
 
-        return self::orNull($this->named($type->getName()), $type->allowsNull());
+        $schema = $this->named($type->getName());
+
+        return $type->allowsNull() ? self::orNull($schema) : $schema;
     }
 
     /** @return array<string, mixed> of a member of a list */
@@ -100,7 +113,9 @@ final class JsonSchema
         $names = explode('|', $said);
         $name = $names[0];
 
-        return self::orNull($this->named(isset(self::PLAIN[$name]) ? $name : __NAMESPACE__.'\\'.$name), in_array('null', $names, true));
+        $schema = $this->named(isset(self::PLAIN[$name]) ? $name : __NAMESPACE__.'\\'.$name);
+
+        return in_array('null', $names, true) ? self::orNull($schema) : $schema;
     }
 
     /** @return array<string, mixed> */
@@ -118,19 +133,6 @@ final class JsonSchema
         assert(class_exists($name));
 
         return ['$ref' => $this->at.$this->section($name)];
-    }
-
-    /**
-     * @param  array<string, mixed>  $schema
-     * @return array<string, mixed>
-     */
-    private static function orNull(array $schema, bool $nullable): array
-    {
-        return match (true) {
-            ! $nullable => $schema,
-            isset($schema['$ref']) => ['anyOf' => [$schema, ['type' => 'null']]],
-            default => [...$schema, 'type' => [$schema['type'], 'null']],
-        };
     }
 
     private static function summary(string|false $docblock): string
