@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Midi\FirstDownbeat;
 use Nasturtium\Core\Formats\Midi\HandSplit;
 use Nasturtium\Core\Formats\Midi\MidiFile;
@@ -12,8 +11,6 @@ use Nasturtium\Core\Formats\Midi\MidiNote;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
-use Nasturtium\Core\Formats\PartChoice;
-use Nasturtium\Core\Formats\ScorePart;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Score\MusicText;
 
@@ -41,19 +38,8 @@ final class FormatFigures
     public static function files(string $folder): array
     {
         [$same, $all] = [0, 0];
-        foreach (glob("{$folder}/*.{xml,musicxml,mxl}", GLOB_BRACE) ?: [] as $file) {
-            $bytes = (string) file_get_contents($file);
-            try {
-                $parts = MusicXmlReader::parts($bytes);
-            } catch (BadInput) {
-                continue;
-            }
-            foreach (count($parts) === 1 ? [null] : array_map(static fn (ScorePart $part): PartChoice => new PartChoice($part->id), $parts) as $choice) {
-                try {
-                    $piece = MusicXmlReader::read($bytes, $choice)->piece;
-                } catch (BadInput) {
-                    continue;
-                }
+        foreach (OtherWriters::files($folder) as $bytes) {
+            foreach (OtherWriters::pieces($bytes) as $piece) {
                 $all++;
                 $same += MusicText::differences($piece, MusicXmlReader::kept(MusicXmlWriter::write($piece))) === [] ? 1 : 0;
             }

