@@ -51,7 +51,7 @@ enum StageKind: string
     {
         return match ($this) {
             self::LookOver => ['Look the page over: clefs, time, where the hands lie, what is new.', 'everything on the page found and said', null, Effort::Glance, ChunkKind::Whole],
-            self::TapAndCount => ['Tap each hand on the lid and count aloud, one hand, the other, then both.', self::TAPPED, Petal::Counts, Effort::EachHand, ChunkKind::Whole],
+            self::TapAndCount => ['Tap each hand on the closed lid or your lap and count aloud, one hand, the other, then both.', self::TAPPED, Petal::Counts, Effort::EachHand, ChunkKind::Whole],
             self::NameNotes => ['Say the name of every note, from the first to the last.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::FingersInAir => ['Play it in the air and say the finger numbers.', 'every finger right, once through', Petal::Fingers, Effort::Once, ChunkKind::Line],
             self::RightHand => ['Play the right hand alone, counting.', self::THREE, Petal::HandsApart, Effort::ThreeInARow, ChunkKind::Line],
@@ -65,9 +65,9 @@ enum StageKind: string
             self::Finish => ['Play it for somebody, start to end.', self::THROUGH, null, Effort::Once, ChunkKind::Whole],
             self::FindNotes => ['Find every note on the piano and say its name.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::PositionAndFingers => ['Put the hands in place and say the finger numbers.', 'every finger right, once through', Petal::Fingers, Effort::Once, ChunkKind::Line],
-            self::RightHandUncounted => ['Play the right hand alone, only the right keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
+            self::RightHandUncounted => ['Play the right hand alone, only correct keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
             self::RightHandCounting => ['Play the right hand alone, counting, two bars at a time.', self::THREE, Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
-            self::LeftHandUncounted => ['Play the left hand alone, only the right keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
+            self::LeftHandUncounted => ['Play the left hand alone, only correct keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
             self::LeftHandCounting => ['Play the left hand alone, counting, two bars at a time.', self::THREE, Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
             self::Listen => ['Listen to the whole piece and follow with a finger.', 'the finger is at the end when the piece is', null, Effort::Once, ChunkKind::Whole],
             self::PointMoves => ['Point along and say start, step, skip or repeat.', 'every move right, once through', Petal::Notes, Effort::Naming, ChunkKind::Whole],

@@ -52,7 +52,7 @@ final readonly class LearningOrder
 
         return match (true) {
             $this->bars === 0 => 'Nothing sounds on this page.',
-            $learn === $this->bars => "This page is {$this->bars} ".($this->bars === 1 ? 'bar.' : 'bars, each of its own.'),
+            $learn === $this->bars => "This page is {$this->bars} ".($this->bars === 1 ? 'bar.' : 'bars, all different.'),
             default => "This page is {$this->bars} bars; you learn {$learn}.",
         };
     }

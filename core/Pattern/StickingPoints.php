@@ -195,7 +195,7 @@ final class StickingPoints
             $hands->play !== HandsPlay::Together => [null, ''],
             $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'the hands together, each with its own rhythm'],
             $hands->motion !== null && $hands->motion !== Motion::Parallel => [Difficulty::OtherDirection, "the hands together, in {$hands->motion->value} motion"],
-            default => [Difficulty::SameDirection, 'the hands together, side by side'],
+            default => [Difficulty::SameDirection, 'the hands together, same direction'],
         };
         if ($difficulty !== null) {
             $ids = array_map(static fn (Event $event): string => $event->id, array_values(array_filter($measure->events(), static fn (Event $event): bool => ! $event->isRest())));

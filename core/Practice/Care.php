@@ -17,7 +17,7 @@ final class Care
     public static function words(): array
     {
         return [
-            'Stop when it hurts. Shake your hands out, rest, and tell your teacher. What hurts for long is for a doctor.',
+            'Stop when it hurts. Shake your hands out, rest, and tell your teacher. If pain lasts, see a doctor.',
             'Move the hand to a far key; do not stretch for it.',
             'Sit so that your forearms are level, with the elbows a little in front of you.',
         ];

@@ -49,7 +49,7 @@ test('each reason is seen where it happens', function (string $music, int $measu
     'short notes alone are even' => ["R: @c4 v12321232\n", 1, []],
     'hands with their own rhythm' => ["R: @c4 q1234\nL: @5=c3 w5\n", 1, ['other_rhythm' => 4]],
     'hands against each other' => ["R: @c4 q1234\nL: @5=c3 q1234\n", 1, ['other_direction' => 2]],
-    'hands side by side' => ["R: @c4 q1234\nL: @5=c3 q5432\n", 1, ['same_direction' => 1]],
+    'hands in the same direction' => ["R: @c4 q1234\nL: @5=c3 q5432\n", 1, ['same_direction' => 1]],
     'hands in turns are no difficulty of both' => ["R: @c4 h1 r\nL: @5=c3 h r 5\n", 1, []],
     'the end of a line' => ["R: @c4 w1\nR: w2\n", 1, ['line_turn' => 2]],
     'fingers 4 and 5 in a row' => ["R: @c4 q4 5 4 1\n", 1, ['weak_run' => 2]],
@@ -112,7 +112,7 @@ test('a page says how much of it there is to learn, and what unlocks most', func
 
 test('of bars that unlock as much, what sticks comes first', function (): void {
     $learn = broken_down("R: @c4 q1234 | q5 f+ r d\n", settled())['learn'];
-    expect(array_column($learn['order'], 'measure'))->toBe([2, 1])->and($learn['text'])->toBe('This page is 2 bars, each of its own.')
+    expect(array_column($learn['order'], 'measure'))->toBe([2, 1])->and($learn['text'])->toBe('This page is 2 bars, all different.')
         ->and(broken_down("R: @c4 w1\n")['learn']['text'])->toBe('This page is 1 bar.')
         ->and(broken_down("R: wr\n")['learn']['text'])->toBe('Nothing sounds on this page.');
 });

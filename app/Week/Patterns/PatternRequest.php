@@ -9,7 +9,7 @@ use App\Week\Week;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\TaskKind;
 
-/** A pattern: the tasks of a week that hang on no page, or tasks as a colleague has sent them. The policy stands on the route. */
+/** A pattern: the tasks of a week that are not tied to a page, or tasks as a colleague has sent them. The policy stands on the route. */
 final class PatternRequest extends Asked
 {
     /** @return array<string, list<mixed>> */

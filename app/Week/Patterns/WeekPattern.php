@@ -7,7 +7,7 @@ namespace App\Week\Patterns;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Tasks of a week to be given again, to anybody: those that hang on no page.
+ * Tasks of a week to be given again, to anybody: those that are not tied to a page.
  *
  * @property int $id
  * @property int $studio_id

@@ -269,7 +269,7 @@ final class WeekBoard
         $this->put($task, $to);
     }
 
-    /** Two tasks that nothing waits for change places, where the days have the time and nothing is locked. */
+    /** Two tasks that wait for no other change places, where the days have the time and nothing is locked. */
     public function exchange(int $one, int $other): bool
     {
         if (($this->locked[$one] | $this->locked[$other]) !== 0 || $this->waits[$one] !== [] || $this->waits[$other] !== []) {

@@ -6,7 +6,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { minutes } from '../shared/words';
 import type { WeekInHand } from './useWeek';
 
-/** Patterns: tasks that hang on no page, kept under a name, given again, and passed on as a file. */
+/** Patterns: tasks that are not tied to a page, kept under a name, given again, and passed on as a file. */
 export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; done: () => void }) {
     const client = useQueryClient();
     const patterns = api.useQuery('get', '/patterns');
@@ -39,7 +39,7 @@ export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; d
     return (
         <Stack gap="md">
             {patterns.data?.length === 0 && (
-                <Text size="sm">None yet. Keep the tasks of this week that hang on no page, under a name.</Text>
+                <Text size="sm">None yet. Keep the tasks of this week that are not tied to a page, under a name.</Text>
             )}
             <ul className="plain-list" style={{ display: 'grid', gap: 10 }} aria-label="Patterns">
                 {patterns.data?.map((pattern) => (

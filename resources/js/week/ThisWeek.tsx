@@ -136,7 +136,7 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                 ))}
                 {row.stuck.length + row.waiting.length === 0 && (
                     <Text size="sm" className="faint">
-                        nothing waits
+                        All set
                     </Text>
                 )}
             </Stack>

@@ -44,7 +44,7 @@ describe('this week', () => {
         expect(first?.textContent).toContain('week not sent');
         expect(second?.textContent).toContain('Tuesday 6 May');
         expect(second?.textContent).toContain('nothing planned');
-        expect(within(second as HTMLElement).getByText('nothing waits')).toBeTruthy();
+        expect(within(second as HTMLElement).getByText('All set')).toBeTruthy();
     });
 
     it('finds a student by the beginning of a name, where there are many', async () => {

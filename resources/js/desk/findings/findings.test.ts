@@ -77,6 +77,12 @@ describe('what is said beside the music', () => {
     it('puts what sticks most first, with the teacher’s word', () => {
         const found = findingsOf(PAGE, 'trouble');
         expect(found[0]?.thorn).toBe(true);
+        for (const finding of found) {
+            const bar = finding.bars[0] ?? 0;
+            expect(finding.title).toBe(
+                bar === PAGE.bars.at(-1)?.measure ? `Bar ${bar}` : `Bar ${bar} into bar ${bar + 1}`,
+            );
+        }
         const hard = {
             ...PAGE,
             sticking: PAGE.sticking.map((one) => ({ ...one, teacher: 'easy' as const, score: 0, thorn: false })),

@@ -1,7 +1,13 @@
 import type { Report } from '../../api';
-import { type Finding, found } from './finding';
+import { barsSaid, capital, type Finding, found } from './finding';
 
 const TEACHER: Record<string, string> = { easy: ' You call it easy.', hard: ' You call it hard.' };
+
+/** A move is counted where it is made: what is hard about a bar may lead into the next. */
+function title(bar: number, report: Report): string {
+    const next = report.bars[report.bars.findIndex((of) => of.measure === bar) + 1];
+    return `${capital(barsSaid([bar]))}${next === undefined ? '' : ` into ${barsSaid([next.measure])}`}`;
+}
 
 /** Where it will stick, the worst first, and why. */
 export function trouble(report: Report): Finding[] {
@@ -10,7 +16,7 @@ export function trouble(report: Report): Finding[] {
         .sort((a, b) => Number(b.thorn) - Number(a.thorn) || b.score - a.score || a.measure - b.measure)
         .map((point) => ({
             ...found(
-                `Bar ${point.measure}, into the next`,
+                title(point.measure, report),
                 `${point.reasons.map((reason) => reason.text).join('; ')}.${TEACHER[point.teacher ?? ''] ?? ''}`,
                 point.reasons.flatMap((reason) =>
                     reason.code.endsWith('_direction') || reason.code === 'other_rhythm' ? [] : reason.events,
