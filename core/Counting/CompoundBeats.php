@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Counting;
 
 use Nasturtium\Core\Choice;
 
-/** How 6/8 and its kin are counted (trade 5.3). */
+/** How 6/8 and similar meters are counted (trade 5.3). */
 enum CompoundBeats: string implements Choice
 {
     /** Every eighth: 1 2 3 4 5 6. */

@@ -28,7 +28,7 @@ server.use({
     },
 });
 
-/** Queries and their keys, by address: nothing else makes one. */
+/** Queries of one address, under keys that are made of it. What is put together from several has a key of its own. */
 export const api = createQueries(server);
 
 type Answer<Method extends HttpMethod, Path extends PathsWithMethod<paths, Method>> = MethodResponse<

@@ -95,7 +95,7 @@ function CountingWays({ draft, set }: Props) {
             </Group>
             <Group grow align="flex-start">
                 <Select
-                    label="6/8 and its kin"
+                    label="6/8 and similar"
                     allowDeselect={false}
                     value={draft.compoundBeats}
                     onChange={(compoundBeats) => compoundBeats !== null && set({ compoundBeats })}

@@ -33,7 +33,7 @@ describe('a student as the teacher describes them', () => {
         const saved = form();
         await choose('What is said', 'ta, ti-ti');
         await choose('Of a long note', 'only those after it starts');
-        await choose('6/8 and its kin', 'in two: 1 la li 2 la li');
+        await choose('6/8 and similar', 'in two: 1 la li 2 la li');
         await choose('Reading', 'By a sentence');
         await userEvent.click(screen.getByLabelText(/D3/));
         fireEvent.change(screen.getByLabelText('The count-in ends with'), { target: { value: 'ready go' } });
