@@ -12,7 +12,7 @@ use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;

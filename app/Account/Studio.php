@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Lesson\Timetable\Holiday;
 use App\Page\Book;
 use App\Student\Paths\OwnPath;
 use App\Student\Student;
+use App\Student\Timetable\Holiday;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Home\FamilyLink;
+use App\Student\Family\FamilyLink;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;
 

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Http\Asked;
-use App\Student\ForStudent;
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
 use LogicException;
 use Nasturtium\Core\Choice;
-use Nasturtium\Core\Formats\MusicFormats;
+use Nasturtium\Core\Formats\Readers\MusicFormats;
 use Nasturtium\Core\Report\Document\JsonSchema;
 use OpenApi\Generator;
 use ReflectionClass;
@@ -93,8 +92,8 @@ final class Description
     {
         $operation['responses']['default'] = ['description' => 'it was not done', 'content' => ['application/json' => ['schema' => ['$ref' => self::SCHEMAS.'Problem']]]];
         foreach ($this->parametersOf($route) as $class) {
-            if ($class === ForStudent::class) {
-                $operation['parameters'][] = ['name' => 'student', 'in' => 'query', 'required' => false, 'schema' => ['type' => 'integer']];
+            if (is_subclass_of($class, QueryParameter::class)) {
+                $operation['parameters'][] = ['name' => $class::name(), 'in' => 'query', 'required' => false, 'schema' => ['type' => 'integer']];
             }
             if (! is_subclass_of($class, Asked::class)) {
                 continue;

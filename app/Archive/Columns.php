@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
-use App\Lesson\Timetable\Holiday;
 use App\Privacy\Access;
+use App\Student\Timetable\Holiday;
 use App\Week\ProposeWeek;
 use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Page\Desk\BreakDown;
+use App\Desk\BreakDown;
 use BackedEnum;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Counting\CompoundBeats;
@@ -15,8 +15,8 @@ use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\HowToRead;
-use Nasturtium\Core\Formats\MusicFormats;
 use Nasturtium\Core\Formats\PartChoice;
+use Nasturtium\Core\Formats\Readers\MusicFormats;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;

@@ -6,7 +6,6 @@ namespace App\Demo;
 
 use App\Account\Studio;
 use App\Account\User;
-use App\Home\FamilyLink;
 use App\Lesson\Lesson;
 use App\Lesson\MarkTask;
 use App\Lesson\Slip;
@@ -15,6 +14,7 @@ use App\Page\Page;
 use App\Page\Piece\NoteNames;
 use App\Page\Piece\Piece;
 use App\Page\Piece\StorePiece;
+use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
 use App\Student\Learning\OpenPiece;
 use App\Student\PracticeDay;

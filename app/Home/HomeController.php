@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Get;
-use App\Page\Desk\ReportOf;
-use App\Page\Desk\SettingsFor;
+
+use App\Desk\ReportOf;
+use App\Desk\SettingsFor;
 use App\Page\Piece\PlaybackResource;
 use App\Privacy\Access;
 use App\Privacy\NoteAccess;
+use App\Student\Family\FamilyLink;
+use App\Student\Learning\BarsResource;
 use App\Student\Student;
-use App\Week\BarsResource;
 use App\Week\Task;
 use App\Week\TaskBars;
 use Illuminate\Http\JsonResponse;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Page\Piece\PlaybackResource;
-use App\Week\BarsResource;
+use App\Student\Learning\BarsResource;
 use OpenApi\Attributes as OA;
 
 /** Bars of a task with how they sound. */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\ListOf;
-use App\Week\BarsResource;
+
+use App\Student\Learning\BarsResource;
+use App\Week\PracticeResource;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Lesson\Lesson;
+
+use App\Student\Family\FamilyLink;
+
+use App\Student\Family\HomeChildResource;
+
+use App\Student\Learning\BarsResource;
 use App\Student\Student;
-use App\Week\BarsResource;
 use App\Week\CatchUp;
+use App\Week\PracticeResource;
 use App\Week\Task;
 use App\Week\Week;
 use App\Week\WeekDays;

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Delete;
+
 use App\Api\Put;
+
 use App\Student\Learning\Learning;
 use App\Student\Learning\PlayedOn;
 use App\Week\CountWeeks;
+use App\Week\Practice;
+use App\Week\PracticeResource;
 use App\Week\Task;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Api\ListOf;
-use App\Home\PracticeResource;
-use App\Week\BarsResource;
+use App\Student\Learning\BarsResource;
+use App\Week\PracticeResource;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
-use App\Home\PracticeResource;
-use App\Week\BarsResource;
+use App\Student\Learning\BarsResource;
+use App\Week\PracticeResource;
 use App\Week\Task;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;

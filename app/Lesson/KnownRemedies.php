@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Week\Remedies\FindRemedies;
+
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Slip;

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Api\ListOf;
+
+use App\Student\Learning\NextPageResource;
+
+use App\Student\Learning\Stuck\StuckResource;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use OpenApi\Attributes as OA;
 

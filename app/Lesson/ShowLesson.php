@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Student\Learning\NextPages;
+
+use App\Student\Learning\Stuck\StuckResource;
+
+use App\Student\Learning\Stuck\StuckStages;
+
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\PersonName;
 use Nasturtium\Core\Practice\Slip;

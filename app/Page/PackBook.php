@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Page;
 
-use App\Page\Desk\OwnFinger;
-use App\Page\Desk\Verdict as BarVerdict;
+use App\Desk\OwnFinger;
+use App\Desk\Verdict as BarVerdict;
 use App\Page\Piece\Piece;
 use Nasturtium\Core\Formats\Book\BookArchive;
 use Nasturtium\Core\Formats\Book\BookFinger;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Privacy;
 
-use App\Home\FamilyLink;
+use App\Student\Family\FamilyLink;
 use App\Student\Student;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;

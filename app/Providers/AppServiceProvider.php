@@ -7,25 +7,27 @@ namespace App\Providers;
 use App\Account\SignInKey;
 use App\Account\Studio;
 use App\Account\StudioPolicy;
-use App\Home\FamilyLink;
 use App\Home\Letters\Mail as KeptMail;
 use App\Home\Letters\Outbox;
-use App\Home\Practice;
-use App\Home\WrongTokens;
 use App\Http\QuietSessionHandler;
+use App\Http\WrongTokens;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Lesson\Timetable\CalendarFeed;
-use App\Lesson\Timetable\Holiday;
 use App\Page\Book;
 use App\Page\Page;
 use App\Page\Piece\Piece;
+use App\Page\Piece\PieceRetyped;
+use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
+use App\Student\Learning\OpenAgain;
 use App\Student\Learning\Stage;
 use App\Student\Paths\OwnPath;
 use App\Student\Student;
-
+use App\Student\Timetable\Holiday;
 use App\Week\Patterns\WeekPattern;
+
+use App\Week\Practice;
 use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
@@ -37,6 +39,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -60,6 +63,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (self::ROWS as $row) {
             Gate::policy($row, StudioPolicy::class);
         }
+        Event::listen(PieceRetyped::class, OpenAgain::class);
         Auth::extend('family-link', static fn (Application $app): RequestGuard => new RequestGuard(
             static fn (Request $request): ?FamilyLink => self::familyLink($request),
             $app->make(Request::class),

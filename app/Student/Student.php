@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Student;
 
 use App\Account\Studio;
-use App\Home\FamilyLink;
 use App\Lesson\Lesson;
-use App\Lesson\Timetable\Holiday;
+use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
 use App\Student\Paths\OwnPath;
+use App\Student\Timetable\Holiday;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Student;
 
 use App\Api\ListOf;
-use App\Home\FamilyLinkResource;
-use App\Lesson\Timetable\HolidayResource;
-use App\Lesson\Timetable\LessonDayResource;
+use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
+use App\Student\Timetable\HolidayResource;
+use App\Student\Timetable\LessonDayResource;
 use OpenApi\Attributes as OA;
 
 /** Everything about one student that the teacher sees on their page. */

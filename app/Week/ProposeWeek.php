@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Week;
 
-use App\Lesson\FindRemedies;
 use App\Lesson\Lesson;
 use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
 use App\Student\Learning\StageBars;
 use App\Student\Student;
+use App\Week\Remedies\FindRemedies;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Week;
 
-use App\Home\Practice;
 use App\Lesson\Slip;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;

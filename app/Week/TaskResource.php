@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Api\ListOf;
-use App\Home\PracticeResource;
+
+use App\Student\Learning\BarsResource;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Account\CurrentStudio;
+
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;
-use App\Home\Letters\WriteToFamily;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 
 /** The weekly assignment: proposed, changed, sent. */
 final class WeekController
@@ -44,19 +43,5 @@ final class WeekController
             $request->boolean('justSo'),
             $request->boolean('sure'),
         )->whole(), $studio->today()));
-    }
-
-    #[Put('/weeks/{week}/sent', WeekResource::class)]
-    public function send(SendRequest $request, Week $week, CurrentStudio $studio): JsonResponse
-    {
-        DB::transaction(static function () use ($request, $week): void {
-            $isFirst = $week->sent_at === null;
-            $week->update(['sent_at' => $week->sent_at ?? now(), 'message' => $request->string('message', $week->message)->trim()->toString()]);
-            if ($isFirst) {
-                WriteToFamily::week($week);
-            }
-        });
-
-        return new JsonResponse(WeekResource::of($week->whole(), $studio->today()));
     }
 }

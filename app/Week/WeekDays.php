@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week;
 
-use App\Home\Practice;
-use App\Lesson\Timetable\Holiday;
+use App\Student\Timetable\Holiday;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;

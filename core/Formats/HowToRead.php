@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats;
 
-use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Score\Fraction;
 
 /** What a teacher has said of a file before it is read; null leaves it to the reader. Each format looks at what concerns it. */

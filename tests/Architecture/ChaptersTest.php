@@ -11,14 +11,15 @@ use Symfony\Component\Finder\Finder;
 
 const OPEN_TO_OTHERS = [
     'Account' => ['CurrentStudio', 'Studio', 'StudioRequest', 'StudioResource', 'User'],
-    'Home' => ['FamilyLink', 'FamilyLinkResource', 'Letters\\WriteToFamily', 'Practice', 'PracticeResource', 'WrongTokens'],
-    'Lesson' => ['FindRemedies', 'Lesson', 'MarkTask', 'NextPageResource', 'NextPages', 'ReliefRequest', 'RelieveStage', 'Slip', 'StuckResource', 'StuckStages', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead'],
-    'Page' => ['Book', 'Desk\\ReportOf', 'Desk\\SettingsFor', 'Page', 'Piece\\NoteNames', 'Piece\\Piece', 'Piece\\PlaybackResource'],
-    'Privacy' => ['Access', 'CachedReports', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
-    'Student' => ['ForStudent', 'KnowNotes', 'Learning\\Learning', 'Learning\\OpenPiece', 'Learning\\PlayedOn', 'Learning\\Stage', 'Learning\\StageBars', 'Paths\\OwnPath', 'Student', 'StudentResource'],
-    'Week' => ['BarsResource', 'CatchUp', 'CountWeeks', 'DayOff', 'ProposeWeek', 'ReplanWeek', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays'],
-    'Archive' => [],
+    'Privacy' => ['Access', 'AccessResource', 'CachedReports', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
+    'Page' => ['Book', 'Page', 'Piece\\NoteNames', 'Piece\\Piece', 'Piece\\PieceResource', 'Piece\\PieceRetyped', 'Piece\\PlaybackResource', 'Piece\\PlaysBars'],
+    'Student' => ['Family\\FamilyLink', 'Family\\HomeChildResource', 'ForStudent', 'KnowNotes', 'Learning\\BarsResource', 'Learning\\Learning', 'Learning\\NextPageResource', 'Learning\\NextPages', 'Learning\\PlayedOn', 'Learning\\Settle', 'Learning\\Stage', 'Learning\\StageBars', 'Learning\\Stuck\\StuckResource', 'Learning\\Stuck\\StuckStages', 'Paths\\OwnPath', 'Student', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead'],
+    'Desk' => ['OwnFinger', 'ReportOf', 'SettingsFor', 'Verdict'],
+    'Week' => ['CatchUp', 'CountWeeks', 'DayOff', 'Practice', 'PracticeResource', 'ProposeWeek', 'Remedies\\FindRemedies', 'ReplanWeek', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays', 'WeekResource'],
+    'Lesson' => ['Lesson', 'Slip'],
+    'Home' => [],
     'Progress' => [],
+    'Archive' => [],
 ];
 
 /** @return array<string, list<string>> the classes that each file of the application uses of it, by file under app/ */

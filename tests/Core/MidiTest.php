@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Grid;
+use Nasturtium\Core\Formats\Midi\Grids;
 use Nasturtium\Core\Formats\Midi\MidiFile;
 use Nasturtium\Core\Formats\Midi\MidiNote;
 use Nasturtium\Core\Formats\Midi\MidiReader;
@@ -89,7 +90,7 @@ test('hands are told apart by where they are, and a near one is marked', functio
 
 test('with none chosen the grid is the longest that the notes stand on', function (string $music, Grid $grid): void {
     $bytes = MidiWriter::write(tune($music));
-    expect(Grid::fitting(MidiFile::read($bytes)))->toBe($grid)
+    expect(Grids::usualOf(MidiFile::read($bytes)))->toBe($grid)
         ->and(MidiReader::read($bytes)->notRead)->toBe([]);
 })->with([
     ["R: @c5 q1 2 h3\n", Grid::Quarters],

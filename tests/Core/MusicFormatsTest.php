@@ -6,10 +6,10 @@ use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\HowToRead;
 use Nasturtium\Core\Formats\Midi\MidiFormat;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
-use Nasturtium\Core\Formats\MusicFormats;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlFormat;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\PartChoice;
+use Nasturtium\Core\Formats\Readers\MusicFormats;
 use Nasturtium\Core\Score\Fraction;
 
 test('a format is found by how its files begin', function (string $bytes, string $format): void {

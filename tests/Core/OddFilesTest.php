@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\BadInput;
-use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Formats\Midi\MidiReader;
 use Nasturtium\Core\Formats\Midi\MidiWriter;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Demo\Chance;
-use App\Home\Practice;
 use App\Week\CountWeeks;
+use App\Week\Practice;
 use App\Week\Task;
 use App\Week\TaskDay;
 use App\Week\Week;

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Demo\DemoStudio;
-use App\Home\Practice;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Page\Piece\Piece;
 use App\Student\Student;
+use App\Week\Practice;
 use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;

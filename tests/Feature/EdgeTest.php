@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Home\Practice;
 use App\Student\Learning\Learning;
+use App\Week\Practice;
 use App\Week\Task;
 use Illuminate\Support\Str;
 use Tests\Fixtures;

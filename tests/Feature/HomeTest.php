@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Home\Practice;
+use App\Week\Practice;
 use App\Week\Task;
 use App\Week\Week;
 use Illuminate\Support\Str;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Page\Desk\KeptReport;
+use App\Desk\KeptReport;
 use Tests\Golden;
 
 /** @return array<string, list<string>> the properties of a class and of all that it may hold, by class */

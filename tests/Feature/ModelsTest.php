@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Account\Studio;
-use App\Home\FamilyLink;
+use App\Student\Family\FamilyLink;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Tests\Fixtures;

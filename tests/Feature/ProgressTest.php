@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Home\Practice;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Student\Learning\Stage;
 use App\Week\CountWeeks;
+use App\Week\Practice;
 use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;

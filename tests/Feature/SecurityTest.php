@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Middleware\TryAgain;
 use App\Lesson\Timetable\CalendarFeed;
-use App\Lesson\Timetable\Holiday;
 use App\Privacy\WithoutSecrets;
 use App\Providers\AppServiceProvider;
+use App\Student\Timetable\Holiday;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

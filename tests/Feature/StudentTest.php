@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Home\Practice;
 use App\Student\Student;
+use App\Week\Practice;
 use App\Week\Task;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;

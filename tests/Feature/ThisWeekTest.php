@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use App\Demo\Chance;
 use App\Lesson\Lesson;
-use App\Lesson\NextPageResource;
-use App\Lesson\NextPages;
 use App\Page\Book;
 use App\Page\Piece\Piece;
+use App\Student\Learning\NextPageResource;
+use App\Student\Learning\NextPages;
 use App\Week\Week;
 use Tests\Fixtures;
 

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Home\Practice;
 use App\Lesson\Lesson;
+use App\Week\Practice;
 use App\Week\ProposeWeek;
 use App\Week\Task;
 use App\Week\Week;

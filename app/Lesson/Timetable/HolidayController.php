@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Lesson\Timetable;
 
 use App\Account\CurrentStudio;
+
 use App\Api\Delete;
+
 use App\Api\Get;
 use App\Api\Post;
 use App\Student\Student;
+use App\Student\Timetable\Holiday;
+use App\Student\Timetable\HolidayResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 

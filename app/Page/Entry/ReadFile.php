@@ -7,7 +7,7 @@ namespace App\Page\Entry;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\HowToRead;
-use Nasturtium\Core\Formats\MusicFormats;
+use Nasturtium\Core\Formats\Readers\MusicFormats;
 use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Formats\ScorePart;
 

@@ -7,7 +7,7 @@ namespace App\Page\Entry;
 use App\Api\Post;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use Nasturtium\Core\Formats\MusicFormats;
+use Nasturtium\Core\Formats\Readers\MusicFormats;
 
 /** What a file holds, looked at before it is put on a page. */
 final class ReadingController

@@ -6,8 +6,8 @@ namespace App\Page\Entry;
 
 use App\Http\Asked;
 use Illuminate\Validation\Rule;
+use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Formats\HowToRead;
-use Nasturtium\Core\Formats\Midi\Grid;
 use Nasturtium\Core\Formats\PartChoice;
 use Nasturtium\Core\Score\Fraction;
 

@@ -6,7 +6,7 @@ namespace App\Page\Entry;
 
 use App\Api\ListOf;
 use App\Page\Piece\CheckResource;
-use Nasturtium\Core\Formats\Midi\Grid;
+use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Formats\MusicFormat;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\ReadScore;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Page\Piece;
 
-use App\Page\Desk\OwnFinger;
-use App\Page\Desk\Verdict;
+use App\Desk\OwnFinger;
+use App\Desk\Verdict;
 use App\Page\Page;
 use App\Student\Learning\Learning;
 use Illuminate\Database\Eloquent\Collection;

@@ -11,7 +11,6 @@ use App\Api\Put;
 use App\Page\Entry\PrintedResource;
 use App\Page\Entry\ReadFile;
 use App\Page\Page;
-use App\Student\Learning\OpenPiece;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
@@ -48,15 +47,13 @@ final class PieceController
 
     /** Answers 409 with the piece that stands when it was saved elsewhere since. */
     #[Put('/pieces/{piece}', PieceResource::class)]
-    public function update(PieceRequest $request, Piece $piece, StorePiece $store, OpenPiece $open): JsonResponse
+    public function update(PieceRequest $request, Piece $piece, StorePiece $store): JsonResponse
     {
         if ($request->filled('revision') && $request->integer('revision') !== $piece->revision) {
             return $this->answer($piece, 409);
         }
         $store->retype($piece, $request->string('shorthand')->toString(), $request->string('label')->toString());
-        foreach ($piece->learnings()->with(['piece', 'ownPath.steps'])->get() as $learning) {
-            $open->again($learning);
-        }
+        PieceRetyped::dispatch($piece);
 
         return $this->answer($piece);
     }

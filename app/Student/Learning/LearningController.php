@@ -9,7 +9,6 @@ use App\Api\Get;
 use App\Api\Patch;
 use App\Api\Post;
 use App\Api\Put;
-use App\Lesson\MarkTask;
 use App\Page\Piece\Piece;
 use App\Student\Student;
 use Illuminate\Http\JsonResponse;
@@ -32,10 +31,10 @@ final class LearningController
     }
 
     #[Patch('/learnings/{learning}', LearningResource::class)]
-    public function update(LearningStateRequest $request, Learning $learning, MarkTask $marks, CurrentStudio $studio): JsonResponse
+    public function update(LearningStateRequest $request, Learning $learning, Settle $settle, CurrentStudio $studio): JsonResponse
     {
         $learning->update(['state' => $request->string('state')->toString()]);
-        $marks->settle($learning, $studio->today());
+        $settle($learning, $studio->today());
 
         return $this->answer($learning);
     }

@@ -8,11 +8,10 @@ use App\Account\CurrentStudio;
 use App\Api\Delete;
 use App\Api\Patch;
 use App\Api\Post;
-use App\Lesson\MarkTask;
-use App\Lesson\ReliefRequest;
-use App\Lesson\RelieveStage;
-use App\Lesson\StuckResource;
-use App\Lesson\StuckStages;
+use App\Student\Learning\Stuck\ReliefRequest;
+use App\Student\Learning\Stuck\RelieveStage;
+use App\Student\Learning\Stuck\StuckResource;
+use App\Student\Learning\Stuck\StuckStages;
 use Illuminate\Http\JsonResponse;
 use Nasturtium\Core\Practice\Relief;
 
@@ -20,10 +19,10 @@ use Nasturtium\Core\Practice\Relief;
 final class StageController
 {
     #[Patch('/stages/{stage}', StageResource::class)]
-    public function update(StageRequest $request, Stage $stage, MarkTask $marks, CurrentStudio $studio): JsonResponse
+    public function update(StageRequest $request, Stage $stage, Settle $settle, CurrentStudio $studio): JsonResponse
     {
         $stage->update(['passed_on' => $request->boolean('passed') ? ($stage->passed_on ?? $studio->today()) : null]);
-        $marks->settle($stage->load('learning')->learning, $studio->today());
+        $settle($stage->load('learning')->learning, $studio->today());
 
         return new JsonResponse(StageResource::of($stage->load('bars')->loadCount('misses')));
     }

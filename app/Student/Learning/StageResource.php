@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Api\ListOf;
-use App\Week\BarsResource;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Week\ThisWeek;
 
 use App\Account\Studio;
-use App\Lesson\StuckStages;
 use App\Student\Learning\Learning;
+use App\Student\Learning\Stuck\StuckStages;
 use App\Week\CountWeeks;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Midi;
 
+use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Score\Fraction;
 
 /** Which grid the notes of each bar are laid on: one for all that was chosen, or that of the piece and, where a bar does not stand on it, its own; triplets and eighths may stand in one bar, beat by beat. */
@@ -19,7 +20,7 @@ final class Grids
     /** @param Grid|null $chosen null for what fits, bar by bar */
     public function __construct(MidiFile $file, private readonly BarLines $bars, ?Grid $chosen)
     {
-        $this->usual = $chosen ?? Grid::fitting($file);
+        $this->usual = $chosen ?? self::usualOf($file);
         if ($chosen !== null) {
             return;
         }
@@ -99,5 +100,20 @@ final class Grids
     private static function beat(Fraction $within): int
     {
         return $within->times(Fraction::of(4))->floor();
+    }
+
+    /** The grid that the fewest notes are off, and of such the one with the longest steps. */
+    public static function usualOf(MidiFile $file): Grid
+    {
+        $off = static fn (Grid $grid): int => count(array_filter(
+            $file->notes,
+            static fn (MidiNote $note): bool => $grid->misses(Fraction::of($note->from, 4 * $file->ticks)),
+        ));
+        $best = Grid::Quarters;
+        foreach ([Grid::Eighths, Grid::Triplets, Grid::Sixteenths] as $grid) {
+            $best = $off($grid) < $off($best) ? $grid : $best;
+        }
+
+        return $best;
     }
 }
