@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Http\Asked;
+
 use Closure;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Counting\LengthWords;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Reading\Phrases;
-use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Refusal;
 
 /** The settings of a studio. The policy stands on the route. */
 final class StudioRequest extends Asked
@@ -77,7 +78,7 @@ final class StudioRequest extends Asked
         return static function (string $name, mixed $value, Closure $fail) use ($read): void {
             try {
                 $read(self::words($value));
-            } catch (InvalidScore $reason) {
+            } catch (Refusal $reason) {
                 $fail(ucfirst($reason->getMessage()).'.');
             }
         };

@@ -121,7 +121,7 @@ final readonly class Column
     {
         return new self(static function (mixed $value): string {
             if (! is_string($value)) {
-                throw new BadInput('it is not MusicXML');
+                throw BadBackup::notMusicXml();
             }
 
             return MusicXmlWriter::write(MusicXmlReader::kept($value));
@@ -131,7 +131,7 @@ final readonly class Column
     /** @param Closure(string): mixed $take gives what is stored */
     public static function read(Closure $take): self
     {
-        return new self(static fn (mixed $value): mixed => is_string($value) ? $take($value) : throw new BadInput('it is no text'));
+        return new self(static fn (mixed $value): mixed => is_string($value) ? $take($value) : throw BadBackup::noText());
     }
 
     /** What is worked out anew and not taken on trust. */
@@ -143,7 +143,7 @@ final readonly class Column
     /** @param Closure(mixed): bool $holds */
     private static function that(Closure $holds, string $what): self
     {
-        return new self(static fn (mixed $value): mixed => $holds($value) ? $value : throw new BadInput("it is not {$what}"));
+        return new self(static fn (mixed $value): mixed => $holds($value) ? $value : throw BadBackup::isNot($what));
     }
 
     private static function isMoment(mixed $value, string $format): bool

@@ -125,10 +125,10 @@ final class Columns
             default => [null, null, 0],
         };
         if (is_string($from) && is_string($to) && ($to < $from || (new \DateTimeImmutable($from))->diff(new \DateTimeImmutable($to))->days > $most)) {
-            throw new BadInput("it lasts from {$from} to {$to}; at most {$most} days can be kept");
+            throw BadBackup::lastsTooLong($from, $to, $most);
         }
         if (isset($row['first'], $row['last']) && $row['last'] < $row['first']) {
-            throw new BadInput('its last bar is before its first');
+            throw BadBackup::barsBackwards();
         }
     }
 
@@ -155,11 +155,11 @@ final class Columns
         $tasks = json_decode($json, true, 6);
         $columns = ['kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120, 1), 'instruction' => Column::text(240), 'halfMinutes' => Column::whole(1, 240), 'repetitions' => Column::whole(1, 99), 'mostDays' => Column::whole(0, 7)];
         if (! is_array($tasks) || ! array_is_list($tasks) || count($tasks) > 60) {
-            throw new BadInput('it is not a list of at most 60 tasks');
+            throw BadBackup::noListOfTasks();
         }
         foreach ($tasks as $task) {
             if (! is_array($task) || array_diff_key($task, $columns) !== [] || array_diff_key($columns, $task) !== []) {
-                throw new BadInput('a task of it is not described by '.implode(', ', array_keys($columns)));
+                throw BadBackup::taskOfOtherColumns(array_keys($columns));
             }
             foreach ($columns as $name => $column) {
                 $column->taken($task[$name]);

@@ -47,7 +47,7 @@ final class RestoreStudio
     {
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new BadInput('This is no archive, or it is cut short. Choose the file that the backup made.');
+            throw BadBackup::noArchive();
         }
         try {
             self::holdSize($zip);
@@ -55,7 +55,7 @@ final class RestoreStudio
 
             return DB::transaction(function () use ($zip, $studio, $manifest): int {
                 if ($studio->students()->exists() || $studio->books()->exists()) {
-                    throw new BadInput('This studio has students or books already. A backup is put back into an empty one.');
+                    throw BadBackup::studioInUse();
                 }
                 $studio->update(StudioSettings::taken($manifest['studio']));
                 $gone = [];
@@ -71,10 +71,10 @@ final class RestoreStudio
                 return $rows;
             });
         } catch (UniqueConstraintViolationException) {
-            throw new BadInput('This studio is on this installation already; its links would be there twice. Erase it first, or restore on another one.');
+            throw BadBackup::hereAlready();
         } catch (QueryException $reason) {
             report($reason);
-            throw new BadInput('A row of this backup does not fit into its table. The file was changed, or is damaged.');
+            throw BadBackup::rowDoesNotFit();
         } finally {
             $zip->close();
         }
@@ -89,14 +89,14 @@ final class RestoreStudio
     {
         $manifest = json_decode((string) $zip->getFromName('manifest.json', 1_000_000), true, 8);
         if (! is_array($manifest) || ($manifest['format'] ?? '') !== PackRows::FORMAT || ! is_array($manifest['studio'] ?? null)) {
-            throw new BadInput('This is not the backup of a studio.');
+            throw BadBackup::notOfAStudio();
         }
         $version = $manifest['version'] ?? null;
         if (! is_string($version) || preg_match('/^\d{4}\w{0,90}$/D', $version) !== 1) {
-            throw new BadInput('manifest.json: it has no version, so it is not known what its rows mean.');
+            throw BadBackup::withoutVersion();
         }
         if ($version > PackRows::version()) {
-            throw new BadInput('This backup is of a newer version. Bring this installation up to date first.');
+            throw BadBackup::newer();
         }
         $origin = $manifest['origin'] ?? '';
 
@@ -124,7 +124,7 @@ final class RestoreStudio
                 $at = "tables/{$table}.jsonl, line ".($number + 1);
                 $row = self::row($line, $columns, $version, $at, $table);
                 if ($count > self::MOST_ROWS) {
-                    throw new BadInput('This archive has more rows than a studio. It is not the backup of one.');
+                    throw BadBackup::tooManyRows();
                 }
                 self::holdTogether($row, $refers, $known, $at);
                 $known[$table][$row['id'] ?? 0] = true;
@@ -163,16 +163,16 @@ final class RestoreStudio
     {
         $given = json_decode($line, true, 4);
         if (! is_array($given)) {
-            throw new BadInput("{$at}: this is no row.");
+            throw BadBackup::noRow($at);
         }
         foreach (array_diff_key($given, $columns) as $name => $value) {
-            throw new BadInput("{$at}: there is no column '".mb_substr(mb_scrub((string) $name), 0, 40)."' in {$table}.");
+            throw BadBackup::unknownColumn($at, $table, $name);
         }
         $row = [];
         foreach ($columns as $name => $column) {
             if (! array_key_exists($name, $given)) {
                 if ($column->since === null || $version >= $column->since) {
-                    throw new BadInput("{$at}: its {$name} is missing.");
+                    throw BadBackup::columnMissing($at, $name);
                 }
                 $row[$name] = $column->missing;
 
@@ -181,13 +181,13 @@ final class RestoreStudio
             try {
                 $row[$name] = $column->taken($given[$name]);
             } catch (BadInput $reason) {
-                throw new BadInput("{$at}, {$name}: ".rtrim($reason->getMessage(), '.').'.', previous: $reason);
+                throw BadBackup::inColumn($at, $name, $reason);
             }
         }
         try {
             Columns::holdRow($table, $row);
         } catch (BadInput $reason) {
-            throw new BadInput("{$at}: {$reason->getMessage()}.", previous: $reason);
+            throw BadBackup::inRow($at, $reason);
         }
 
         return $row;
@@ -229,7 +229,7 @@ final class RestoreStudio
         foreach ($refers as $column => $to) {
             $number = $row[$column] ?? null;
             if ($to !== 'studios' && $number !== null && ! (is_int($number) && isset($known[$to][$number]))) {
-                throw new BadInput("{$at}: its {$column} is not in this backup.");
+                throw BadBackup::leadsNowhere($at, $column);
             }
         }
     }
@@ -239,13 +239,13 @@ final class RestoreStudio
     {
         $size = 0;
         if ($zip->numFiles > self::MOST_FILES) {
-            throw new BadInput('This archive holds too many files. It is not the backup of a studio.');
+            throw BadBackup::tooManyFiles();
         }
         for ($file = 0; $file < $zip->numFiles; $file++) {
             $size += $zip->statIndex($file)['size'] ?? 0;
         }
         if ($size > self::MOST) {
-            throw new BadInput('This archive unpacks to more than 4 GB. It is not the backup of a studio.');
+            throw BadBackup::tooLarge();
         }
     }
 
@@ -259,7 +259,7 @@ final class RestoreStudio
         try {
             for ($number = 0; ($line = fgets($stream, self::LONGEST)) !== false; $number++) {
                 if (strlen($line) === self::LONGEST - 1) {
-                    throw new BadInput("tables/{$table}.jsonl, line ".($number + 1).': it is over 20 MB long.');
+                    throw BadBackup::lineTooLong($table, $number + 1);
                 }
                 yield $number => $line;
             }

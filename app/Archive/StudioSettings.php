@@ -32,7 +32,7 @@ final class StudioSettings
     {
         $fields = [];
         foreach ($given as $column => $value) {
-            $field = self::NAMES[$column] ?? throw new BadInput("manifest.json: a studio has no setting '".mb_substr(mb_scrub((string) $column), 0, 40)."'.");
+            $field = self::NAMES[$column] ?? throw BadBackup::unknownSetting($column);
             if ($value !== null || ! in_array($field, ['phrases', 'countWords'], true)) {
                 $fields[$field] = $value;
             }
@@ -40,7 +40,7 @@ final class StudioSettings
         $fields += self::MISSING;
         $checked = Validator::make($fields, StudioRequest::settings());
         if ($checked->fails()) {
-            throw new BadInput('manifest.json: '.$checked->errors()->first());
+            throw BadBackup::badSetting($checked->errors()->first());
         }
 
         return StudioRequest::asColumns($fields);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Desk\BreakDown;
+
 use BackedEnum;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Counting\CompoundBeats;
@@ -21,6 +22,7 @@ use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\School;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\InvalidScore;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -52,7 +54,7 @@ final class BreakdownCommand extends Command
             $bytes = $this->bytes();
             $score = MusicFormats::of($bytes)->read($bytes, new HowToRead($this->parts()));
             $document = $breakDown($score->piece, $this->settings(), $score->notRead);
-        } catch (BadInput|InvalidScore $reason) {
+        } catch (Refusal $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
 
             return self::FAILURE;
@@ -68,7 +70,7 @@ final class BreakdownCommand extends Command
         $file = $this->argument('file');
         $path = is_string($file) ? $file : '';
         if (! is_file($path) || ! is_readable($path)) {
-            throw new BadInput("There is no file '{$path}' that can be read.");
+            throw BadArgument::noFile($path);
         }
 
         return (string) file_get_contents($path);
@@ -79,7 +81,7 @@ final class BreakdownCommand extends Command
     {
         [$part, $left] = [$this->text('part'), $this->text('left')];
         if ($part === '' && $left !== '') {
-            throw new BadInput('--left names the left hand\'s part alone; name the right hand\'s with --part.');
+            throw BadArgument::leftAlone();
         }
 
         return $part === '' ? null : new PartChoice($part, $left === '' ? null : $left);
@@ -120,7 +122,7 @@ final class BreakdownCommand extends Command
         $choices = array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases());
         $last = array_pop($choices);
 
-        return $enum::tryFrom($this->text($option)) ?? throw new BadInput("--{$option} is '{$this->text($option)}'; it is ".implode(', ', $choices)." or {$last}.");
+        return $enum::tryFrom($this->text($option)) ?? throw BadArgument::noChoice($option, $this->text($option), $choices, $last);
     }
 
     private function text(string $option): string

@@ -44,7 +44,7 @@ final class PlanCommand extends Command
     private function contents(string $file): string
     {
         if (! is_file($file) || ! is_readable($file)) {
-            throw new BadInput("There is no file '{$file}' that can be read.");
+            throw BadArgument::noFile($file);
         }
 
         return (string) file_get_contents($file);

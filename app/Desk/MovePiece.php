@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use Illuminate\Validation\ValidationException;
+
 use Nasturtium\Core\Fingering\FingerSearch;
 use Nasturtium\Core\Fingering\OtherPosition;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Piece;
 
@@ -24,7 +25,7 @@ final class MovePiece
                 'R' => FingerSearch::for($piece, Hand::Right, $settings->fingers),
                 'L' => FingerSearch::for($piece, Hand::Left, $settings->fingers),
             ], $key, $direction);
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             throw ValidationException::withMessages(['key' => "It cannot be moved there: {$reason->getMessage()}."]);
         }
     }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Http\Asked;
+
 use Closure;
-use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Key;
 
 /** Which position a piece is moved to. The policy stands on the route. */
@@ -19,7 +20,7 @@ final class PositionRequest extends Asked
             'key' => ['required', 'string', 'max:12', static function (string $name, mixed $value, Closure $fail): void {
                 try {
                     Key::parse((string) $value);
-                } catch (InvalidScore $reason) {
+                } catch (Refusal $reason) {
                     $fail($reason->getMessage());
                 }
             }],

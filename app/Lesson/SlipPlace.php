@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use Illuminate\Validation\ValidationException;
+
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\BarRange;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
 /** Where a slip was, in words: `bar 4`, `bars 4–5`, `bar 4, beat 3 to bar 5, beat 1`. */
@@ -30,7 +31,7 @@ final class SlipPlace
         }
         try {
             (new Chunks($score))->between($first, $fromBeat - 1, $last, $toBeat - 1);
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             throw ValidationException::withMessages(['fromBeat' => ucfirst($reason->getMessage()).'.']);
         }
         $end = $first === $last ? "beat {$toBeat}" : "bar {$to->number}, beat {$toBeat}";

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Counting;
 
-use Nasturtium\Core\Score\InvalidScore;
-
 /** A word for each length of note; where several are given they are said in turn through the beat, as `ti ri` or `tri o la`. */
 final readonly class LengthWords
 {
@@ -43,17 +41,17 @@ final readonly class LengthWords
     /**
      * @param  array<string, string>  $words  by length; an empty word is none
      *
-     * @throws InvalidScore for a length that has no word here, or a word that is too long to be said
+     * @throws InvalidCount for a length that has no word here, or a word that is too long to be said
      */
     public static function of(array $words): self
     {
         $parts = [];
         foreach ($words as $length => $word) {
             if (! in_array($length, self::LENGTHS, true)) {
-                throw new InvalidScore("there is no word for a '{$length}' note; the lengths are ".implode(', ', self::LENGTHS));
+                throw InvalidCount::noSuchLength($length, self::LENGTHS);
             }
             if (mb_strlen($word) > self::MOST) {
-                throw new InvalidScore("the word for a {$length} note is longer than ".self::MOST.' letters');
+                throw InvalidCount::wordTooLong($length, self::MOST);
             }
             $said = preg_split('/\s+/u', trim($word), -1, PREG_SPLIT_NO_EMPTY) ?: [];
             if ($said !== []) {

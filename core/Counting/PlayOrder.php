@@ -40,7 +40,7 @@ final class PlayOrder
         $order = new self($piece);
         for ($at = 0; $at !== null; $at = $order->after($at)) {
             if (count($order->order) > Limits::PLAYED_MEASURES) {
-                throw new InvalidScore('the repeats make the piece longer than '.Limits::PLAYED_MEASURES.' bars');
+                throw InvalidScore::playedTooLong();
             }
         }
 

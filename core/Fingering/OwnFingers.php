@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Fingering;
 
 use Nasturtium\Core\Score\Event;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 
@@ -23,13 +22,13 @@ final readonly class OwnFingers
     /**
      * @param  array<string, int>  $fingers  by `R 2.3 E4`
      *
-     * @throws InvalidScore for a finger that no hand has
+     * @throws InvalidFinger for a finger that no hand has
      */
     public static function of(array $fingers): self
     {
         foreach ($fingers as $at => $finger) {
             if ($finger < 1 || $finger > 5) {
-                throw new InvalidScore("{$at}: a hand has fingers 1 to 5, not {$finger}");
+                throw InvalidFinger::notOfAHand($at, $finger);
             }
         }
         ksort($fingers);

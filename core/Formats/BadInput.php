@@ -4,5 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats;
 
-/** A file that cannot be read; its message says where and what to do, for the teacher to see. */
-final class BadInput extends \RuntimeException {}
+use Nasturtium\Core\Refusal;
+
+/** A file that cannot be read; its message says where and what to do, for the teacher to see. Each format has its own. */
+abstract class BadInput extends Refusal {}

@@ -22,7 +22,7 @@ final readonly class Csv
     public static function read(string $bytes): array
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new BadInput('The table is over 1 MB. A book has fewer pages.');
+            throw BadTable::tooLarge();
         }
         $text = self::inUtf8($bytes);
         $first = (string) strtok($text, "\n");
@@ -30,7 +30,7 @@ final readonly class Csv
         $divider = (string) array_search(max($counts), $counts, true);
         $stream = fopen('php://temp', 'r+');
         if ($stream === false) {
-            throw new BadInput('The table cannot be read now. Try again.');
+            throw BadTable::notNow();
         }
         fwrite($stream, $text);
         rewind($stream);
@@ -41,7 +41,7 @@ final readonly class Csv
                 $rows[$number] = $cells;
             }
             if ($number > self::MAX_ROWS) {
-                throw new BadInput('Row '.$number.': the table has more than '.self::MAX_ROWS.' rows. A book has fewer pages.');
+                throw BadTable::tooManyRows($number, self::MAX_ROWS);
             }
         }
         fclose($stream);

@@ -25,9 +25,9 @@ final class WeekFile
         try {
             $given = json_decode(str_starts_with($json, "\xEF\xBB\xBF") ? substr($json, 3) : $json, true, 16, JSON_THROW_ON_ERROR);
         } catch (\JsonException $reason) {
-            throw new BadInput("This is not JSON: {$reason->getMessage()}.");
+            throw BadWeek::notJson($reason);
         }
-        $given = is_array($given) ? $given : throw new BadInput('A week is an object with days and tasks.');
+        $given = is_array($given) ? $given : throw BadWeek::noObject();
         $days = self::list($given, 'days', WeekPlanner::MOST_DAYS);
         $days = array_map(self::day(...), $days, array_keys($days));
         $tasks = self::list($given, 'tasks', self::MOST_TASKS);
@@ -84,10 +84,10 @@ final class WeekFile
     {
         $list = $given[$name] ?? null;
         if (! is_array($list) || ! array_is_list($list)) {
-            throw new BadInput("'{$name}' is missing; it is a list.");
+            throw BadWeek::listMissing($name);
         }
         if (count($list) > $most) {
-            throw new BadInput("'{$name}' has ".count($list)." entries; at most {$most} can be planned.");
+            throw BadWeek::listTooLong($name, count($list), $most);
         }
 
         return $list;
@@ -107,10 +107,10 @@ final class WeekFile
         $kind = $given['kind'] ?? TaskKind::Stage->value;
         $kinds = array_column(TaskKind::cases(), 'value');
         if (! in_array($kind, $kinds, true)) {
-            throw new BadInput("{$place}.kind is one of ".implode(', ', $kinds).'.');
+            throw BadWeek::unknownKind($place, $kinds);
         }
         if (! isset($given['kind']) && ! isset($given['value'])) {
-            throw new BadInput("{$place} has neither a kind nor a value; one of them says what it is worth.");
+            throw BadWeek::neitherKindNorValue($place);
         }
 
         return new PlanTask(
@@ -134,19 +134,19 @@ final class WeekFile
     /** @return array<array-key, mixed> */
     private static function object(mixed $given, string $place): array
     {
-        return is_array($given) ? $given : throw new BadInput("{$place} is an object.");
+        return is_array($given) ? $given : throw BadWeek::notAnObject($place);
     }
 
     private static function id(mixed $given, string $place): string
     {
-        return (is_string($given) && $given !== '') || is_int($given) ? (string) $given : throw new BadInput("{$place} is a name or a number.");
+        return (is_string($given) && $given !== '') || is_int($given) ? (string) $given : throw BadWeek::notAName($place);
     }
 
     private static function date(mixed $given, string $place): string
     {
         $date = is_string($given) && preg_match('/^\d{4}-\d{2}-\d{2}$/D', $given) === 1 ? \DateTimeImmutable::createFromFormat('!Y-m-d', $given) : false;
 
-        return $date !== false && $date->format('Y-m-d') === $given ? $given : throw new BadInput("{$place} is a date, as 2031-05-06.");
+        return $date !== false && $date->format('Y-m-d') === $given ? $given : throw BadWeek::notADate($place);
     }
 
     /** @param array<array-key, mixed> $given */
@@ -154,7 +154,7 @@ final class WeekFile
     {
         $value = $given[$name] ?? false;
 
-        return is_bool($value) ? $value : throw new BadInput("{$place}.{$name} is true or false.");
+        return is_bool($value) ? $value : throw BadWeek::notTrueOrFalse($place, $name);
     }
 
     /** @param array<array-key, mixed> $given */
@@ -162,7 +162,7 @@ final class WeekFile
     {
         $minutes = $given['minutes'] ?? null;
 
-        return (is_int($minutes) || is_float($minutes)) && $minutes >= $least && $minutes <= 1440 ? (float) $minutes : throw new BadInput("{$place}.minutes is a number from {$least} to 1440.");
+        return (is_int($minutes) || is_float($minutes)) && $minutes >= $least && $minutes <= 1440 ? (float) $minutes : throw BadWeek::noMinutes($place, $least);
     }
 
     /** @param array<array-key, mixed> $given */
@@ -170,7 +170,7 @@ final class WeekFile
     {
         $count = $given[$name] ?? $usual;
 
-        return is_int($count) && $count >= 0 && $count <= 9999 ? $count : throw new BadInput(ltrim("{$place}.{$name}", '.').' is a whole number, 0 or more.');
+        return is_int($count) && $count >= 0 && $count <= 9999 ? $count : throw BadWeek::noWholeNumber($place, $name);
     }
 
     /**
@@ -195,7 +195,7 @@ final class WeekFile
             $at = array_search($next, $circle, true);
             if ($at !== false) {
                 $names = implode(', ', array_map(static fn (string $id): string => "'{$id}'", array_slice($circle, $at)));
-                throw new BadInput(count($circle) - $at === 1 ? "{$names} waits for itself." : "{$names} wait for each other.");
+                throw BadWeek::waitsInACircle($names, count($circle) - $at);
             }
             $circle[] = $next;
         }
@@ -206,7 +206,7 @@ final class WeekFile
     {
         foreach (array_count_values($names) as $name => $times) {
             if ($times > 1) {
-                throw new BadInput("'{$list}' has the {$what} '{$name}' {$times} times.");
+                throw BadWeek::namedTwice($list, $what, $name, $times);
             }
         }
     }
@@ -221,10 +221,10 @@ final class WeekFile
         self::inNoCircle($tasks);
         foreach ($tasks as $task) {
             foreach (array_diff($task->waitsFor, $ids) as $id) {
-                throw new BadInput("'{$task->id}' waits for '{$id}', which is not in the week.");
+                throw BadWeek::waitsForAnother($task->id, $id);
             }
             foreach (array_diff($task->locked, $dates) as $date) {
-                throw new BadInput("'{$task->id}' is locked to {$date}, which is not a day of the week.");
+                throw BadWeek::lockedOutside($task->id, $date);
             }
         }
     }

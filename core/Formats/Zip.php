@@ -45,18 +45,18 @@ final readonly class Zip
     {
         $zip = new \ZipArchive();
         if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-            throw new BadInput("The {$what} is cut short or damaged. Export it again.");
+            throw BadZip::cutShort($what);
         }
         try {
             if ($zip->numFiles > $maxEntries) {
-                throw new BadInput("The {$what} holds too many files.");
+                throw BadZip::tooManyFiles($what);
             }
             $total = 0;
             for ($i = 0; $i < $zip->numFiles; $i++) {
                 $total += $zip->statIndex($i)['size'] ?? 0;
             }
             if ($total > $most) {
-                throw new BadInput("The {$what} unpacks to more than ".intdiv($most, 1024 * 1024).' MB. Export less at once.');
+                throw BadZip::tooLarge($what, $most);
             }
 
             return $read(new self($zip));
@@ -108,13 +108,13 @@ final readonly class Zip
     public function entry(string $name, int $most, string $missing): string
     {
         if (! $this->has($name)) {
-            throw new BadInput($missing);
+            throw BadZip::entryMissing($missing);
         }
         // Room is made for as much as is asked for, so no more is than the archive says; where it lies, it is damaged.
         $size = min($this->zip->statName($name)['size'] ?? 0, $most);
         $text = $this->zip->getFromName($name, $size + 1);
         if ($text === false) {
-            throw new BadInput("'{$name}' in the archive is damaged. Export it again.");
+            throw BadZip::entryDamaged($name);
         }
 
         return $text;

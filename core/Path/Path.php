@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
-use Nasturtium\Core\Score\InvalidScore;
-
 /** The order in which a page is learnt: one that ships, or a teacher's own (trade 8.1). */
 final readonly class Path
 {
@@ -22,20 +20,20 @@ final readonly class Path
     /**
      * @param  list<PathStep>  $steps
      *
-     * @throws InvalidScore when it has no step, too many, or one twice
+     * @throws InvalidPath when it has no step, too many, or one twice
      */
     public static function own(string $name, array $steps): self
     {
         if ($steps === []) {
-            throw new InvalidScore('a path needs at least one stage');
+            throw InvalidPath::withoutStages();
         }
         if (count($steps) > self::MOST_STEPS) {
-            throw new InvalidScore('a path has at most '.self::MOST_STEPS.' stages');
+            throw InvalidPath::tooManyStages(self::MOST_STEPS);
         }
         $seen = [];
         foreach ($steps as $step) {
             if (isset($seen[$step->key()])) {
-                throw new InvalidScore("the stage '{$step->name}' is on this path twice");
+                throw InvalidPath::stageTwice($step->name);
             }
             $seen[$step->key()] = true;
         }

@@ -6,7 +6,6 @@ namespace Nasturtium\Core\Path;
 
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 
 /** A step of a path: one of the trade's stages, or one that a teacher has made. */
 final readonly class PathStep
@@ -36,19 +35,19 @@ final readonly class PathStep
      * @param  Hand|null  $hand  that does it alone; null for whichever plays
      * @param  bool  $threeInARow  it passes after three in a row, not once through
      *
-     * @throws InvalidScore without a name or a sentence, or with a name that a stage of the trade has
+     * @throws InvalidPath without a name or a sentence, or with a name that a stage of the trade has
      */
     public static function own(string $name, string $sentence, string $passMark, ?Petal $petal, ?Hand $hand, bool $threeInARow, ChunkKind $chunks): self
     {
         $name = trim($name);
         if ($name === '' || mb_strlen($name) > self::LONGEST_NAME || trim($sentence) === '') {
-            throw new InvalidScore('a stage of your own needs a name of at most '.self::LONGEST_NAME.' letters and a sentence that says what the student does');
+            throw InvalidPath::stageWithoutWords(self::LONGEST_NAME);
         }
         if (StageKind::tryFrom(mb_strtolower($name)) !== null) {
-            throw new InvalidScore("'{$name}' is the name of a stage that is there already; call yours something else");
+            throw InvalidPath::nameOfAnother($name);
         }
         if (! in_array($chunks, self::CHUNKS, true)) {
-            throw new InvalidScore("the stage '{$name}' is done on the whole piece, lines, half lines or bars, not on a {$chunks->value}");
+            throw InvalidPath::cannotBeDoneOn($name, $chunks->value);
         }
         $effort = $threeInARow ? Effort::ThreeInARow : Effort::Once;
 

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Pattern;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
@@ -78,13 +77,13 @@ final class Chunks
      * @param  int  $last  index of the last measure
      * @param  int  $to  beat it ends with, included
      *
-     * @throws InvalidScore when a beat is not in its measure, or the end lies before the start
+     * @throws InvalidRange when a beat is not in its measure, or the end lies before the start
      */
     public function between(int $first, int $from, int $last, int $to): Chunk
     {
         [$start, $after] = [$this->moment($first, $from), $this->moment($last, $to, 1)];
         if ($last < $first || ($last === $first && $to < $from)) {
-            throw new InvalidScore('the end of the range lies before its start');
+            throw InvalidRange::backwards();
         }
         $whole = PlayOrder::tempoBeats($this->piece, ...range($first, $last));
         $meter = $this->piece->meter();
@@ -112,14 +111,14 @@ final class Chunks
      * @param  int  $more  beats later
      * @return Fraction whole notes from the start of the measure, within it
      *
-     * @throws InvalidScore
+     * @throws InvalidRange
      */
     private function moment(int $index, int $beat, int $more = 0): Fraction
     {
-        $measure = $this->piece->measures[$index] ?? throw new InvalidScore("there is no measure at {$index}");
+        $measure = $this->piece->measures[$index] ?? throw InvalidRange::noMeasure($index);
         $at = Fraction::of($beat, $measure->meter->unit)->minus($measure->offset);
         if ($at->compare($measure->length) >= 0 || $at->plus(Fraction::of(1, $measure->meter->unit))->compare(Fraction::zero()) <= 0) {
-            throw new InvalidScore("measure {$measure->number} has no beat ".($beat + 1));
+            throw InvalidRange::noBeat($measure->number, $beat + 1);
         }
         $at = $at->plus(Fraction::of($more, $measure->meter->unit));
         $at = $at->numerator < 0 ? Fraction::zero() : $at;

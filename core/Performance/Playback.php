@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Performance;
 
 use Nasturtium\Core\Counting\BeatWords;
+
 use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Pattern\Chunks;
+use Nasturtium\Core\Pattern\InvalidRange;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
@@ -60,7 +61,7 @@ final readonly class Playback
      * @param  int  $last  index of the last measure
      * @param  int  $to  the last beat, included
      *
-     * @throws InvalidScore when a beat is not in its measure
+     * @throws InvalidRange when a beat is not in its measure
      */
     public static function between(Piece $piece, int $first, int $from, int $last, int $to, CountWay $way = new CountWay()): self
     {

@@ -47,7 +47,7 @@ final readonly class TaskTime
     {
         $parts = [];
         foreach ($ranges as [$first, $last]) {
-            $measure = $piece->measures[$first] ?? throw new InvalidScore("the piece has no measure at {$first}");
+            $measure = $piece->measures[$first] ?? throw InvalidScore::noMeasure($first);
             $countIn = CountIn::for($measure->meter, $measure->pickup ? $measure->length : Fraction::zero());
             $parts[] = [PlayOrder::tempoBeats($piece, ...range($first, min($last, count($piece->measures) - 1))), count($countIn->counts)];
         }

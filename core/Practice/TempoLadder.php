@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Piece;
 
 /** From a start to a goal on the metronome's classic marks, or by a fixed step (trade 9.1). */
@@ -34,7 +33,7 @@ final readonly class TempoLadder
     public function __construct(public int $from, public int $goal, public ?int $step = null)
     {
         if ($step !== null && $step < 1) {
-            throw new InvalidScore("a tempo ladder cannot climb by {$step}");
+            throw InvalidLadder::noStep($step);
         }
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Pitch;
 
 /** The notes known by sight, from which the others are reached by steps (trade 3.4). */
@@ -19,11 +18,11 @@ final readonly class Landmarks
     /**
      * @param  bool  $middleLine  D3 is one too
      *
-     * @throws InvalidScore for a level other than 1, 2 or 3
+     * @throws InvalidReading for a level other than 1, 2 or 3
      */
     public function __construct(int $level = 1, private bool $middleLine = false)
     {
-        $this->level = LandmarkLevel::tryFrom($level) ?? throw new InvalidScore("there are landmark levels 1, 2 and 3, not {$level}");
+        $this->level = LandmarkLevel::tryFrom($level) ?? throw InvalidReading::noLandmarkLevel($level);
     }
 
     /** The nearest by steps; on a tie the one of the note's own clef, then the lower. */
@@ -46,7 +45,7 @@ final readonly class Landmarks
             }
         }
 
-        return $best ?? throw new InvalidScore('there is no landmark');
+        return $best ?? throw InvalidReading::noLandmark();
     }
 
     /** @return array<string, Clef|null> by name, with the clef that it belongs to */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\InvalidScore;
 
 /** The sentences for the lines and the spaces of each clef, bottom to top; a word begins with the letter of its place (trade 3.3). */
 final readonly class Phrases
@@ -36,7 +35,7 @@ final readonly class Phrases
     /**
      * @param  array<string, string>  $sentences  by `treble line`, `bass space`, …; an empty one, or none, is the usual one
      *
-     * @throws InvalidScore that names the first word that begins with another letter
+     * @throws InvalidReading that names the first word that begins with another letter
      */
     public static function of(array $sentences): self
     {
@@ -52,20 +51,20 @@ final readonly class Phrases
     /**
      * @return non-empty-list<string>
      *
-     * @throws InvalidScore
+     * @throws InvalidReading
      */
     private static function words(string $place, string $letters, string $sentence): array
     {
         if (mb_strlen($sentence) > self::MOST) {
-            throw new InvalidScore("the sentence for the {$place}s is longer than ".self::MOST.' letters');
+            throw InvalidReading::sentenceTooLong($place, self::MOST);
         }
         $words = preg_split('/\s+/u', $sentence, -1, PREG_SPLIT_NO_EMPTY) ?: [''];
         if (count($words) !== strlen($letters)) {
-            throw new InvalidScore("the sentence for the {$place}s needs ".strlen($letters).' words, one each for '.implode(', ', str_split($letters)).', and has '.count($words));
+            throw InvalidReading::wordsMissing($place, $letters, count($words));
         }
         foreach ($words as $i => $word) {
             if (mb_strtoupper(mb_substr($word, 0, 1)) !== $letters[$i]) {
-                throw new InvalidScore("the sentence for the {$place}s: '{$word}' should begin with {$letters[$i]}");
+                throw InvalidReading::wordOfAnotherLetter($place, $word, $letters[$i]);
             }
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Score;
 
+use Nasturtium\Core\Refusal;
+
 /** A value that no page can hold, such as a time signature of 4/0. Its makers say what is wrong, with the value, and what would be right. */
-final class InvalidScore extends \InvalidArgumentException
+final class InvalidScore extends Refusal
 {
     /** @param string $where as `bar 3` */
     public static function tooMany(string $where, int $count, string $things, int $most): self
@@ -119,5 +121,30 @@ final class InvalidScore extends \InvalidArgumentException
     public static function tooFine(): self
     {
         return new self('a length is too fine to be counted exactly');
+    }
+
+    public static function playedTooLong(): self
+    {
+        return new self('the repeats make the piece longer than '.Limits::PLAYED_MEASURES.' bars');
+    }
+
+    public static function nothingPlayed(): self
+    {
+        return new self('nothing was played');
+    }
+
+    public static function longerThanABar(): self
+    {
+        return new self('it is over '.Limits::BEATS_IN_MEASURE.' beats long, and a bar is not');
+    }
+
+    public static function tooManyVoices(): self
+    {
+        return new self('it has more than '.(2 * Limits::VOICES).' voices');
+    }
+
+    public static function noMeasure(int $index): self
+    {
+        return new self("the piece has no measure at {$index}");
     }
 }

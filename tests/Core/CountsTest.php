@@ -6,11 +6,11 @@ use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Counting\InvalidCount;
 use Nasturtium\Core\Counting\LengthWords;
 use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Report\Settings;
-use Nasturtium\Core\Score\InvalidScore;
 
 /*
  * Bars as they are counted: the tune of one bar, then what stands under it.
@@ -167,7 +167,7 @@ test('own words, and time names where there is none', function (): void {
 });
 
 test('a word is for a length that there is, and short enough to be said', function (array $words, string $says): void {
-    expect(fn () => LengthWords::of($words))->toThrow(InvalidScore::class, $says);
+    expect(fn () => LengthWords::of($words))->toThrow(InvalidCount::class, $says);
 })->with([
     [['breve' => 'long'], "no word for a 'breve' note"],
     [['half' => str_repeat('la', 30)], 'longer than 40 letters'],

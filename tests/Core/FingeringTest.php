@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Fingering\InvalidFinger;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Report\Settings;
-use Nasturtium\Core\Score\InvalidScore;
 
 test('numbers run up in the right hand and down in the left', function (): void {
     $report = broken_down("R: @c4 q1bcd | cdef | w1\nL: @5=c3 q5def | gfed | w5\n");
@@ -167,7 +167,7 @@ test('a finger for a note that is not there any more changes nothing', function 
     expect(broken_down($tune, new Settings(fingers: OwnFingers::of(['R 9.1 C4' => 3]))))->toBe(broken_down($tune));
 });
 
-test('a hand has five fingers', fn () => OwnFingers::of(['R 1.1 C4' => 6]))->throws(InvalidScore::class, 'not 6');
+test('a hand has five fingers', fn () => OwnFingers::of(['R 1.1 C4' => 6]))->throws(InvalidFinger::class, 'not 6');
 
 test('leaps are moves of the arm: a sixth and more', function (): void {
     expect(broken_down("R: @c4 q1 g a, c' | w c\n")['leaps'])->toBe([

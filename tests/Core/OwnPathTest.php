@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Path\InvalidPath;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\PathStep;
@@ -11,7 +12,6 @@ use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 
 function humming(?Hand $hand = null, bool $three = false): PathStep
 {
@@ -51,7 +51,7 @@ test('a stage of her own drops out with the hand it is for, and takes three in a
 });
 
 test('a path that is none is refused in words', function (Closure $make, string $words): void {
-    expect($make)->toThrow(InvalidScore::class, $words);
+    expect($make)->toThrow(InvalidPath::class, $words);
 })->with([
     'empty' => [fn () => Path::own('x', []), 'at least one stage'],
     'twice' => [fn () => Path::own('x', [PathStep::of(StageKind::Finish), PathStep::of(StageKind::Finish)]), "'finish' is on this path twice"],

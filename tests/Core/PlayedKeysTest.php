@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Formats\Shorthand\BadShorthand;
 use Nasturtium\Core\Formats\Shorthand\PlayedKeys;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Pitch;
 
@@ -30,7 +30,7 @@ test('a key that is struck is typed as it would be by hand', function (string $b
 ]);
 
 test('there is no token where there is no music', function (string $before, array $keys, string $says): void {
-    expect(fn () => PlayedKeys::typed($before, $keys))->toThrow(InvalidScore::class, $says);
+    expect(fn () => PlayedKeys::typed($before, $keys))->toThrow(BadShorthand::class, $says);
 })->with([
     ["title: Rain\n", [60], 'Put the cursor into a line of music'],
     ['', [60], 'Put the cursor into a line of music'],

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Practice\InvalidLadder;
 use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
-use Nasturtium\Core\Score\InvalidScore;
 
 test('the metronome has its classic marks', function (): void {
     expect(TempoLadder::marks())->toBe([
@@ -38,7 +38,7 @@ test('a ladder climbs by its own step, up after a pass, down after two failures'
     expect($own->rungs())->toBe([50, 60, 70, 75])
         ->and([$own->next(60, true), $own->next(75, true), $own->next(60, false, 1), $own->next(60, false, 2)])->toBe([70, 75, 60, 50])
         ->and([$classic->next(60, true), $classic->next(69, true), $classic->next(63, false, 2), $classic->next(57, true)])->toBe([63, 70, 60, 58])
-        ->and(fn () => new TempoLadder(50, 60, 0))->toThrow(InvalidScore::class);
+        ->and(fn () => new TempoLadder(50, 60, 0))->toThrow(InvalidLadder::class);
 });
 
 test('below the start lie the marks of the metronome', function (): void {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Reading\InvalidReading;
 use Nasturtium\Core\Reading\KeyPlace;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\Landmarks;
@@ -13,7 +14,6 @@ use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Pitch;
 
 test('staff places count from the bottom and go on outside', function (string $pitch, Clef $clef, string $place): void {
@@ -50,7 +50,7 @@ test('the nearest landmark wins; on a tie the own clef, then the lower', functio
     ['G5', Clef::Treble, 3, 'F5'],
 ]);
 
-test('there are three landmark levels', fn () => new Landmarks(4))->throws(InvalidScore::class, '4');
+test('there are three landmark levels', fn () => new Landmarks(4))->throws(InvalidReading::class, '4');
 
 test('each school has its own words for the way', function (string $pitch, Clef $clef, School $school, string $words): void {
     expect(Route::to(Pitch::parse($pitch), $clef, $school, new Landmarks(1)))->toBe($words);
@@ -109,7 +109,7 @@ test('the teacher\'s own sentence is said', function (): void {
 });
 
 test('a sentence has a word for each place, with its letter', function (array $sentences, string $says): void {
-    expect(fn () => Phrases::of($sentences))->toThrow(InvalidScore::class, $says);
+    expect(fn () => Phrases::of($sentences))->toThrow(InvalidReading::class, $says);
 })->with([
     'a letter wrong' => [['treble line' => 'Every Big Goat Digs Figs'], "the treble lines: 'Big' should begin with G"],
     'a word short' => [['treble space' => 'Foxes Arrive Early'], 'needs 4 words, one each for F, A, C, E, and has 3'],

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\Difficulty;
+use Nasturtium\Core\Pattern\InvalidRange;
 use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Report\Settings;
-use Nasturtium\Core\Score\InvalidScore;
 
 /** Every note of the tunes below is secure, so that only what a test asks for sticks. */
 function settled(array $status = [], array $verdicts = []): Settings
@@ -129,7 +129,7 @@ test('a dragged range is a chunk exact to the beat', function (int $first, int $
 ]);
 
 test('a range that is none is refused in words', function (int $first, int $from, int $last, int $to, string $words): void {
-    expect(fn () => (new Chunks(tune("R: @c4 q5 | q1234 | h1 2 | q5432 | h.1\n")))->between($first, $from, $last, $to))->toThrow(InvalidScore::class, $words);
+    expect(fn () => (new Chunks(tune("R: @c4 q5 | q1234 | h1 2 | q5432 | h.1\n")))->between($first, $from, $last, $to))->toThrow(InvalidRange::class, $words);
 })->with([
     'backwards' => [2, 0, 1, 0, 'before its start'],
     'backwards in a bar' => [2, 3, 2, 1, 'before its start'],

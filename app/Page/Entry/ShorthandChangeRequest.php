@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Page\Entry;
 
 use Illuminate\Validation\ValidationException;
+
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\HandSwap;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Transposition;
@@ -46,7 +47,7 @@ final class ShorthandChangeRequest extends ShorthandRequest
                 'transpose' => Transposition::to($piece, Key::parse($this->string('key')->toString()), $this->integer('direction')),
                 default => $piece,
             };
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             throw ValidationException::withMessages(['key' => ucfirst($reason->getMessage()).'.']);
         }
         foreach ($changed->measures as $measure) {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Page\Entry;
 
 use App\Api\Post;
+
 use App\Page\Piece\PlaybackResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Formats\Shorthand\PlayedKeys;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
-use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Piece;
 
 /** What is being typed: its engraving, its sound, and changes to the whole of it. */
@@ -41,7 +42,7 @@ final class ShorthandController
     {
         try {
             return new JsonResponse(new TypedKeysResource(PlayedKeys::typed($request->string('text')->toString(), $request->struck())));
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             throw ValidationException::withMessages(['text' => $reason->getMessage()]);
         }
     }

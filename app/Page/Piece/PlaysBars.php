@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Page\Piece;
 
 use Illuminate\Validation\ValidationException;
+
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Performance\Playback;
-use Nasturtium\Core\Score\InvalidScore;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Piece;
 
 /** Asks for the sound of a piece, or of the bars from `first` to `last` (indices from 0), exact to the beat where `fromBeat` and `toBeat` say so (1 is the first). */
@@ -31,7 +32,7 @@ trait PlaysBars
         if ($this->filled(['first', 'last', 'fromBeat'])) {
             try {
                 return Playback::between($piece, $this->integer('first'), $this->integer('fromBeat') - 1, $this->integer('last'), $this->integer('toBeat') - 1, $way);
-            } catch (InvalidScore $reason) {
+            } catch (Refusal $reason) {
                 throw ValidationException::withMessages(['fromBeat' => ucfirst($reason->getMessage()).'.']);
             }
         }

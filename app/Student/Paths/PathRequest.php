@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Paths;
 
 use App\Http\Asked;
+
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Path\Path;
@@ -12,6 +13,7 @@ use Nasturtium\Core\Path\PathStep;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\InvalidScore;
 
@@ -48,7 +50,7 @@ final class PathRequest extends Asked
     {
         try {
             return Path::own($this->string('name')->trim()->toString(), array_values(array_map(self::step(...), (array) $this->input('steps'))));
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             throw ValidationException::withMessages(['steps' => ucfirst($reason->getMessage()).'.']);
         }
     }

@@ -77,7 +77,7 @@ final readonly class BookArchive
     public static function read(string $path, \Closure $use): mixed
     {
         if (filesize($path) > self::MAX_BYTES) {
-            throw new BadInput('The archive is over 20 MB.');
+            throw BadBook::tooLarge();
         }
 
         return Zip::open($path, 'archive', self::MAX_ENTRIES, self::MAX_UNPACKED, static fn (Zip $zip): mixed => $use(self::unpacked($zip)));
@@ -88,10 +88,10 @@ final readonly class BookArchive
         $book = array_values(Csv::read(self::file($zip, 'book.csv')))[1] ?? [];
         $contents = Contents::read(self::file($zip, 'contents.csv'));
         if ($contents->errors !== []) {
-            throw new BadInput("contents.csv, {$contents->errors[0]}");
+            throw BadBook::inContents($contents->errors[0]);
         }
         if (($book[0] ?? '') === '') {
-            throw new BadInput('book.csv, row 2: the book has no title.');
+            throw BadBook::withoutTitle();
         }
 
         return new self(mb_substr($book[0], 0, 120), mb_substr($book[1] ?? '', 0, 60), $contents->rows, self::pieces($zip, $contents->rows));
@@ -107,10 +107,10 @@ final readonly class BookArchive
         foreach (array_slice(Csv::read(self::file($zip, 'pieces.csv')), 1, null, true) as $number => $cells) {
             [$page, $label, $title, $music, $shorthand, $duet, $octave, $fingers, $verdicts] = array_pad($cells, count(self::PIECES), '');
             if (! isset($pages[(int) $page])) {
-                throw new BadInput("pieces.csv, row {$number}: the book has no page '".mb_substr($page, 0, 20)."'.");
+                throw BadBook::noSuchPage($number, $page);
             }
             if (preg_match('/^(-?\d)?$/D', $octave) !== 1 || abs((int) $octave) > self::OCTAVES) {
-                throw new BadInput("pieces.csv, row {$number}: the octave is a number from -2 to 2.");
+                throw BadBook::noOctave($number);
             }
             yield new BookPiece(
                 (int) $page,
@@ -138,7 +138,7 @@ final readonly class BookArchive
         try {
             MusicXmlReader::kept($xml);
         } catch (BadInput $reason) {
-            throw new BadInput("{$name}: {$reason->getMessage()}", previous: $reason);
+            throw BadBook::inFile($name, $reason);
         }
 
         return $xml;

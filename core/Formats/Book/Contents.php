@@ -28,7 +28,7 @@ final readonly class Contents
     {
         $table = Csv::read($csv);
         if ($table === []) {
-            throw new BadInput('The table is empty. It has a row for each page: page, title, kind, what it introduces.');
+            throw BadBook::emptyTable();
         }
         $columns = self::headings($table[array_key_first($table)]);
         if ($columns !== null) {

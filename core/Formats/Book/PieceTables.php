@@ -43,7 +43,7 @@ final class PieceTables
         foreach (array_slice(Csv::read($csv), 1, null, true) as $number => $cells) {
             [$hand, $place, $pitch, $finger] = array_pad($cells, 4, '');
             if (Hand::tryFrom($hand) === null || preg_match(self::PLACE, $place) !== 1 || preg_match(self::PITCH, $pitch) !== 1 || preg_match('/^[1-5]$/D', $finger) !== 1) {
-                throw new BadInput("{$name}, row {$number}: this is no finger, as 'R, 5.1, C4, 2'.");
+                throw BadBook::noFinger($name, $number);
             }
             $read["{$hand} {$place} {$pitch}"] = new BookFinger(Hand::from($hand), $place, $pitch, (int) $finger);
         }
@@ -62,7 +62,7 @@ final class PieceTables
         foreach (array_slice(Csv::read($csv), 1, null, true) as $number => $cells) {
             [$bar, $verdict] = array_pad($cells, 2, '');
             if (preg_match('/^\d{1,4}$/D', $bar) !== 1 || Verdict::tryFrom($verdict) === null) {
-                throw new BadInput("{$name}, row {$number}: this is no verdict, as '5, hard'.");
+                throw BadBook::noVerdict($name, $number);
             }
             $read[(int) $bar] = Verdict::from($verdict);
         }

@@ -46,7 +46,7 @@ final class BarLines
             }
         }
         if (count($this->meters) > self::MOST_METERS) {
-            throw new BadInput('The MIDI file changes its time signature more than '.self::MOST_METERS.' times. Export the page you need alone.');
+            throw BadMidi::tooManyTimeSignatures(self::MOST_METERS);
         }
         $this->isSaid = $this->takePickupMeter();
     }

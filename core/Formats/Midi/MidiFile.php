@@ -49,14 +49,14 @@ final class MidiFile
     public static function read(string $bytes): self
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new BadInput('The MIDI file is over 2 MB. Export this one piece alone.');
+            throw BadMidi::tooLarge();
         }
         $file = new self($bytes);
         $file->chunks();
         usort($file->notes, static fn (MidiNote $a, MidiNote $b): int => [$a->from, $a->key] <=> [$b->from, $b->key]);
         usort($file->meters, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         if ($file->notes === []) {
-            throw new BadInput('There is nothing to play in the MIDI file: it has no notes.');
+            throw BadMidi::withoutNotes();
         }
 
         return $file;
@@ -65,23 +65,23 @@ final class MidiFile
     private function chunks(): void
     {
         if ($this->take(4) !== 'MThd' || $this->number(4) !== 6) {
-            throw new BadInput('Byte 1: this is not a MIDI file. Export the piece as a standard MIDI file (.mid) and try again.');
+            throw BadMidi::notMidi();
         }
         $format = $this->number(2);
         $tracks = $this->number(2);
         $division = $this->number(2);
         if ($division >= 0x8000 || $division === 0) {
-            throw new BadInput('The MIDI file counts film frames, not beats. Export it with ticks a beat.');
+            throw BadMidi::countsFilmFrames();
         }
         if ($format === 2) {
-            throw new BadInput('The MIDI file holds several songs (format 2). Export the one you need.');
+            throw BadMidi::severalSongs();
         }
         $this->ticks = $division;
         for ($track = 0; $track < $tracks && $this->at < strlen($this->bytes); $track++) {
             $name = $this->take(4);
             $end = $this->at + 4 + $this->number(4);
             if ($end > strlen($this->bytes)) {
-                throw new BadInput("Byte {$this->at}: the MIDI file is cut short in track ".($track + 1).'. Export it again.');
+                throw BadMidi::trackCutShort($this->at, $track + 1);
             }
             if ($name === 'MTrk') {
                 $this->track($track, $end);
@@ -109,7 +109,7 @@ final class MidiFile
                 continue;
             }
             if ($status < 0x80) {
-                throw new BadInput("Byte {$this->at}: the MIDI file is damaged in track ".($track + 1).'. Export it again.');
+                throw BadMidi::trackDamaged($this->at, $track + 1);
             }
             $running = $status;
             $this->message($status, $tick, $track, $open);
@@ -145,7 +145,7 @@ final class MidiFile
     private function note(int $from, int $to, int $key, int $track): void
     {
         if (count($this->notes) >= self::MAX_NOTES) {
-            throw new BadInput('The MIDI file has more than '.self::MAX_NOTES.' notes. Export the page you need alone.');
+            throw BadMidi::tooManyNotes(self::MAX_NOTES);
         }
         if ($key < self::LOWEST_KEY || $key > self::HIGHEST_KEY) {
             $this->notRead["the key {$key}, which is outside the 88 keys of a piano,"] = true;
@@ -203,7 +203,7 @@ final class MidiFile
                 return $value;
             }
         }
-        throw new BadInput("Byte {$this->at}: the MIDI file is damaged. Export it again.");
+        throw BadMidi::damaged($this->at);
     }
 
     private function number(int $bytes): int
@@ -221,7 +221,7 @@ final class MidiFile
     {
         $taken = substr($this->bytes, $this->at, $bytes);
         if (strlen($taken) < $bytes) {
-            throw new BadInput("Byte {$this->at}: the MIDI file is cut short. Export it again.");
+            throw BadMidi::cutShort($this->at);
         }
         $this->at += $bytes;
 

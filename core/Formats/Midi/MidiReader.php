@@ -62,7 +62,7 @@ final class MidiReader
         try {
             return (new self($file, $grid, $pickup))->score();
         } catch (InvalidScore $reason) {
-            throw new BadInput("The MIDI file cannot be laid on a page: {$reason->getMessage()}.", previous: $reason);
+            throw BadMidi::cannotBeLaid($reason);
         }
     }
 
@@ -76,7 +76,7 @@ final class MidiReader
         $first = $this->bars->place($this->moment($this->file->notes[0]->from))[0];
         $last = $this->bars->place($this->moment(max([0, ...array_map(static fn (MidiNote $note): int => $note->to, $this->file->notes)])))[0];
         if ($last - $first + 1 > Limits::MEASURES) {
-            throw new BadInput('The MIDI file has more than '.Limits::MEASURES.' bars. Export the page you need alone.');
+            throw BadMidi::tooManyBars();
         }
     }
 

@@ -65,7 +65,7 @@ final class PlayedPage
     {
         $played = array_keys($this->bars);
         if ($played === []) {
-            throw new InvalidScore('nothing was played');
+            throw InvalidScore::nothingPlayed();
         }
         $builder = new PieceBuilder();
         $this->lines->skipped = min($played);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\MusicXml;
 
-use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
@@ -108,10 +107,10 @@ final readonly class AttributesReading
         foreach ($beats as $i => $given) {
             $text = trim($given->textContent);
             if (preg_match('/^\d{1,2}(\s*\+\s*\d{1,2})*$/', $text) !== 1) {
-                throw new BadInput($this->state->at($element)."'{$text}' is not a number of beats.");
+                throw BadMusicXml::noNumberOfBeats($this->state->at($element), $text);
             }
             if (isset($units[$i]) && $this->state->number($units[$i], 'beat-type', 1, 32) !== $unit) {
-                throw new BadInput($this->state->at($element).'a time signature of two different note values cannot be read.');
+                throw BadMusicXml::mixedTimeSignature($this->state->at($element));
             }
             array_push($groups, ...array_map(intval(...), explode('+', $text)));
         }
@@ -147,6 +146,6 @@ final readonly class AttributesReading
         $octave = Xml::text($element, 'clef-octave-change') ?? '0';
         $clef = preg_match('/^[1-5]$/', $line) === 1 && preg_match('/^[+-]?[012]$/', $octave) === 1 ? Clef::printed($sign, (int) $line, (int) $octave) : null;
 
-        return $clef ?? throw new BadInput($this->state->at($element)."the clef {$sign}".($line === '' ? '' : ' on line '.mb_substr($line, 0, 20)).' cannot be read; treble, bass and the C clefs can.');
+        return $clef ?? throw BadMusicXml::unreadableClef($this->state->at($element), $sign, $line);
     }
 }

@@ -79,7 +79,7 @@ final class FileState
     {
         $text = trim($element->textContent);
         if (preg_match('/^[+-]?\d{1,7}(\.0*)?$/', $text) !== 1 || (int) $text < $least || (int) $text > $most) {
-            throw new BadInput($this->at($element)."{$what} is '".mb_substr($text, 0, 20)."', not a whole number from {$least} to {$most}.");
+            throw BadMusicXml::notAWholeNumber($this->at($element), $what, $text, $least, $most);
         }
 
         return (int) $text;

@@ -150,7 +150,7 @@ final class MeasureReader
     private function hold(): void
     {
         if ($this->measure->meter->beats($this->cursor)->compare(Fraction::of(Limits::BEATS_IN_MEASURE)) > 0) {
-            throw new InvalidScore('it is over '.Limits::BEATS_IN_MEASURE.' beats long, and a bar is not');
+            throw InvalidScore::longerThanABar();
         }
         if (count($this->notes) > Limits::EVENTS_IN_MEASURE) {
             throw InvalidScore::tooMany('it', count($this->notes), 'notes and rests', Limits::EVENTS_IN_MEASURE);
@@ -197,7 +197,7 @@ final class MeasureReader
         $note = $reading->note();
         if ($reading->has('chord')) {
             if ($this->last === null) {
-                throw new BadInput($this->state->at($element).'a chord note has no note before it to join.');
+                throw BadMusicXml::chordOfNothing($this->state->at($element));
             }
             if ($this->last->staff !== $staff) {
                 $this->state->notRead('a chord that stands on both staves');
@@ -249,7 +249,7 @@ final class MeasureReader
         $written = $reading->written();
         $counted = $reading->has('duration') ? $this->counted($reading->text('duration') ?? '', $element) : null;
         if ($counted === null || $counted->whole->isZero()) {
-            $written ?? throw new BadInput($this->state->at($element).'a note has neither a duration nor a type that can be read.');
+            $written ?? throw BadMusicXml::noteWithoutLength($this->state->at($element));
 
             return $tuplet === null ? $written : Duration::ofWhole($written->whole->times($tuplet->ratio()));
         }
@@ -268,7 +268,7 @@ final class MeasureReader
     {
         $length = $this->state->length($text);
         if ($length === null || $length->numerator < 0) {
-            throw new BadInput($this->state->at($element)."the duration '".mb_substr($text, 0, 20)."' of a {$element->localName} is not a number above zero.");
+            throw BadMusicXml::noDuration($this->state->at($element), $text, $element->localName);
         }
 
         return Duration::ofWhole($length);
@@ -384,7 +384,7 @@ final class MeasureReader
         }
         $byVoice = [];
         if (count(array_unique(array_map(static fn (ReadNote $note): string => $note->voice, $this->notes))) > 2 * Limits::VOICES) {
-            throw new InvalidScore('it has more than '.(2 * Limits::VOICES).' voices');
+            throw InvalidScore::tooManyVoices();
         }
         foreach ($this->notes as $note) {
             $byVoice["{$note->voice} {$this->homes->home($note->voice, $note->staff)}"][] = $note;

@@ -37,7 +37,7 @@ final class MusicXmlReader
     {
         $read = self::anything($bytes, $choice);
         if (! $read->piece->plays(Hand::Right) && ! $read->piece->plays(Hand::Left)) {
-            throw new BadInput('There is nothing to play in the file: it has bars, but no notes.');
+            throw BadMusicXml::withoutNotes();
         }
 
         return $read;
@@ -88,14 +88,14 @@ final class MusicXmlReader
         try {
             foreach ($parts->measures($id) as [$measure, $content]) {
                 if ($state->builder->count() >= Limits::MEASURES) {
-                    throw new BadInput('The file has more than '.Limits::MEASURES.' bars. Export the page you need alone.');
+                    throw BadMusicXml::tooManyBars();
                 }
                 $printed = $measure->getAttribute('number');
                 $state->bar = $printed === '' ? (string) ($state->builder->count() + 1) : mb_substr($printed, 0, 12);
                 MeasureReader::read($measure, $content, $state, $homes);
             }
         } catch (InvalidScore $reason) {
-            throw new BadInput("Bar {$state->bar}: {$reason->getMessage()}.", previous: $reason);
+            throw BadMusicXml::inBar($state->bar, $reason);
         }
     }
 
@@ -119,7 +119,7 @@ final class MusicXmlReader
     private static function built(FileState $state): Piece
     {
         if ($state->builder->count() === 0) {
-            throw new BadInput('The part has no bars in it, so there is nothing to play.');
+            throw BadMusicXml::withoutBars();
         }
         NavigationWords::settle($state->builder->drafts());
         if (! $state->timed) {
@@ -128,7 +128,7 @@ final class MusicXmlReader
         try {
             return $state->builder->piece();
         } catch (InvalidScore $reason) {
-            throw new BadInput(ucfirst("{$reason->getMessage()}."), previous: $reason);
+            throw BadMusicXml::inPiece($reason);
         }
     }
 
@@ -186,11 +186,11 @@ final class MusicXmlReader
         $names = implode(', ', array_map(static fn (ScorePart $part): string => "{$part->id} ({$part->name})", $parts));
         $ids = array_map(static fn (ScorePart $part): string => $part->id, $parts);
         if ($parts === []) {
-            throw new BadInput('The file has no part in it, so there is nothing to play.');
+            throw BadMusicXml::withoutPart();
         }
         if ($choice !== null) {
             foreach (array_diff(array_filter([$choice->student, $choice->left, $choice->duet], is_string(...)), $ids) as $missing) {
-                throw new BadInput("The file has no part '{$missing}'. Its parts are {$names}.");
+                throw BadMusicXml::noSuchPart($missing, $names);
             }
 
             return $choice;
@@ -200,7 +200,7 @@ final class MusicXmlReader
         return match (true) {
             count($parts) === 1 => new PartChoice($parts[0]->id),
             count($grand) === 1 => new PartChoice($grand[0]->id),
-            default => throw new BadInput('The file has '.count($parts)." parts: {$names}. Choose the student's."),
+            default => throw BadMusicXml::severalParts(count($parts), $names),
         };
     }
 

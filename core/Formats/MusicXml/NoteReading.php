@@ -155,7 +155,7 @@ final class NoteReading
             return null;
         }
         if (preg_match('/^[1-9]\d?$/', $actual) !== 1 || preg_match('/^[1-9]\d?$/', $normal) !== 1 || max((int) $actual, (int) $normal) > 32) {
-            throw new BadInput(($this->at)()."{$actual} notes in the time of {$normal} is not a tuplet.");
+            throw BadMusicXml::noTuplet(($this->at)(), $actual, $normal);
         }
 
         return $actual === $normal ? null : new Tuplet((int) $actual, (int) $normal, $this->tupletStarts, $this->tupletStops);
@@ -175,7 +175,7 @@ final class NoteReading
         $octave = Xml::text($pitch, 'octave') ?? '';
         $alter = Xml::text($pitch, 'alter') ?? '0';
         if ($step === false || preg_match('/^\d$/', $octave) !== 1 || preg_match('/^[+-]?[012](\.0*)?$/', $alter) !== 1) {
-            throw new BadInput(($this->at)().'a note has no pitch that can be read (step, octave, alter).');
+            throw BadMusicXml::noteWithoutPitch(($this->at)());
         }
 
         return new Pitch($step, (int) $octave, (int) $alter);

@@ -37,7 +37,7 @@ final readonly class ScoreFile
     public static function open(string $bytes, bool $isKept = false): \DOMElement
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new BadInput('The file is over 5 MB. A page of music is far smaller; export this one piece alone.');
+            throw BadMusicXml::tooLarge();
         }
 
         return self::parse(str_starts_with($bytes, "PK\x03\x04") ? self::unpack($bytes) : $bytes, $isKept ? self::MAX_KEPT_NODES : self::MAX_NODES);
@@ -46,10 +46,10 @@ final readonly class ScoreFile
     private static function parse(string $xml, int $mostNodes): \DOMElement
     {
         if (trim($xml) === '') {
-            throw new BadInput('The file is empty.');
+            throw BadMusicXml::emptyFile();
         }
         if (strlen($xml) > self::MAX_XML) {
-            throw new BadInput('The score is too long to be one piece. Export the page you need alone.');
+            throw BadMusicXml::tooLong();
         }
         $xml = self::inUtf8($xml);
         self::refuseEntities($xml);
@@ -69,7 +69,7 @@ final readonly class ScoreFile
         }
         $root = $document->documentElement;
         if (! in_array($root->localName, ['score-partwise', 'score-timewise'], true)) {
-            throw new BadInput('Line '.$root->getLineNo().": this is not MusicXML; it begins with <{$root->localName}>. Export the piece as MusicXML and try again.");
+            throw BadMusicXml::beginsOtherwise($root->getLineNo(), $root->localName);
         }
 
         return $root;
@@ -107,10 +107,10 @@ final readonly class ScoreFile
             }
             $nodes += 1 + $reader->attributeCount;
             if ($nodes > $most) {
-                throw new BadInput('The file has more than '.number_format($most).' elements and attributes. A page of music has far fewer; export this one piece alone.');
+                throw BadMusicXml::tooManyElements($most);
             }
             if ($reader->depth > self::MAX_DEPTH) {
-                throw new BadInput('The file has elements inside one another more than '.self::MAX_DEPTH.' deep, which a score never needs. Export it again.');
+                throw BadMusicXml::tooDeep(self::MAX_DEPTH);
             }
         }
         $reader->close();
@@ -121,7 +121,7 @@ final readonly class ScoreFile
         $at = stripos($xml, '<!ENTITY');
         if ($at !== false) {
             $line = substr_count($xml, "\n", 0, $at) + 1;
-            throw new BadInput("Line {$line}: the file declares entities of its own, which a score never needs. Export it again without them.");
+            throw BadMusicXml::ownEntities($line);
         }
     }
 
@@ -129,11 +129,11 @@ final readonly class ScoreFile
     {
         $line = $error instanceof \LibXMLError && $error->line > 0 ? $error->line : 1;
         if (preg_match('/<score-(part|time)wise\b/', substr($xml, 0, 4096)) !== 1) {
-            throw new BadInput('Line 1: this is not MusicXML. Export the piece as MusicXML (.musicxml or .mxl) and try again.');
+            throw BadMusicXml::notMusicXml();
         }
         $measures = preg_match_all('/<measure[\s>]/', $xml);
         $bar = $measures > 0 ? " in bar {$measures} of the file" : '';
-        throw new BadInput("Line {$line}: the file is cut short or damaged{$bar}. Export it again.");
+        throw BadMusicXml::cutShort($line, $bar);
     }
 
     private static function unpack(string $bytes): string
@@ -145,7 +145,7 @@ final readonly class ScoreFile
     {
         $container = self::entry($zip, self::CONTAINER);
         if (preg_match('/<rootfile\b[^>]*\bfull-path\s*=\s*["\']([^"\']+)["\']/', $container, $found) !== 1) {
-            throw new BadInput(self::CONTAINER.' names no score. Export the file again.');
+            throw BadMusicXml::namesNoScore(self::CONTAINER);
         }
 
         return html_entity_decode($found[1], ENT_QUOTES | ENT_XML1);

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Shorthand;
 
 use Nasturtium\Core\Formats\NavigationWords;
+
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Navigation;
@@ -15,7 +16,7 @@ use Nasturtium\Core\Score\SignKind;
 /** What is said in square brackets or in quotes within a line of music. */
 final readonly class Commands
 {
-    /** @throws InvalidScore */
+    /** @throws Refusal */
     public static function bracket(string $command, Voice $voice): void
     {
         [$name, $value] = [...explode(' ', trim($command), 2), ''];
@@ -34,7 +35,7 @@ final readonly class Commands
             $clef !== null => $voice->clef($clef),
             $line !== null => self::line($line[0], $line[1], $voice),
             $navigation !== null => $voice->navigate($navigation),
-            default => throw new InvalidScore("[{$command}] means nothing here. There are time, key, tempo, chord, treble, bass, 8va, 8vb, loco, cross, back, pedal, lift, Segno, Coda, To Coda, Fine, D.C. and D.S."),
+            default => throw BadShorthand::unknownCommand($command),
         };
     }
 
@@ -44,7 +45,7 @@ final readonly class Commands
         $side = in_array($words[0] ?? '', ['^', '_'], true) ? $words[0] : '';
         $words = mb_substr(trim($side === '' ? $words : substr($words, 1)), 0, 200);
         if ($words === '') {
-            throw new InvalidScore('There is nothing in the quotes. Dynamics and words stand there, such as "mf" or "rit."');
+            throw BadShorthand::emptyQuotes();
         }
         $navigation = $side === '' ? NavigationWords::in($words) : null;
         if ($navigation !== null) {
@@ -60,7 +61,7 @@ final readonly class Commands
     {
         [$bar, $onset] = $voice->here();
         if (! $onset->isZero()) {
-            throw new InvalidScore('A time signature begins a bar: finish the bar before it, or put | first.');
+            throw BadShorthand::timeInsideBar();
         }
         $voice->frame->setMeter($bar, Meter::parse($value));
     }
@@ -69,7 +70,7 @@ final readonly class Commands
     {
         [$mark, $words] = Names::tempo($value);
         if ($mark === null && $words === '') {
-            throw new InvalidScore('A tempo is a number, words, or both, such as [tempo 72 Slower].');
+            throw BadShorthand::noTempo();
         }
         if ($words !== '') {
             $voice->sign(SignKind::Words, $words, true);
@@ -83,7 +84,7 @@ final readonly class Commands
     private static function chord(string $value, Voice $voice): void
     {
         if (! self::isChord($value)) {
-            throw new InvalidScore('A chord symbol begins with its letter, such as [chord Am7] or [chord D/F#].');
+            throw BadShorthand::noChordSymbol();
         }
         $voice->sign(SignKind::Chord, $value, true);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Shorthand;
 
 use Nasturtium\Core\Score\Fraction;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
 
@@ -38,13 +37,13 @@ final class Frame
         return $this->meters[$low][1];
     }
 
-    /** @throws InvalidScore in a line that only follows */
+    /** @throws BadShorthand in a line that only follows */
     public function setMeter(int $bar, Meter $meter): void
     {
         if ($this->leading) {
             $this->meters[] = [$bar, $meter];
         } elseif (! $this->meterAt($bar)->looksLike($meter)) {
-            throw new InvalidScore("The time signature changes for both hands at once: say [time {$meter->printed()}] in the line above too.");
+            throw BadShorthand::timeOfOneHand($meter->printed());
         }
     }
 
@@ -61,13 +60,13 @@ final class Frame
         return $this->keys[$low][2];
     }
 
-    /** @throws InvalidScore in a line that only follows */
+    /** @throws BadShorthand in a line that only follows */
     public function setKey(int $bar, Fraction $onset, Key $key): void
     {
         if ($this->leading) {
             $this->keys[] = [$bar, $onset, $key];
         } elseif (! $this->keyAt($bar, $onset)->equals($key)) {
-            throw new InvalidScore("The key changes for both hands at once: say [key {$key->typed()}] in the line above too.");
+            throw BadShorthand::keyOfOneHand($key->typed());
         }
     }
 

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
+use Nasturtium\Core\Refusal;
+
 use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Notation;
@@ -32,7 +33,7 @@ final class Headings
         $this->key = new Key();
     }
 
-    /** @throws InvalidScore when the value cannot be read */
+    /** @throws Refusal when the value cannot be read */
     public function set(string $name, string $value): void
     {
         $words = mb_substr($value, 0, 120);
@@ -51,8 +52,8 @@ final class Headings
             'time' => $this->meter = Meter::parse($value),
             'key' => $this->key = Key::parse($value),
             'clefs' => $this->clefs($value),
-            'notation' => $this->builder->notation = Notation::tryFrom(strtolower($value)) ?? throw new InvalidScore("'{$value}' is not a notation; it is staff, fingers or letters"),
-            default => $this->firstBar = preg_match('/^[1-9]\d{0,3}$/', $value) === 1 ? (int) $value : throw new InvalidScore("'{$value}' is not a bar number"),
+            'notation' => $this->builder->notation = Notation::tryFrom(strtolower($value)) ?? throw BadShorthand::noNotation($value),
+            default => $this->firstBar = preg_match('/^[1-9]\d{0,3}$/', $value) === 1 ? (int) $value : throw BadShorthand::noBarNumber($value),
         };
     }
 
@@ -74,7 +75,7 @@ final class Headings
         $names = preg_split('/[\s,]+/', strtolower($value), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $clefs = array_map(Clef::tryFrom(...), $names);
         if (count($clefs) !== 2 || $clefs[0] === null || $clefs[1] === null) {
-            throw new InvalidScore("'{$value}' names no two clefs; write the right hand's, then the left's, like treble bass");
+            throw BadShorthand::noTwoClefs($value);
         }
         $this->clefs = ['R' => $clefs[0], 'L' => $clefs[1]];
     }

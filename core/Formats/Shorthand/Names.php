@@ -35,10 +35,10 @@ final readonly class Names
 
     private const DYNAMIC = '/^(?:p{1,4}|f{1,4}|mp|mf|sf|sfz|sfp|fp|fz|rf|rfz)$/';
 
-    /** @throws InvalidScore */
+    /** @throws BadShorthand */
     public static function mark(string $name): Mark
     {
-        return self::MARKS[$name] ?? throw new InvalidScore("There is no mark '{$name}'. They are ".implode(', ', array_keys(self::MARKS)).'; put a space after one.');
+        return self::MARKS[$name] ?? throw BadShorthand::unknownMark($name, array_keys(self::MARKS));
     }
 
     public static function ofMark(Mark $mark): string
@@ -73,7 +73,7 @@ final readonly class Names
      *
      * @return array{Metronome|null, string} the mark and the words
      *
-     * @throws InvalidScore
+     * @throws BadShorthand
      */
     public static function tempo(string $value): array
     {
@@ -83,7 +83,7 @@ final readonly class Names
         $second = $found[3] === '' ? null : (int) $found[3];
         foreach ([(int) $found[2], $second ?? (int) $found[2]] as $tempo) {
             if ($tempo < 20 || $tempo > 400) {
-                throw new InvalidScore("a tempo of {$tempo} is not on the metronome; 40 to 208 are usual");
+                throw BadShorthand::offTheMetronome($tempo);
             }
         }
         $mark = new Metronome($second ?? (int) $found[2], $second === null ? null : (int) $found[2], self::length($found[1] === '' ? 'q' : $found[1]));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Pitch;
@@ -17,11 +16,11 @@ final readonly class PlayedKeys
      * @param  string  $before  the text up to the cursor
      * @param  non-empty-list<int>  $keys  as MIDI numbers; several are a chord
      *
-     * @throws InvalidScore when the cursor stands in no line of music, or the keys are not on the keyboard
+     * @throws BadShorthand when the cursor stands in no line of music, or the keys are not on the keyboard
      */
     public static function typed(string $before, array $keys): string
     {
-        $voice = ShorthandReader::voiceAt($before) ?? throw new InvalidScore('Put the cursor into a line of music, one that begins with R or L.');
+        $voice = ShorthandReader::voiceAt($before) ?? throw BadShorthand::outsideTheMusic();
         $writing = new ToneWriting($voice->hand, $voice->tones);
         $key = $voice->frame->keyAt(...$voice->here());
         if ($voice->here()[1]->isZero()) {
@@ -32,7 +31,7 @@ final readonly class PlayedKeys
         foreach (array_unique($keys) as $midi) {
             $pitch = self::spelled($midi, $key, $voice->tones->accidentals($key, $voice->crossed));
             $tokens[] = $writing->note(new Note($pitch), $key, $voice->crossed, $voice->tiedKeys())
-                ?? throw new InvalidScore("{$pitch->name()} is not on the keyboard; it runs from A0 to C8.");
+                ?? throw BadShorthand::offTheKeyboard($pitch->name());
         }
 
         return count($tokens) === 1 ? $tokens[0] : '('.implode(' ', $tokens).')';

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\PieceBuilder;
 use Nasturtium\Core\Score\SignKind;
 
@@ -69,7 +69,7 @@ final class ShorthandReader
     private function page(string $text): ReadShorthand
     {
         if (mb_strlen($text) > self::MAX_CHARACTERS) {
-            return new ReadShorthand(null, [new ShorthandError(1, 1, 1, 'This is too long for one piece; put the next piece on a page of its own.')]);
+            return new ReadShorthand(null, [new ShorthandError(1, 1, 1, BadShorthand::tooLong()->getMessage())]);
         }
         foreach (explode("\n", str_replace("\r", '', $text)) as $i => $line) {
             $this->sort($line, $i + 1);
@@ -80,7 +80,7 @@ final class ShorthandReader
         try {
             $build->measures();
             $piece = $this->builder->count() > 0 ? $this->builder->piece() : null;
-        } catch (InvalidScore $reason) {
+        } catch (Refusal $reason) {
             $piece = null;
             array_unshift($this->errors, new ShorthandError(1, 1, 1, ucfirst($reason->getMessage()).'.'));
         }
@@ -95,7 +95,7 @@ final class ShorthandReader
             return;
         }
         if (strlen($line) > self::MAX_LINE) {
-            $this->error($number, self::MAX_LINE, 1, 'This line is too long. Each printed line of the page is a line of its own here.');
+            $this->error($number, self::MAX_LINE, 1, BadShorthand::lineTooLong());
 
             return;
         }
@@ -111,7 +111,7 @@ final class ShorthandReader
         }
         if (preg_match('/^(\s*W(L)?([2-9])?(?:[:\s]\s*|$))(.*)$/u', $line, $found) === 1) {
             if ($last === null) {
-                $this->error($number, 1, mb_strlen(rtrim($line)), 'Words stand below the line of music they belong to.');
+                $this->error($number, 1, mb_strlen(rtrim($line)), BadShorthand::wordsWithoutMusic());
 
                 return;
             }
@@ -124,25 +124,25 @@ final class ShorthandReader
 
             return;
         }
-        $this->error($number, 1, mb_strlen(rtrim($line)), 'A line of music begins with R or L, a heading with its name, such as time: 3/4.');
+        $this->error($number, 1, mb_strlen(rtrim($line)), BadShorthand::noLine());
     }
 
     private function heading(string $name, string $value, int $line, int $column, int $nameLength): void
     {
         if (! in_array($name, Headings::NAMES, true)) {
-            $this->error($line, 1, $nameLength, "There is no heading '{$name}'. They are ".implode(', ', array_slice(Headings::NAMES, 0, -1)).' and bar.');
+            $this->error($line, 1, $nameLength, BadShorthand::unknownHeading($name, array_slice(Headings::NAMES, 0, -1)));
 
             return;
         }
         if ($this->lines !== []) {
-            $this->error($line, 1, $nameLength, 'Headings stand before the music. Within it, a change is typed in the line, such as [time 3/4], [key G] or [tempo 72].');
+            $this->error($line, 1, $nameLength, BadShorthand::headingInTheMusic());
 
             return;
         }
         try {
             $this->headings->set($name, $value);
-        } catch (InvalidScore $reason) {
-            $this->error($line, $column, max(1, mb_strlen($value)), ucfirst($reason->getMessage()).'.');
+        } catch (Refusal $reason) {
+            $this->error($line, $column, max(1, mb_strlen($value)), BadShorthand::ofAHeading($reason));
         }
     }
 
@@ -192,8 +192,8 @@ final class ShorthandReader
         foreach (Token::all($text, $line, $column) as $token) {
             try {
                 $this->token($voice, $token->parts, new Span($line, $token->at->column, $token->at->text, $voice->inForce()));
-            } catch (InvalidScore $reason) {
-                $this->error($line, $token->at->column, $token->at->length(), $reason->getMessage());
+            } catch (Refusal $reason) {
+                $this->error($line, $token->at->column, $token->at->length(), $reason);
             }
         }
         if (! $ends) {
@@ -201,8 +201,8 @@ final class ShorthandReader
         }
         try {
             $voice->endLine();
-        } catch (InvalidScore $reason) {
-            $this->error($line, $column + max(0, mb_strlen(rtrim($text)) - 1), 1, $reason->getMessage());
+        } catch (Refusal $reason) {
+            $this->error($line, $column + max(0, mb_strlen(rtrim($text)) - 1), 1, $reason);
         }
     }
 
@@ -227,7 +227,7 @@ final class ShorthandReader
             isset($token['hairpin']) => $voice->hairpin($token['hairpin'] === '<' ? SignKind::Crescendo : SignKind::Diminuendo),
             isset($token['level']) => $voice->level(),
             isset($token['words']) => Commands::quoted($token['words'], $voice),
-            default => throw new InvalidScore(Token::rightOne($token, $at->text) ?? "'{$at->text}' means nothing here. Notes are fingers 1 to 5 or letters a to g, lengths w h q v x, a rest r, a bar |."),
+            default => throw BadShorthand::unknownToken($at->text, Token::rightOne($token, $at->text)),
         };
     }
 
@@ -246,7 +246,7 @@ final class ShorthandReader
             [$text, $number, $column] = $line->voices[$name] ?? ['', 0, 0];
             if ($number > 0 && $voice->number === 1 && $counts[$name] > 0 && $counts[$name] < $most) {
                 $other = ($counts[$name[0] === 'R' ? 'L1' : 'R1'] ?? 0) === $most ? ($name[0] === 'R' ? "the left hand's" : "the right hand's") : 'another voice';
-                $this->error($number, $column + max(0, mb_strlen(rtrim($text)) - 1), 1, "This line has {$counts[$name]} bars and {$other} {$most}. Type the rest, or / for a bar of rest.");
+                $this->error($number, $column + max(0, mb_strlen(rtrim($text)) - 1), 1, BadShorthand::barsMissing($counts[$name], $other, $most));
             }
             $voice->fill($most);
         }
@@ -263,15 +263,15 @@ final class ShorthandReader
             }
             $left = Lyrics::lay($text, $verse, $notes);
             if ($left !== []) {
-                $this->error($number, $column + $left[0][0], mb_strlen($left[0][1]), "There are more syllables than notes from '{$left[0][1]}' on. A syllable goes to each struck note; a word is divided with - and held with _.");
+                $this->error($number, $column + $left[0][0], mb_strlen($left[0][1]), BadShorthand::tooManySyllables($left[0][1]));
             }
         }
     }
 
-    private function error(int $line, int $column, int $length, string $text): void
+    private function error(int $line, int $column, int $length, Refusal $reason): void
     {
         if (count($this->errors) < self::MOST_ERRORS) {
-            $this->errors[] = new ShorthandError($line, $column, max(1, $length), $text);
+            $this->errors[] = new ShorthandError($line, $column, max(1, $length), $reason->getMessage());
         }
     }
 }

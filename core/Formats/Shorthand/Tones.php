@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
+use Nasturtium\Core\Refusal;
+
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Pitch;
@@ -57,12 +58,12 @@ final class Tones
     /**
      * @param  array<int, int>  $tied  alterations of the keys that are tied over to this moment, by letter count
      *
-     * @throws InvalidScore
+     * @throws Refusal
      */
     public function note(string $token, Key $key, bool $crossed, array $tied): Note
     {
         if (preg_match('/^(\w)(\+\+|--|[+\-n]?)([\',]*)(?:\^(\d))?$/', $token, $found) !== 1) {
-            throw new InvalidScore("'{$token}' is no note.");
+            throw BadShorthand::noNote($token);
         }
         [$name, $sign, $octaves] = [$found[1], $found[2], $found[3]];
         if (ctype_digit($name)) {
@@ -79,7 +80,7 @@ final class Tones
         $alter = ['+' => 1, '++' => 2, '-' => -1, '--' => -2, 'n' => 0][$sign] ?? $tied[$diatonic] ?? $inForce;
         $pitch = $diatonic < self::LOWEST || $diatonic > self::HIGHEST ? null : Pitch::ofDiatonic($diatonic, $alter);
         if ($pitch === null || ! $pitch->isOnKeyboard()) {
-            throw new InvalidScore("'{$token}' would be a key that is not on the keyboard; it runs from A0 to C8.");
+            throw BadShorthand::noteOffTheKeyboard($token);
         }
         if ($sign !== '') {
             $accidentals->set($diatonic, $alter);
@@ -119,7 +120,7 @@ final class Tones
     {
         if ($this->thumb === null) {
             $example = $this->hand === Hand::Right ? '@c4' : '@5=c3';
-            throw new InvalidScore("Finger {$finger} has no place yet: say where the hand lies first, such as {$example}.");
+            throw BadShorthand::fingerWithoutPlace($finger, $example);
         }
 
         return $this->thumb + ($finger - 1) * $this->hand->direction();

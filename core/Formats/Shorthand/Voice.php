@@ -9,7 +9,6 @@ use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Grace;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Limits;
 use Nasturtium\Core\Score\Meter;
@@ -77,13 +76,13 @@ final class Voice
         $this->bar = $this->filled = null;
     }
 
-    /** @throws InvalidScore when something that must end within the line has not */
+    /** @throws BadShorthand when something that must end within the line has not */
     public function endLine(): void
     {
         $this->bar = $this->filled = null;
         if ($this->tuplet !== null) {
             $this->tuplet = null;
-            throw new InvalidScore('The group that begins with { is not closed. Put } after its last note.');
+            throw BadShorthand::groupNotClosed();
         }
     }
 
@@ -112,7 +111,7 @@ final class Voice
     {
         $last = $this->bar ?? $this->filled ?? $this->bars[count($this->bars) - 1] ?? null;
         if ($sign === ':|') {
-            $last ?? throw new InvalidScore('A repeat sign :| ends a bar; no bar stands before it.');
+            $last ?? throw BadShorthand::repeatWithoutBar();
             $last->repeatEnd = true;
             $last->times = $times;
             // A second ending follows its first without a bar number of its own.
@@ -123,7 +122,7 @@ final class Voice
             $this->next->endings = [];
         }
         if ($sign === '||') {
-            $last ?? throw new InvalidScore('A double bar line ends a bar; no bar stands before it.');
+            $last ?? throw BadShorthand::doubleBarWithoutBar();
             $last->barStyle = 'light-light';
         }
         // A first ending goes on to its repeat sign; a later one has none, and ends with its bar.
@@ -141,10 +140,10 @@ final class Voice
     public function ending(array $passes): void
     {
         if (in_array(0, $passes, true)) {
-            throw new InvalidScore('Endings are numbered from 1, as in [1 and [2.');
+            throw BadShorthand::endingBelowOne();
         }
         if ($this->bar !== null && $this->bar->events !== []) {
-            throw new InvalidScore('An ending begins with a bar: finish the bar before it, or put | first.');
+            throw BadShorthand::endingInsideBar();
         }
         $this->bar = $this->filled = null;
         $this->next->endings = $passes;
@@ -168,7 +167,7 @@ final class Voice
 
     public function chord(string $inside, string $marks, Span $at): void
     {
-        $this->add(Token::tones($inside) ?? throw new InvalidScore('A chord holds fingers or letters only, such as (135) or (ce).'), $marks, $at);
+        $this->add(Token::tones($inside) ?? throw BadShorthand::mixedChord(), $marks, $at);
     }
 
     public function rest(string $marks, Span $at): void
@@ -181,7 +180,7 @@ final class Voice
     {
         $bar = $this->current();
         if ($bar->events !== [] || ! $bar->written->isZero()) {
-            throw new InvalidScore('/ is a whole bar of rest, and this bar has begun. Type r for a rest of the length in force.');
+            throw BadShorthand::wholeRestInsideBar();
         }
         $this->tied = [];
         if ($this->number === 1) {
@@ -193,7 +192,7 @@ final class Voice
     public function skip(): void
     {
         if ($this->number === 1) {
-            throw new InvalidScore('o leaves a gap in a second voice (R2, L2). Here a rest is r.');
+            throw BadShorthand::gapInFirstVoice();
         }
         $bar = $this->current();
         $bar->written = $bar->written->plus($this->length->whole);
@@ -205,7 +204,7 @@ final class Voice
     {
         $this->current();
         if (count($this->graces) >= Limits::NOTES_IN_CHORD) {
-            throw new InvalidScore('There are more than '.Limits::NOTES_IN_CHORD.' grace notes before one note.');
+            throw BadShorthand::tooManyGraceNotes();
         }
         $note = $this->tones->note($token, $this->key(), $this->crossed, []);
         $this->graces[] = new Grace($note->pitch, Names::LENGTHS[$value] ?? 'eighth', $slashed, $note->finger, slurs: $this->slurEnds($slurs));
@@ -214,7 +213,7 @@ final class Voice
     public function openTuplet(int $actual, int $normal): void
     {
         if ($this->tuplet !== null) {
-            throw new InvalidScore('A group in { } cannot hold another one.');
+            throw BadShorthand::groupInGroup();
         }
         $this->tuplet = new Tuplet($actual, $normal);
         $this->inTuplet = [];
@@ -222,7 +221,7 @@ final class Voice
 
     public function closeTuplet(): void
     {
-        $tuplet = $this->tuplet ?? throw new InvalidScore('} closes a group, and none is open. A triplet is typed {v c d e}.');
+        $tuplet = $this->tuplet ?? throw BadShorthand::noGroupToClose();
         $this->tuplet = null;
         $last = count($this->inTuplet) - 1;
         foreach ($this->inTuplet as $i => $event) {
@@ -233,7 +232,7 @@ final class Voice
     public function hairpin(SignKind $kind): void
     {
         if ($this->hairpin !== null) {
-            throw new InvalidScore('A hairpin is open already: end it with . first.');
+            throw BadShorthand::hairpinInHairpin();
         }
         $this->hairpin = $kind;
         $this->sign($kind);
@@ -242,7 +241,7 @@ final class Voice
     public function level(): void
     {
         if ($this->hairpin === null) {
-            throw new InvalidScore('. ends a hairpin, and none is open. A dot for the length stands with it, as in q.');
+            throw BadShorthand::noHairpinToEnd();
         }
         $this->hairpin = null;
         $this->sign(SignKind::HairpinEnd);
@@ -280,16 +279,16 @@ final class Voice
     public function copy(?int $first, int $last, Span $at): void
     {
         if ($this->bar !== null && ! $this->bar->written->isZero()) {
-            throw new InvalidScore('A bar is copied whole: finish the bar before it, or put | first.');
+            throw BadShorthand::copyInsideBar();
         }
         if ($first === null) {
-            $this->copyBar($this->bars[count($this->bars) - 1] ?? throw new InvalidScore('% repeats the bar before, and there is none.'), $at);
+            $this->copyBar($this->bars[count($this->bars) - 1] ?? throw BadShorthand::nothingToRepeat(), $at);
 
             return;
         }
         $numbered = $this->numbered();
         for ($number = $first; $number <= $last; $number++) {
-            foreach ($numbered[$number] ?? throw new InvalidScore("Bar {$number} is not typed yet in this line.") as $bar) {
+            foreach ($numbered[$number] ?? throw BadShorthand::barNotTypedYet($number) as $bar) {
                 $this->copyBar($bar, $at);
             }
         }
@@ -347,7 +346,7 @@ final class Voice
         $broken = $this->tied !== [] && array_filter($notes, static fn (Note $note): bool => $note->tieStop) === [];
         $this->tied = [];
         if ($broken) {
-            throw new InvalidScore('A tie ~ holds the same note; this is another. Take the ~ away, or type the same note again.');
+            throw BadShorthand::tieToAnotherNote();
         }
         $event = new TypedEvent($this->moment(), $this->length, $notes, $at);
         $event->graces = $this->graces;
@@ -395,7 +394,7 @@ final class Voice
     private function slur(TypedEvent $event, int $signs): void
     {
         if ($event->notes === []) {
-            throw new InvalidScore('A slur begins and ends at a note, not at a rest.');
+            throw BadShorthand::slurAtRest();
         }
         array_push($event->slurs, ...$this->slurEnds($signs));
     }
@@ -431,12 +430,12 @@ final class Voice
         return $event;
     }
 
-    /** @throws InvalidScore when this voice alone has more than a piece may */
+    /** @throws BadShorthand when this voice alone has more than a piece may */
     private function hold(int $more): void
     {
         $this->events += $more;
         if ($this->events > Limits::EVENTS) {
-            throw new InvalidScore('A piece has at most '.Limits::EVENTS.' notes and rests.');
+            throw BadShorthand::tooManyNotes();
         }
     }
 
@@ -476,7 +475,7 @@ final class Voice
     private function begin(): TypedBar
     {
         if (count($this->bars) >= Limits::MEASURES) {
-            throw new InvalidScore('A piece has at most '.Limits::MEASURES.' bars.');
+            throw BadShorthand::tooManyBars();
         }
         $bar = $this->next;
         $bar->startsLine = count($this->bars) === $this->lineStart;
