@@ -54,7 +54,7 @@ const views = {
         await page.goto(`${base}/books`);
         await page.getByRole('link', { name: 'The Old Pump' }).click();
         await page.getByRole('link', { name: /Correct/ }).click();
-        await page.locator('.entry-music g.note').first().waitFor();
+        await page.locator('.score g.note').first().waitFor();
         await page.keyboard.press('Control+End');
         await shot(page, 'entry');
     },

@@ -11,7 +11,7 @@ async function openDesk(page: Page, piece: string): Promise<void> {
 
 /** The middle of a note head of the page, by the place of the note among all that are drawn. */
 async function noteAt(page: Page, nth: number): Promise<{ x: number; y: number }> {
-    const head = await page.locator('.desk .score g.note .notehead').nth(nth).boundingBox();
+    const head = await page.locator('.score g.note .notehead').nth(nth).boundingBox();
     if (head === null) throw new Error(`there is no note ${nth}`);
     return { x: head.x + head.width / 2, y: head.y + head.height / 2 };
 }
@@ -223,7 +223,7 @@ test('on a tablet the findings stand below the music, and nothing is cut off', a
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
     const [music, pane] = [
-        await page.locator('.desk .score').first().boundingBox(),
+        await page.locator('.score').first().boundingBox(),
         await page.getByRole('complementary').boundingBox(),
     ];
     expect(pane?.y ?? 0).toBeGreaterThan((music?.y ?? 0) + (music?.height ?? 0));

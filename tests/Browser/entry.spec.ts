@@ -44,7 +44,7 @@ test('eight bars for two hands are typed from an empty page without the mouse, i
     await press('Enter');
     await type('=1-2h41w5');
     await engraved(page);
-    await expect(page.locator('.entry-music g.measure')).toHaveCount(8);
+    await expect(page.locator('.score g.measure')).toHaveCount(8);
     await expect(page.getByText('Every bar adds up.')).toBeVisible();
     await press('Control+Enter');
     await expect(page.getByRole('heading', { name: 'Blue Gate' })).toBeVisible();

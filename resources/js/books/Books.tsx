@@ -6,6 +6,7 @@ import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { type Asked, aNewBook } from './asked';
 import { BookDialog } from './BookDialog';
+import styles from './Books.module.css';
 import { BookVine } from './BookVine';
 
 export function Books() {
@@ -43,14 +44,7 @@ export function Books() {
                     <Text>Add the book a student plays from, then its pages as you come to them.</Text>
                 </Empty>
             )}
-            <div
-                style={{
-                    display: 'grid',
-                    gridTemplateColumns: 'repeat(auto-fit, minmax(26rem, 1fr))',
-                    gap: '1rem',
-                    alignItems: 'start',
-                }}
-            >
+            <div className={styles.books}>
                 {books.data.map((book) => (
                     <BookVine key={book.id} book={book} ask={setDialog} />
                 ))}

@@ -2,6 +2,7 @@ import { Button, FileButton, Group, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, asForm, ask, at, keyOf, wordsOf } from '../api';
 import { Dialog } from '../shared/Dialog';
+import styles from './ContentsDialog.module.css';
 
 type Book = Api['BookResource'];
 
@@ -23,13 +24,11 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
                     A table with a row for each page, as a spreadsheet saves it (CSV). Pages that are here already are
                     brought up to date; their pieces stay.
                 </Text>
-                <pre className="sheet" style={{ margin: 0, fontSize: '0.85rem', padding: '0.6rem' }}>
-                    {EXAMPLE}
-                </pre>
+                <pre className={`sheet ${styles.example}`}>{EXAMPLE}</pre>
                 {bring.error != null && (
                     <div role="alert">
                         <Text fw={700}>Nothing was brought in.</Text>
-                        <ul style={{ margin: 0, paddingLeft: '1.2rem' }}>
+                        <ul className={styles.errors}>
                             {wordsOf(bring.error).map((text) => (
                                 <li key={text}>{text}</li>
                             ))}

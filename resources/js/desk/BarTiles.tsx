@@ -1,4 +1,5 @@
 import type { Report } from '../api';
+import styles from './BarTiles.module.css';
 import { groupLetter } from './marks';
 
 const WEAVES = [
@@ -23,7 +24,7 @@ export function BarTiles({ report, chosen, choose }: Props) {
     const checked = new Set(report.checks.map((check) => Number.parseInt(check.place, 10)));
     const thorns = new Set(report.sticking.filter((point) => point.thorn).map((point) => point.measure));
     return (
-        <div style={{ display: 'flex', flexWrap: 'wrap', gap: 4, margin: '0.4rem 0' }}>
+        <div className={styles.tiles}>
             {report.hands.map((bar, index) => {
                 const group = report.equal.bars.findIndex((bars) => bars.includes(bar.measure));
                 const letter = group < 0 ? '' : groupLetter(group);
@@ -40,7 +41,7 @@ export function BarTiles({ report, chosen, choose }: Props) {
                     <button
                         key={bar.measure}
                         type="button"
-                        className="tile"
+                        className={styles.tile}
                         aria-pressed={chosen.has(index)}
                         aria-label={words.filter(Boolean).join(', ')}
                         style={
@@ -54,7 +55,7 @@ export function BarTiles({ report, chosen, choose }: Props) {
                         {thorn && <span className="thorn"> ▲</span>}
                         {check && <b className="thorn"> !</b>}
                         <br />
-                        <span style={{ fontSize: '0.78rem' }}>
+                        <span className={styles.words}>
                             {PLAYS[bar.play]}
                             {letter && ` ${letter}`}
                         </span>

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import type { Api, Report } from '../api';
+import styles from './Desk.module.css';
 
 /** What is in one bar. */
 export function BarWords({ report, bar, compare }: { report: Report; bar: number; compare: () => void }) {
@@ -14,7 +15,7 @@ export function BarWords({ report, bar, compare }: { report: Report; bar: number
             )
             .join(', ');
     return (
-        <section aria-label={`Bar ${bar}`} className="desk-part">
+        <section aria-label={`Bar ${bar}`} className={styles.part}>
             <b>{bar === 0 ? 'Pickup' : `Bar ${bar}`}</b>{' '}
             <span className="faint">
                 {hands?.play === 'together'

@@ -1,6 +1,8 @@
 import { Button, Group, Text } from '@mantine/core';
 import type { Api } from '../api';
 import { Score } from '../shared/score/Score';
+import compareStyles from './Compare.module.css';
+import styles from './Desk.module.css';
 import { capital } from './findings/finding';
 import { alike } from './findings/patterns';
 
@@ -28,7 +30,7 @@ export function Compare({ data, bars, done }: Props) {
         return `${capital(hand)} hand: ${rests ? 'rests in both' : (how ?? 'not alike')}.`;
     });
     return (
-        <section aria-label={`Bars ${a} and ${b} side by side`} className="desk-part">
+        <section aria-label={`Bars ${a} and ${b} side by side`} className={styles.part}>
             <Group justify="space-between" wrap="nowrap">
                 <b>
                     Bars {a} and {b}
@@ -37,7 +39,7 @@ export function Compare({ data, bars, done }: Props) {
                     Done
                 </Button>
             </Group>
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8 }}>
+            <div className={compareStyles.two}>
                 {bars.map((index) => (
                     <Score
                         key={index}

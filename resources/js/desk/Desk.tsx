@@ -4,6 +4,7 @@ import { type Api, api } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
 import { isHere } from '../shared/students';
+import styles from './Desk.module.css';
 import { DeskMusic } from './DeskMusic';
 import { DeskPane } from './DeskPane';
 import { LensBar } from './LensBar';
@@ -78,7 +79,7 @@ function Page({ data, student, chooser }: Props) {
                 </Group>
             </Group>
             <LensBar desk={desk} />
-            <div className="desk">
+            <div className={styles.desk}>
                 <div>
                     <DeskMusic data={data} desk={desk} student={student} />
                     {piece.duet !== null && <DuetPart music={piece.duet} />}
@@ -92,8 +93,8 @@ function Page({ data, student, chooser }: Props) {
 /** What the teacher plays with it. */
 function DuetPart({ music }: { music: string }) {
     return (
-        <details className="sheet" style={{ marginTop: '0.6rem' }}>
-            <summary style={{ cursor: 'pointer', fontWeight: 700 }}>The teacher’s part</summary>
+        <details className={`sheet ${styles.teacher}`}>
+            <summary className={styles.summary}>The teacher’s part</summary>
             <Score music={music} title="The teacher’s part, engraved" scale={36} />
         </details>
     );

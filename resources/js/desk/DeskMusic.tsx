@@ -1,13 +1,14 @@
 import { useMemo, useState } from 'react';
-import { type Api, ask } from '../api';
+import { type Api, ask, type Playback } from '../api';
 import { forStudent } from '../shared/breakdown';
 import { BarLabels } from '../shared/score/BarLabels';
-import { rangeWords } from '../shared/score/beats';
+import { type Range, rangeWords } from '../shared/score/beats';
 import { Marks } from '../shared/score/Marks';
 import { MusicLayer } from '../shared/score/MusicLayer';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { BarTiles } from './BarTiles';
+import styles from './DeskMusic.module.css';
 import { labelsOf, marksOf, rowsOf } from './marks';
 import type { DeskState } from './useDesk';
 
@@ -20,43 +21,15 @@ const SILENT: Lit = new Map();
 export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: DeskState; student: string | null }) {
     const { piece, report, playback } = data;
     const [sounding, setSounding] = useState<Lit>(SILENT);
-    const { lenses, saying, finding, note, bars, range } = desk;
+    const { lenses, saying, bars, range } = desk;
     const written = useMemo(() => marksOf(report, lenses, saying), [report, lenses, saying]);
     const rows = useMemo(() => rowsOf(lenses), [lenses]);
     const labels = useMemo(() => labelsOf(report, lenses), [report, lenses]);
-    const hands = useMemo(() => new Map(report.events.map((event) => [event.id, event.hand])), [report]);
-    const lit = useMemo(() => {
-        if (sounding.size > 0) return sounding;
-        const ids = note === null ? (finding?.events ?? []) : [note];
-        return new Map(ids.map((id) => [id, hands.get(id) === 'L' ? ('left' as const) : ('yes' as const)]));
-    }, [finding, note, hands, sounding]);
-    const chosen = useMemo(() => {
-        const numbers = new Set(bars === null ? (finding?.bars ?? []) : []);
-        return new Set(
-            report.bars.flatMap((bar, i) =>
-                numbers.has(bar.measure) || (bars !== null && i >= bars[0] && i <= bars[1]) ? [i] : [],
-            ),
-        );
-    }, [report, finding, bars]);
+    const lit = useLit(report, desk, sounding);
+    const chosen = useChosen(report, desk);
     const beats = range ?? (bars === null ? null : wholeBars(data, bars));
-    const sound =
-        beats === null
-            ? playback
-            : () =>
-                  ask('get', '/pieces/{piece}/playback', {
-                      params: {
-                          path: { piece: piece.id },
-                          query: {
-                              first: beats.first,
-                              last: beats.last,
-                              fromBeat: beats.from,
-                              toBeat: beats.to,
-                              ...forStudent(student),
-                          },
-                      },
-                  });
     return (
-        <div className="sheet" style={{ padding: '0.6rem 1rem' }}>
+        <div className={`sheet ${styles.music}`}>
             <Score
                 music={piece.music}
                 title={`${piece.title}, engraved`}
@@ -83,7 +56,7 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
             <BarTiles report={report} chosen={chosen} choose={desk.onBar} />
             <Player
                 key={JSON.stringify(beats)}
-                playback={sound}
+                playback={beats === null ? playback : () => soundOf(piece.id, beats, student)}
                 tempo={report.stages.findLast((stage) => stage.tempo !== null)?.tempo ?? 80}
                 hand={null}
                 onLit={setSounding}
@@ -95,4 +68,41 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
 
 function wholeBars(data: Breakdown, [first, last]: [number, number]) {
     return { first, from: data.report.bars[first]?.first ?? 1, last, to: data.report.bars[last]?.last ?? 1 };
+}
+
+/** The notes that are lit: those that sound, or else what was chosen. */
+function useLit(report: Breakdown['report'], { finding, note }: DeskState, sounding: Lit): Lit {
+    const hands = useMemo(() => new Map(report.events.map((event) => [event.id, event.hand])), [report]);
+    return useMemo(() => {
+        if (sounding.size > 0) return sounding;
+        const ids = note === null ? (finding?.events ?? []) : [note];
+        return new Map(ids.map((id) => [id, hands.get(id) === 'L' ? ('left' as const) : ('yes' as const)]));
+    }, [finding, note, hands, sounding]);
+}
+
+/** The bars that are chosen, by index: the teacher’s own, or those that the finding speaks of. */
+function useChosen(report: Breakdown['report'], { finding, bars }: DeskState): Set<number> {
+    return useMemo(() => {
+        const numbers = new Set(bars === null ? (finding?.bars ?? []) : []);
+        return new Set(
+            report.bars.flatMap((bar, i) =>
+                numbers.has(bar.measure) || (bars !== null && i >= bars[0] && i <= bars[1]) ? [i] : [],
+            ),
+        );
+    }, [report, finding, bars]);
+}
+
+function soundOf(piece: number, beats: Range, student: string | null): Promise<Playback> {
+    return ask('get', '/pieces/{piece}/playback', {
+        params: {
+            path: { piece },
+            query: {
+                first: beats.first,
+                last: beats.last,
+                fromBeat: beats.from,
+                toBeat: beats.to,
+                ...forStudent(student),
+            },
+        },
+    });
 }

@@ -4,6 +4,8 @@ import { KeyMap } from '../shared/piano/KeyMap';
 import { rangeWords } from '../shared/score/beats';
 import { BarWords } from './BarWords';
 import { Compare } from './Compare';
+import styles from './Desk.module.css';
+import deskPaneStyles from './DeskPane.module.css';
 import { FindingList } from './FindingList';
 import { FingerChoice } from './FingerChoice';
 import { startKeys, startWords } from './findings/fingers';
@@ -28,16 +30,54 @@ const NONE: Record<string, string> = {
 /** Beside the music: what is chosen, then what the lens has found, then the piano. */
 export function DeskPane({ data, desk, student }: Props) {
     const { report } = data;
-    const { lens, note, bar, range, other, finding } = desk;
+    const { lens, bar, finding } = desk;
     const measure =
         bar === null ? (finding?.bars.length === 1 ? finding.bars[0] : undefined) : report.bars[bar]?.measure;
     const keys = desk.lenses.includes('notes') || desk.lenses.includes('fingers') ? (finding?.keys ?? []) : [];
     const piano = keys.length > 0 ? keys : desk.lenses.includes('fingers') ? startKeys(report) : [];
+    return (
+        <aside aria-label={`Findings: ${lens}`} className={`sheet ${styles.pane}`}>
+            <Chosen data={data} desk={desk} />
+            {lens === 'trouble' && measure !== undefined && (
+                <VerdictChoice key={measure} data={data} measure={measure} />
+            )}
+            {lens === 'stages' && <PagePath pieceId={data.piece.id} path={report.path} student={student} />}
+            <div className={styles.list}>
+                <FindingList
+                    findings={desk.findings}
+                    chosen={desk.chosen}
+                    pick={desk.pick}
+                    none={NONE[lens] ?? 'Nothing to say here.'}
+                />
+                {lens === 'look over' && <Octave piece={data.piece} />}
+                {lens === 'fingers' && (
+                    <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />
+                )}
+            </div>
+            {piano.length > 0 && (
+                <figure className={deskPaneStyles.piano}>
+                    <KeyMap
+                        signs={piano}
+                        title={keys.length > 0 ? (finding?.title ?? '') : `At the start: ${startWords(report)}`}
+                    />
+                    <figcaption className={`faint ${deskPaneStyles.caption}`}>
+                        {keys.length > 0 ? finding?.title : `At the start: ${startWords(report)}`}
+                    </figcaption>
+                </figure>
+            )}
+        </aside>
+    );
+}
+
+/** What is chosen: a range, a note, a bar, two bars. */
+function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
+    const { report } = data;
+    const { lens, note, bar, range, other, finding } = desk;
     const pair = finding?.pair?.map((one) => report.bars.findIndex((of) => of.measure === one));
     return (
-        <aside aria-label={`Findings: ${lens}`} className="sheet desk-pane">
+        <>
             {range !== null && (
-                <section aria-label="Your range" className="desk-part">
+                <section aria-label="Your range" className={styles.part}>
                     <b>Your piece to practise</b>
                     <br />
                     {rangeWords(report, range)}. <span className="faint">Play it below; Esc lets go.</span>
@@ -53,7 +93,7 @@ export function DeskPane({ data, desk, student }: Props) {
                 />
             )}
             {other === 'wanted' && (
-                <Text className="desk-part" role="status">
+                <Text className={styles.part} role="status">
                     Now choose the bar to compare it with.
                 </Text>
             )}
@@ -70,33 +110,6 @@ export function DeskPane({ data, desk, student }: Props) {
                     See bars {finding?.pair?.join(' and ')} side by side
                 </Button>
             )}
-            {lens === 'trouble' && measure !== undefined && (
-                <VerdictChoice key={measure} data={data} measure={measure} />
-            )}
-            {lens === 'stages' && <PagePath pieceId={data.piece.id} path={report.path} student={student} />}
-            <div className="desk-list">
-                <FindingList
-                    findings={desk.findings}
-                    chosen={desk.chosen}
-                    pick={desk.pick}
-                    none={NONE[lens] ?? 'Nothing to say here.'}
-                />
-                {lens === 'look over' && <Octave piece={data.piece} />}
-                {lens === 'fingers' && (
-                    <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />
-                )}
-            </div>
-            {piano.length > 0 && (
-                <figure style={{ margin: '0.4rem 0 0' }}>
-                    <KeyMap
-                        signs={piano}
-                        title={keys.length > 0 ? (finding?.title ?? '') : `At the start: ${startWords(report)}`}
-                    />
-                    <figcaption className="faint" style={{ fontSize: '0.8rem' }}>
-                        {keys.length > 0 ? finding?.title : `At the start: ${startWords(report)}`}
-                    </figcaption>
-                </figure>
-            )}
-        </aside>
+        </>
     );
 }

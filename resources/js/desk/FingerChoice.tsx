@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { type Api, ask, at, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
+import styles from './Desk.module.css';
 
 type Own = Api['OwnFingerResource'];
 type Breakdown = Api['BreakdownResource'];
@@ -48,44 +49,72 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
     ]);
     if (event === undefined || pitch === undefined || event.move === 'held') return null;
     return (
-        <section aria-label="Your finger" className="desk-part">
+        <section aria-label="Your finger" className={styles.part}>
             <Text size="sm" fw={700}>
                 Your finger on {pitch}
             </Text>
-            <Group gap={4} mt={2}>
-                {pitches.length > 1 &&
-                    pitches.map((name, i) => (
-                        <Button
-                            key={name}
-                            size="compact-sm"
-                            variant={i === which ? 'light' : 'default'}
-                            aria-pressed={i === which}
-                            onClick={() => setWhich(i)}
-                        >
-                            {name}
-                        </Button>
-                    ))}
-                {FINGERS.map((finger) => (
-                    <Button
-                        key={finger}
-                        size="compact-sm"
-                        variant={own === finger ? 'filled' : 'default'}
-                        aria-pressed={own === finger}
-                        onClick={() => set(finger)}
-                    >
-                        {finger}
-                    </Button>
-                ))}
-                <Button size="compact-sm" variant="default" disabled={own === null} onClick={() => set(null)}>
-                    as it was (0)
-                </Button>
-                {before.current.length > 0 && (
-                    <Button size="compact-sm" variant="subtle" onClick={undo}>
-                        Undo (u)
-                    </Button>
-                )}
-            </Group>
+            <FingerButtons
+                pitches={pitches}
+                which={which}
+                setWhich={setWhich}
+                own={own}
+                set={set}
+                undo={before.current.length > 0 ? undo : null}
+            />
             <Trouble error={save.error} />
         </section>
+    );
+}
+
+/** Which note of a chord, and which finger on it. */
+function FingerButtons({
+    pitches,
+    which,
+    setWhich,
+    own,
+    set,
+    undo,
+}: {
+    pitches: readonly string[];
+    which: number;
+    setWhich: (which: number) => void;
+    own: number | null;
+    set: (finger: number | null) => void;
+    undo: (() => void) | null;
+}) {
+    return (
+        <Group gap={4} mt={2}>
+            {pitches.length > 1 &&
+                pitches.map((name, i) => (
+                    <Button
+                        key={name}
+                        size="compact-sm"
+                        variant={i === which ? 'light' : 'default'}
+                        aria-pressed={i === which}
+                        onClick={() => setWhich(i)}
+                    >
+                        {name}
+                    </Button>
+                ))}
+            {FINGERS.map((finger) => (
+                <Button
+                    key={finger}
+                    size="compact-sm"
+                    variant={own === finger ? 'filled' : 'default'}
+                    aria-pressed={own === finger}
+                    onClick={() => set(finger)}
+                >
+                    {finger}
+                </Button>
+            ))}
+            <Button size="compact-sm" variant="default" disabled={own === null} onClick={() => set(null)}>
+                as it was (0)
+            </Button>
+            {undo !== null && (
+                <Button size="compact-sm" variant="subtle" onClick={undo}>
+                    Undo (u)
+                </Button>
+            )}
+        </Group>
     );
 }

@@ -6,6 +6,7 @@ import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';
 import { findingsOf, LENSES, type Lens } from './findings/findings';
 import { startKeys, startWords } from './findings/fingers';
+import styles from './LensSheet.module.css';
 import type { Saying } from './marks';
 import { type SheetKind, SheetMusic } from './SheetMusic';
 import { studentIn, useBreakdown } from './useBreakdown';
@@ -61,7 +62,7 @@ function Sheet({ data, studio, search, set }: Props) {
     return (
         <main className="on-paper">
             <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
-            <Group className="no-print" p="sm" style={{ background: 'var(--paper)' }}>
+            <Group className={`no-print ${styles.tools}`} p="sm">
                 <Button onClick={() => window.print()}>Print</Button>
                 <Button
                     variant="default"
@@ -97,26 +98,7 @@ function Sheet({ data, studio, search, set }: Props) {
                     />
                 )}
             </Group>
-            <article className="paper" style={{ width: `${paper.width}mm` }}>
-                <Head piece={piece} words={kind === 'lens' ? lenses.join(' and ') : ''} />
-                {kind === 'blank' && <Text mb="sm">{BLANK[lens]}</Text>}
-                {kind === 'ring' && (
-                    <Text mb="sm">
-                        Ring every {ring?.what} on this page. How many did you find? <span className="score-gap" />
-                    </Text>
-                )}
-                <SheetMusic {...music} kind={kind} />
-                {kind === 'lens' && <Sentences data={data} lens={lens} />}
-                {kind !== 'lens' && (
-                    <section className="answer" aria-label="The answer">
-                        <Head
-                            piece={piece}
-                            words={kind === 'ring' ? `the answer: ${ring?.times} times ${ring?.what}` : 'the answer'}
-                        />
-                        <SheetMusic {...music} kind={kind === 'ring' ? 'rung' : 'lens'} />
-                    </section>
-                )}
-            </article>
+            <OnPaper data={data} kind={kind} lens={lens} lenses={lenses} music={music} ring={ring} />
         </main>
     );
 }
@@ -130,10 +112,10 @@ function lensesIn(given: string | null): Lens[] {
 
 function Head({ piece, words }: { piece: Api['PieceResource']; words: string }) {
     return (
-        <header style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+        <header className={styles.head}>
             <Text component="h1" ff="heading" fz={24} fw={600}>
                 {piece.title}
-                {words !== '' && <span style={{ fontSize: 15, fontWeight: 400 }}> — {words}</span>}
+                {words !== '' && <span className={styles.lens}> — {words}</span>}
             </Text>
             <Text fz={13}>
                 {piece.book}, p. {piece.page}
@@ -149,15 +131,15 @@ function Sentences({ data, lens }: { data: Api['BreakdownResource']; lens: Lens 
     return (
         <>
             {lens === 'fingers' && (
-                <figure style={{ margin: '4mm 0', maxWidth: '120mm' }}>
+                <figure className={styles.piano}>
                     <KeyMap signs={startKeys(data.report)} title={`At the start: ${startWords(data.report)}`} />
                     <figcaption>At the start: {startWords(data.report)}</figcaption>
                 </figure>
             )}
-            <ul className="plain-list" style={{ columns: findings.length > 4 ? 2 : 1, columnGap: '8mm', fontSize: 13 }}>
+            <ul className={`plain-list ${styles.findings}`} data-many={findings.length > 4 ? 'yes' : undefined}>
                 {findings.map((one, i) => (
                     // biome-ignore lint/suspicious/noArrayIndexKey: two findings may say the same of two places
-                    <li key={`${i} ${one.title}`} style={{ breakInside: 'avoid', padding: '2px 0' }}>
+                    <li key={`${i} ${one.title}`} className={styles.finding}>
                         <b>
                             {one.thorn && '▲ '}
                             {one.title}.
@@ -167,5 +149,46 @@ function Sentences({ data, lens }: { data: Api['BreakdownResource']; lens: Lens 
                 ))}
             </ul>
         </>
+    );
+}
+
+/** The sheet itself, and on a page of its own the answer. */
+function OnPaper({
+    data,
+    kind,
+    lens,
+    lenses,
+    music,
+    ring,
+}: {
+    data: Props['data'];
+    kind: SheetKind;
+    lens: Lens;
+    lenses: Lens[];
+    music: Omit<Parameters<typeof SheetMusic>[0], 'kind'>;
+    ring: Props['data']['report']['rings'][number] | undefined;
+}) {
+    const { piece } = data;
+    return (
+        <article className="paper" style={{ width: `${music.width}mm` }}>
+            <Head piece={piece} words={kind === 'lens' ? lenses.join(' and ') : ''} />
+            {kind === 'blank' && <Text mb="sm">{BLANK[lens]}</Text>}
+            {kind === 'ring' && (
+                <Text mb="sm">
+                    Ring every {ring?.what} on this page. How many did you find? <span className={styles.gap} />
+                </Text>
+            )}
+            <SheetMusic {...music} kind={kind} />
+            {kind === 'lens' && <Sentences data={data} lens={lens} />}
+            {kind !== 'lens' && (
+                <section className={styles.answer} aria-label="The answer">
+                    <Head
+                        piece={piece}
+                        words={kind === 'ring' ? `the answer: ${ring?.times} times ${ring?.what}` : 'the answer'}
+                    />
+                    <SheetMusic {...music} kind={kind === 'ring' ? 'rung' : 'lens'} />
+                </section>
+            )}
+        </article>
     );
 }

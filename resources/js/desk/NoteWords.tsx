@@ -1,5 +1,6 @@
 import type { Report } from '../api';
 import { handWords } from '../shared/words';
+import styles from './Desk.module.css';
 import { placeWords } from './findings/finding';
 
 const FROM: Record<string, string> = { page: 'printed', teacher: 'yours', 'worked out': 'worked out' };
@@ -22,7 +23,7 @@ export function NoteWords({ report, id }: { report: Report; id: string }) {
         event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',
     ];
     return (
-        <section aria-label="The chosen note" className="desk-part">
+        <section aria-label="The chosen note" className={styles.part}>
             <b className={event.hand === 'R' ? 'right-hand' : 'left-hand'}>
                 {placeWords(event.place)}, {handWords(event.hand)}
             </b>

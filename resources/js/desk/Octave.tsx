@@ -2,6 +2,7 @@ import { Select } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
+import styles from './Octave.module.css';
 
 const OCTAVES = [
     { value: '2', label: 'two octaves higher' },
@@ -21,7 +22,7 @@ export function Octave({ piece }: { piece: Api['PieceResource'] }) {
             client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: piece.id })) }),
     });
     return (
-        <div style={{ padding: '0.3rem 0.5rem' }}>
+        <div className={styles.octave}>
             <Select
                 size="xs"
                 label="The student plays it"

@@ -4,6 +4,7 @@ import { api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { shortDate } from '../shared/words';
+import styles from './Desk.module.css';
 
 interface Props {
     pieceId: number;
@@ -30,7 +31,7 @@ export function PagePath({ pieceId, path, student }: Props) {
     });
     if (learning === undefined) {
         return (
-            <Text size="sm" className="desk-part">
+            <Text size="sm" className={styles.part}>
                 On the path “{path}”.{' '}
                 <span className="faint">
                     {student === null
@@ -45,7 +46,7 @@ export function PagePath({ pieceId, path, student }: Props) {
     const passed = learning.stages.filter((stage) => stage.passedOn !== null);
     const last = passed.at(-1);
     return (
-        <div className="desk-part">
+        <div className={styles.part}>
             <PathSelect
                 size="xs"
                 label="The path of this page"

@@ -91,26 +91,31 @@ function OtherPosition({ piece, student, keyName }: Props) {
             </Group>
             <Trouble error={moved.error} />
             {moved.isPending && <Waiting what="Moving the hands…" />}
-            {moved.data !== undefined && (
-                <>
-                    {moved.data.starts.map((start) => (
-                        <Text key={start.hand} size="sm" className={start.hand === 'R' ? 'right-hand' : 'left-hand'}>
-                            <b>{capital(handWords(start.hand))}</b> begins on {start.pitches.join(' and ')} (
-                            {start.keys[0]}) with finger {start.fingers.join(' and ')}; the thumb lies on {start.thumb}.
-                        </Text>
-                    ))}
-                    <Text size="sm" mb="xs">
-                        {moved.data.accidentals.length === 0
-                            ? 'White keys only.'
-                            : `Played sharp or flat: ${listed(moved.data.accidentals)}.`}{' '}
-                        Everything else by the same moves.
-                    </Text>
-                    <Button size="compact-sm" variant="default" mb="xs" onClick={() => keep(piece.title, moved.data)}>
-                        Keep it as MusicXML
-                    </Button>
-                    <Score music={moved.data.music} title={`${piece.title} in ${moved.data.key}`} scale={38} />
-                </>
-            )}
+            {moved.data !== undefined && <Moved piece={piece} moved={moved.data} />}
+        </>
+    );
+}
+
+/** Where the hands lie then, and the music as it is written there. */
+function Moved({ piece, moved }: { piece: Props['piece']; moved: Api['PositionResource'] }) {
+    return (
+        <>
+            {moved.starts.map((start) => (
+                <Text key={start.hand} size="sm" className={start.hand === 'R' ? 'right-hand' : 'left-hand'}>
+                    <b>{capital(handWords(start.hand))}</b> begins on {start.pitches.join(' and ')} ({start.keys[0]})
+                    with finger {start.fingers.join(' and ')}; the thumb lies on {start.thumb}.
+                </Text>
+            ))}
+            <Text size="sm" mb="xs">
+                {moved.accidentals.length === 0
+                    ? 'White keys only.'
+                    : `Played sharp or flat: ${listed(moved.accidentals)}.`}{' '}
+                Everything else by the same moves.
+            </Text>
+            <Button size="compact-sm" variant="default" mb="xs" onClick={() => keep(piece.title, moved)}>
+                Keep it as MusicXML
+            </Button>
+            <Score music={moved.music} title={`${piece.title} in ${moved.key}`} scale={38} />
         </>
     );
 }

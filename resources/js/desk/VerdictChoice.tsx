@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, ask, at, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
+import styles from './Desk.module.css';
 
 type Breakdown = Api['BreakdownResource'];
 
@@ -31,7 +32,7 @@ export function VerdictChoice({ data, measure }: { data: Breakdown; measure: num
     );
     if (point === undefined) return null;
     return (
-        <section aria-label={`Your word on bar ${measure}`} className="desk-part">
+        <section aria-label={`Your word on bar ${measure}`} className={styles.part}>
             <b>Bar {measure} is</b>
             <Group gap={4} mt={2}>
                 {VERDICTS.map((one) => (

@@ -7,108 +7,47 @@ import { useBars } from './useBars';
 
 /** What is looked at on the desk: a lens or two, a finding, a note, some bars or a range exact to the beat. */
 export function useDesk(report: Report) {
-    const [lens, setLens] = useState<Lens>('look over');
-    const [also, setAlso] = useState<Lens | null>(null);
-    const [picked, setPicked] = useState<{ index: number; title: string } | null>(null);
-    const [note, setNote] = useState<string | null>(null);
-    const [range, setRange] = useState<Range | null>(null);
-    const [other, setOther] = useState<number | 'wanted' | null>(null);
+    const looking = useLenses();
+    const { lens } = looking;
     const [saying, setSaying] = useState<Saying>('letters');
-    const { bars, choose, step, clear } = useBars(report.bars.length);
-    const lenses = useMemo(() => (also === null ? [lens] : [lens, also]), [lens, also]);
-    const findings = useMemo(() => findingsOf(report, lens), [report, lens]);
-    const chosen = placeOf(findings, picked);
-    const setChosen = (index: number | null) =>
-        setPicked(index === null ? null : { index, title: findings[index]?.title ?? '' });
-    const finding: Finding | null = chosen === null ? null : (findings[chosen] ?? null);
-    const bar = bars !== null && bars[0] === bars[1] ? bars[0] : null;
-    const letGo = () => {
-        clear();
-        setRange(null);
-        setNote(null);
-        setOther(null);
-    };
-    /** A press on the music: the finding that speaks of it is chosen, the next one on the next press. */
-    const point = (event: string | null, index: number) => {
-        const at = findingsAt(findings, event, report.bars[index]?.measure ?? -1);
-        const next = at[(at.indexOf(chosen ?? -1) + 1) % Math.max(1, at.length)];
-        setChosen(next ?? null);
-    };
-    const onBar = (index: number, more: boolean) => {
-        if (other === 'wanted' && bar !== null && index !== bar) {
-            setOther(index);
-            return;
-        }
-        setRange(null);
-        setNote(null);
-        setOther(null);
-        choose(index, more);
-        point(null, index);
-    };
+    const hand = useHand(report.bars.length);
+    const { bar, other, clearMarks, letGo } = hand;
+    const found = useFindings(report, lens);
+    const { setChosen, point } = found;
+    const { onBar, onNote } = pressing(report, hand, point);
     const look = (next: Lens) => {
         if (next === lens) return;
-        setLens(next);
+        looking.look(next);
         setChosen(null);
-        // The second lens stays beside the new one, unless it is the same.
-        if (next === also) setAlso(null);
-    };
-    const pick = (index: number | null) => {
-        letGo();
-        setChosen(index);
     };
     return {
-        lens,
-        also,
+        ...looking,
         look,
-        /** Two lenses together; the same one again puts the second away. */
-        lookWith: (next: Lens) => setAlso(next === lens || next === also ? null : next),
-        lenses,
-        findings,
-        finding,
-        chosen,
-        pick,
+        ...found,
+        pick: (index: number | null) => {
+            letGo();
+            setChosen(index);
+        },
         nextFinding: (by: number) => {
             letGo();
-            if (findings.length === 0) return;
-            const start = by > 0 ? -1 : 0;
-            setChosen(((chosen ?? start) + by + findings.length) % findings.length);
+            found.next(by);
         },
-        note,
-        onNote: (id: string) => {
-            const at = report.events.find((event) => event.id === id)?.place ?? '';
-            const index = report.bars.findIndex((one) => one.measure === Number.parseInt(at, 10));
-            // A note of the bar that is asked for means the bar.
-            if (other === 'wanted') {
-                onBar(index, false);
-                return;
-            }
-            letGo();
-            setNote(id);
-            point(id, index);
-        },
-        bars,
+        note: hand.note,
+        bars: hand.bars,
         bar,
+        range: hand.range,
+        other,
+        compare: hand.compare,
+        onNote,
         onBar,
         stepBar: (by: number, more: boolean) => {
-            setRange(null);
-            setNote(null);
-            setOther(null);
-            step(by, more);
+            clearMarks();
+            hand.step(by, more);
         },
-        range,
         onRange: (next: Range) => {
             letGo();
             setChosen(null);
-            setRange(next);
-        },
-        /** The bar that the chosen one is compared with, by index, or that one is asked for. */
-        other,
-        compare: (first: number | null, second: number | 'wanted' | null) => {
-            if (first !== null && first !== bar) {
-                letGo();
-                choose(first);
-            }
-            setOther(second);
+            hand.setRange(next);
         },
         letGo: () => {
             letGo();
@@ -116,6 +55,121 @@ export function useDesk(report: Report) {
         },
         saying,
         setSaying,
+    };
+}
+
+/** What the hand has chosen on the music: bars, a note, or a range exact to the beat. */
+function useHand(count: number) {
+    const [note, setNote] = useState<string | null>(null);
+    const [range, setRange] = useState<Range | null>(null);
+    const [other, setOther] = useState<number | 'wanted' | null>(null);
+    const { bars, choose, step, clear } = useBars(count);
+    const bar = bars !== null && bars[0] === bars[1] ? bars[0] : null;
+    const clearMarks = () => {
+        setRange(null);
+        setNote(null);
+        setOther(null);
+    };
+    const letGo = () => {
+        clear();
+        clearMarks();
+    };
+    return {
+        bars,
+        choose,
+        step,
+        note,
+        setNote,
+        range,
+        setRange,
+        bar,
+        /** The bar that the chosen one is compared with, by index, or that one is asked for. */
+        other,
+        setOther,
+        clearMarks,
+        letGo,
+        compare: (first: number | null, second: number | 'wanted' | null) => {
+            if (first !== null && first !== bar) {
+                letGo();
+                choose(first);
+            }
+            setOther(second);
+        },
+    };
+}
+
+/** A press on a bar or a note chooses it, and the finding that speaks of it. */
+function pressing(
+    report: Report,
+    hand: ReturnType<typeof useHand>,
+    point: (event: string | null, bar: number) => void,
+) {
+    const { bar, other, choose, clearMarks, letGo } = hand;
+    const onBar = (index: number, more: boolean) => {
+        if (other === 'wanted' && bar !== null && index !== bar) {
+            hand.setOther(index);
+            return;
+        }
+        clearMarks();
+        choose(index, more);
+        point(null, index);
+    };
+    const onNote = (id: string) => {
+        const at = report.events.find((event) => event.id === id)?.place ?? '';
+        const index = report.bars.findIndex((one) => one.measure === Number.parseInt(at, 10));
+        // A note of the bar that is asked for means the bar.
+        if (other === 'wanted') {
+            onBar(index, false);
+            return;
+        }
+        letGo();
+        hand.setNote(id);
+        point(id, index);
+    };
+    return { onBar, onNote };
+}
+
+/** What the lens has found, and which finding is chosen. */
+function useFindings(report: Report, lens: Lens) {
+    const [picked, setPicked] = useState<{ index: number; title: string } | null>(null);
+    const findings = useMemo(() => findingsOf(report, lens), [report, lens]);
+    const chosen = placeOf(findings, picked);
+    const setChosen = (index: number | null) =>
+        setPicked(index === null ? null : { index, title: findings[index]?.title ?? '' });
+    return {
+        findings,
+        chosen,
+        setChosen,
+        finding: chosen === null ? null : (findings[chosen] ?? null),
+        next: (by: number) => {
+            if (findings.length === 0) return;
+            const start = by > 0 ? -1 : 0;
+            setChosen(((chosen ?? start) + by + findings.length) % findings.length);
+        },
+        /** A press on the music: the finding that speaks of it is chosen, the next one on the next press. */
+        point: (event: string | null, index: number) => {
+            const at = findingsAt(findings, event, report.bars[index]?.measure ?? -1);
+            setChosen(at[(at.indexOf(chosen ?? -1) + 1) % Math.max(1, at.length)] ?? null);
+        },
+    };
+}
+
+/** The lens that the music is looked at through, and a second one beside it. */
+function useLenses() {
+    const [lens, setLens] = useState<Lens>('look over');
+    const [also, setAlso] = useState<Lens | null>(null);
+    const lenses = useMemo(() => (also === null ? [lens] : [lens, also]), [lens, also]);
+    return {
+        lens,
+        also,
+        lenses,
+        look: (next: Lens) => {
+            setLens(next);
+            // The second lens stays beside the new one, unless it is the same.
+            if (next === also) setAlso(null);
+        },
+        /** Two lenses together; the same one again puts the second away. */
+        lookWith: (next: Lens) => setAlso(next === lens || next === also ? null : next),
     };
 }
 

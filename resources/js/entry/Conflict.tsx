@@ -1,4 +1,5 @@
 import { Alert, Button, Group } from '@mantine/core';
+import styles from './Conflict.module.css';
 import type { Typed } from './draft';
 
 interface Props {
@@ -19,7 +20,7 @@ export function Conflict({ mine, theirs, choose }: Props) {
             c="var(--ink)"
             title="Another window has changed this piece too"
         >
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '0.8rem' }}>
+            <div className={styles.two}>
                 {[
                     { title: 'Here', typed: mine, keep: true, verb: 'Keep what is here' },
                     { title: 'In the other window', typed: theirs, keep: false, verb: 'Take the other one' },
@@ -48,12 +49,12 @@ function Changed({ text, against }: { text: string; against: string }) {
     const known = new Set(against.split('\n'));
     return (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a long text is scrolled by keys
-        <pre style={{ margin: '0.3rem 0 0', maxHeight: '9rem', overflow: 'auto', fontSize: '0.85rem' }} tabIndex={0}>
+        <pre className={styles.text} tabIndex={0}>
             {text.split('\n').map((line, i) => {
                 const differs = !known.has(line);
                 return (
                     // biome-ignore lint/suspicious/noArrayIndexKey: lines have no other name
-                    <div key={i} className={differs ? 'thorn' : undefined} style={{ fontWeight: differs ? 700 : 400 }}>
+                    <div key={i} className={differs ? `thorn ${styles.differs}` : undefined}>
                         {line || ' '}
                     </div>
                 );

@@ -2,7 +2,7 @@ import { defaultKeymap, history, historyField, historyKeymap } from '@codemirror
 import { lintKeymap, setDiagnostics } from '@codemirror/lint';
 import { EditorState, type Extension, Prec } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
-import { type Ref, useEffect, useImperativeHandle, useRef } from 'react';
+import { type Ref, type RefObject, useEffect, useImperativeHandle, useRef } from 'react';
 import type { Api } from '../api';
 import { language } from './language';
 import { changesOf, type Edit, offsetOf, onEnter } from './lines';
@@ -72,36 +72,7 @@ export function Editor({ ref, text, past, errors, of, onChange, onCursor }: Prop
     // biome-ignore lint/correctness/useExhaustiveDependencies: the editor is made once; its text is its own from then on
     useEffect(() => {
         if (place.current === null) return;
-        const extensions = [
-            history({ minDepth: STEPS }),
-            lineNumbers(),
-            language,
-            EditorView.lineWrapping,
-            EditorView.contentAttributes.of({
-                'aria-label': 'The piece in shorthand',
-                'aria-describedby': 'typed-errors',
-                spellcheck: 'false',
-                autocorrect: 'off',
-                autocapitalize: 'off',
-            }),
-            Prec.high(keymap.of([{ key: 'Enter', run: enter }])),
-            EditorView.inputHandler.of(handName),
-            keymap.of([
-                ...defaultKeymap.filter((binding) => !binding.key?.startsWith('Alt-')),
-                ...historyKeymap,
-                ...lintKeymap,
-            ]),
-            EditorView.updateListener.of((update) => {
-                if (update.docChanged) {
-                    const { state } = update;
-                    told.current.onChange(state.doc.toString(), () => state.toJSON(FIELDS));
-                }
-                if (update.docChanged || update.selectionSet) {
-                    const { from, to } = update.state.selection.main;
-                    told.current.onCursor(from, to);
-                }
-            }),
-        ];
+        const extensions = extensionsFor(told);
         const created = new EditorView({ state: begin(text, past, extensions), parent: place.current });
         view.current = created;
         if (past === null) created.dispatch({ selection: { anchor: created.state.doc.line(1).to } });
@@ -127,40 +98,77 @@ export function Editor({ ref, text, past, errors, of, onChange, onCursor }: Prop
         now.dispatch(setDiagnostics(now.state, diagnostics));
     }, [errors, of]);
 
-    useImperativeHandle(ref, () => {
-        const current = () => view.current as EditorView;
-        const changed = (changes: { from: number; to: number; insert: string }[], anchor?: number) => {
-            const selection = anchor === undefined ? {} : { selection: { anchor } };
-            current().dispatch({ changes, ...selection, scrollIntoView: true, userEvent: 'input' });
-            current().focus();
-        };
-        return {
-            focus: () => current().focus(),
-            type: (token, joined = false) => {
-                const { from, to } = current().state.selection.main;
-                const space =
-                    joined || /[\s{]$|^$/.test(current().state.sliceDoc(Math.max(0, from - 1), from)) ? '' : ' ';
-                const insert = space + token;
-                current().dispatch({
-                    changes: { from, to, insert },
-                    selection: { anchor: from + insert.length },
-                    scrollIntoView: true,
-                    userEvent: 'input.type',
-                });
-            },
-            apply: (edits) => changed(changesOf(current().state.doc.toString(), edits)),
-            replace: (insert) =>
-                changed([{ from: 0, to: current().state.doc.length, insert }], insert.split('\n', 1)[0]?.length ?? 0),
-            select: (line, column, length) => {
-                const from = offsetOf(current().state.doc.toString(), line, column);
-                current().dispatch({ selection: { anchor: from, head: from + length }, scrollIntoView: true });
-                current().focus();
-            },
-            before: () => current().state.sliceDoc(0, current().state.selection.main.head),
-            text: () => current().state.doc.toString(),
-        };
-    });
+    useImperativeHandle(ref, () => handleOf(() => view.current as EditorView));
     return <div ref={place} className="typed" />;
+}
+
+type Told = RefObject<Pick<Props, 'onChange' | 'onCursor'>>;
+
+/** How the text is typed: undo without end, lines numbered, hands named, and each change told. */
+function extensionsFor(told: Told): Extension {
+    return [
+        history({ minDepth: STEPS }),
+        lineNumbers(),
+        language,
+        EditorView.lineWrapping,
+        EditorView.contentAttributes.of({
+            'aria-label': 'The piece in shorthand',
+            'aria-describedby': 'typed-errors',
+            spellcheck: 'false',
+            autocorrect: 'off',
+            autocapitalize: 'off',
+        }),
+        Prec.high(keymap.of([{ key: 'Enter', run: enter }])),
+        EditorView.inputHandler.of(handName),
+        keymap.of([
+            ...defaultKeymap.filter((binding) => !binding.key?.startsWith('Alt-')),
+            ...historyKeymap,
+            ...lintKeymap,
+        ]),
+        EditorView.updateListener.of((update) => {
+            if (update.docChanged) {
+                const { state } = update;
+                told.current.onChange(state.doc.toString(), () => state.toJSON(FIELDS));
+            }
+            if (update.docChanged || update.selectionSet) {
+                const { from, to } = update.state.selection.main;
+                told.current.onCursor(from, to);
+            }
+        }),
+    ];
+}
+
+/** What others may do with the text, at the cursor or elsewhere. */
+function handleOf(current: () => EditorView): EditorHandle {
+    const changed = (changes: { from: number; to: number; insert: string }[], anchor?: number) => {
+        const selection = anchor === undefined ? {} : { selection: { anchor } };
+        current().dispatch({ changes, ...selection, scrollIntoView: true, userEvent: 'input' });
+        current().focus();
+    };
+    return {
+        focus: () => current().focus(),
+        type: (token, joined = false) => {
+            const { from, to } = current().state.selection.main;
+            const space = joined || /[\s{]$|^$/.test(current().state.sliceDoc(Math.max(0, from - 1), from)) ? '' : ' ';
+            const insert = space + token;
+            current().dispatch({
+                changes: { from, to, insert },
+                selection: { anchor: from + insert.length },
+                scrollIntoView: true,
+                userEvent: 'input.type',
+            });
+        },
+        apply: (edits) => changed(changesOf(current().state.doc.toString(), edits)),
+        replace: (insert) =>
+            changed([{ from: 0, to: current().state.doc.length, insert }], insert.split('\n', 1)[0]?.length ?? 0),
+        select: (line, column, length) => {
+            const from = offsetOf(current().state.doc.toString(), line, column);
+            current().dispatch({ selection: { anchor: from, head: from + length }, scrollIntoView: true });
+            current().focus();
+        },
+        before: () => current().state.sliceDoc(0, current().state.selection.main.head),
+        text: () => current().state.doc.toString(),
+    };
 }
 
 function begin(text: string, past: unknown, extensions: Extension): EditorState {

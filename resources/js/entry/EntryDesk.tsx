@@ -7,6 +7,7 @@ import { useStable } from '../shared/useStable';
 import { ChangeAll } from './ChangeAll';
 import { Conflict } from './Conflict';
 import { Editor } from './Editor';
+import styles from './EntryDesk.module.css';
 import { EntryHead } from './EntryHead';
 import { EntryMusic } from './EntryMusic';
 import { FileDialog } from './FileDialog';
@@ -138,7 +139,7 @@ function TypedAndMusic({ entry, of: { start, place }, brought, player }: Sides) 
     const { editor, preview, of, typed, cursor } = entry;
     const known = of === typed.text ? preview?.spans : [];
     return (
-        <div className="entry">
+        <div className={styles.desk}>
             <Stack gap={6}>
                 <Editor
                     ref={editor}
@@ -162,7 +163,7 @@ function TypedAndMusic({ entry, of: { start, place }, brought, player }: Sides) 
                 />
                 <KeyStrip />
             </Stack>
-            <div className="sheet entry-music">
+            <div className={`sheet ${styles.music}`}>
                 <EntryMusic
                     {...{ preview, of, cursor, player }}
                     text={typed.text}

@@ -2,6 +2,7 @@ import { Anchor, Button, FileButton, Group, Text, TextInput, Title } from '@mant
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { musicEndings } from '../api';
+import styles from './EntryHead.module.css';
 import type { Kept } from './useDraft';
 
 interface Props {
@@ -70,7 +71,7 @@ export const EntryHead = memo(function EntryHead({
                 </FileButton>
                 {more}
                 <Button onClick={onSave} loading={saving} disabled={!ready}>
-                    Save <kbd style={{ marginLeft: 8, color: 'var(--ink)' }}>Ctrl Enter</kbd>
+                    Save <kbd className={styles.key}>Ctrl Enter</kbd>
                 </Button>
             </Group>
         </Group>

@@ -5,6 +5,7 @@ import { ask } from '../api';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { useStable } from '../shared/useStable';
+import styles from './EntryMusic.module.css';
 import { spansAt } from './lines';
 import type { Preview } from './usePreview';
 
@@ -55,7 +56,7 @@ export function EntryMusic({ text, preview, of, cursor, checked, player, onNote 
                 onNote={onNote}
                 stamp={of}
             />
-            <div ref={player} style={{ marginTop: '0.6rem' }}>
+            <div ref={player} className={styles.player}>
                 <Player
                     playback={listen}
                     tempo={80}

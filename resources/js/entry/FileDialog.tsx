@@ -5,6 +5,7 @@ import { type Api, asForm, ask, at, type Choice, choices } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
+import styles from './FileDialog.module.css';
 
 type Reading = Api['ReadingResource'];
 
@@ -59,55 +60,17 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
             <Stack gap="sm">
                 {reading.isPending && <Waiting what="Reading the file…" />}
                 <Trouble error={reading.error ?? store.error} />
-                {read?.kind === 'midi' && (
-                    <Group gap="sm">
-                        <Select
-                            label="Lay the notes on a grid of"
-                            w={220}
-                            allowDeselect={false}
-                            data={GRIDS}
-                            value={read.grid ?? ''}
-                            onChange={(chosen) => setGrid(chosen ?? '')}
-                        />
-                        <Select
-                            label="Pickup"
-                            w={220}
-                            allowDeselect={false}
-                            data={read.pickups.map(({ length, name }) => ({ value: length, label: name }))}
-                            value={read.pickup}
-                            onChange={(chosen) => setPickup(chosen ?? '')}
-                        />
-                    </Group>
-                )}
+                {read?.kind === 'midi' && <PlayedOn read={read} setGrid={setGrid} setPickup={setPickup} />}
                 {several && <Parts parts={read?.parts ?? []} roles={roles} setRoles={setRoles} />}
                 {read?.music != null && (
-                    <>
-                        <Notes title={read.kind === 'midi' ? 'Look at these again' : 'Not kept'} notes={read.notRead} />
-                        <Notes title="Does not add up" notes={read.checks} />
-                        <div className="sheet" style={{ maxHeight: '38vh', overflow: 'auto' }}>
-                            <Score music={read.music} title={`${read.title}, ${read.measures} bars`} scale={34} />
-                        </div>
-                        {read.unsaid.length > 0 && (
-                            <Text size="sm">
-                                The shorthand has no word for this, so it would be lost when the piece is typed on:{' '}
-                                {read.unsaid.join(' ')}
-                            </Text>
-                        )}
-                        <Group gap="xs">
-                            <Button variant={typable ? 'filled' : 'default'} onClick={() => onText(read)}>
-                                Type on from it
-                            </Button>
-                            {pageId !== null && (
-                                <Button
-                                    variant={typable ? 'default' : 'filled'}
-                                    loading={store.isPending}
-                                    onClick={() => store.mutate()}
-                                >
-                                    Put it on the page as it is
-                                </Button>
-                            )}
-                        </Group>
-                    </>
+                    <WhatIsRead
+                        read={read}
+                        music={read.music}
+                        typable={typable}
+                        onText={onText}
+                        store={pageId === null ? null : () => store.mutate()}
+                        storing={store.isPending}
+                    />
                 )}
             </Stack>
         </Dialog>
@@ -166,13 +129,88 @@ function Notes({ title, notes }: { title: string; notes: Api['CheckResource'][] 
                 {title}
             </Text>
             {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a long list is scrolled by keys */}
-            <ul style={{ margin: 0, paddingLeft: '1.2rem', maxHeight: '7.5rem', overflow: 'auto' }} tabIndex={0}>
+            <ul className={styles.notes} tabIndex={0}>
                 {notes.map((note) => (
-                    <li key={`${note.place} ${note.text}`} style={{ fontSize: '0.9rem' }}>
+                    <li key={`${note.place} ${note.text}`} className={styles.note}>
                         {note.text}
                     </li>
                 ))}
             </ul>
         </section>
+    );
+}
+
+/** What is in the file, what of it is not kept, and the ways on. */
+function WhatIsRead({
+    read,
+    music,
+    typable,
+    onText,
+    store,
+    storing,
+}: {
+    read: Reading;
+    music: string;
+    typable: boolean;
+    onText: Props['onText'];
+    store: (() => void) | null;
+    storing: boolean;
+}) {
+    return (
+        <>
+            <Notes title={read.kind === 'midi' ? 'Look at these again' : 'Not kept'} notes={read.notRead} />
+            <Notes title="Does not add up" notes={read.checks} />
+            <div className={`sheet ${styles.music}`}>
+                <Score music={music} title={`${read.title}, ${read.measures} bars`} scale={34} />
+            </div>
+            {read.unsaid.length > 0 && (
+                <Text size="sm">
+                    The shorthand has no word for this, so it would be lost when the piece is typed on:{' '}
+                    {read.unsaid.join(' ')}
+                </Text>
+            )}
+            <Group gap="xs">
+                <Button variant={typable ? 'filled' : 'default'} onClick={() => onText(read)}>
+                    Type on from it
+                </Button>
+                {store !== null && (
+                    <Button variant={typable ? 'default' : 'filled'} loading={storing} onClick={store}>
+                        Put it on the page as it is
+                    </Button>
+                )}
+            </Group>
+        </>
+    );
+}
+
+/** Of played notes: the grid they are laid on, and the pickup. */
+function PlayedOn({
+    read,
+    setGrid,
+    setPickup,
+}: {
+    read: Reading;
+    setGrid: (grid: Api['Grid'] | '') => void;
+    setPickup: (pickup: string) => void;
+}) {
+    return (
+        <Group gap="sm">
+            <Select
+                label="Lay the notes on a grid of"
+                w={220}
+                allowDeselect={false}
+                data={GRIDS}
+                value={read.grid ?? ''}
+                onChange={(chosen) => setGrid(chosen ?? '')}
+            />
+            <Select
+                label="Pickup"
+                w={220}
+                allowDeselect={false}
+                data={read.pickups.map(({ length, name }) => ({ value: length, label: name }))}
+                value={read.pickup}
+                onChange={(chosen) => setPickup(chosen ?? '')}
+            />
+        </Group>
     );
 }

@@ -1,5 +1,6 @@
 import { Button, Text } from '@mantine/core';
 import type { Api } from '../api';
+import styles from './Findings.module.css';
 import type { Preview } from './usePreview';
 
 interface Props {
@@ -35,10 +36,7 @@ export function Findings({ preview, typing, brought, onError, onCheck, onFix }: 
                 </button>
             ))}
             {checks.map((check) => (
-                <div
-                    key={`${check.place} ${check.code} ${check.hand} ${check.text}`}
-                    style={{ display: 'flex', gap: 6 }}
-                >
+                <div key={`${check.place} ${check.code} ${check.hand} ${check.text}`} className={styles.finding}>
                     <button type="button" className="finding" onClick={() => onCheck(check)}>
                         <b>{check.place}</b> {check.text}
                     </button>
@@ -46,7 +44,7 @@ export function Findings({ preview, typing, brought, onError, onCheck, onFix }: 
                         <Button
                             size="compact-sm"
                             variant="light"
-                            style={{ flexShrink: 0, alignSelf: 'center' }}
+                            className={styles.fix}
                             onClick={() => check.fix !== null && onFix(check.fix)}
                         >
                             {check.fix.label}

@@ -2,6 +2,7 @@ import { Anchor } from '@mantine/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../shared/Shell';
+import styles from './KeyStrip.module.css';
 
 const LENGTHS = {
     us: 'whole half quarter eighth sixteenth',
@@ -36,7 +37,7 @@ export const PRESSED: [string, string][] = [
 
 function Keys({ keys }: { keys: [string, string][] }) {
     return keys.map(([key, does]) => (
-        <span key={key} style={{ whiteSpace: 'nowrap' }}>
+        <span key={key} className={styles.key}>
             <kbd>{key}</kbd> {does}
         </span>
     ));
@@ -45,10 +46,9 @@ function Keys({ keys }: { keys: [string, string][] }) {
 /** What is typed and what is pressed, always in sight. */
 export const KeyStrip = memo(function KeyStrip() {
     const words = useSession().data?.studio.words ?? 'us';
-    const line = { display: 'flex', flexWrap: 'wrap', gap: '0.2rem 0.7rem', fontSize: '0.85rem' } as const;
     return (
         <section aria-label="Keys" className="faint">
-            <div style={line}>
+            <div className={styles.line}>
                 <span>
                     <kbd>w h q v x</kbd> {LENGTHS[words]}
                 </span>
@@ -57,7 +57,7 @@ export const KeyStrip = memo(function KeyStrip() {
                     The whole shorthand
                 </Anchor>
             </div>
-            <div style={{ ...line, marginTop: '0.25rem' }}>
+            <div className={styles.line}>
                 <Keys keys={PRESSED} />
             </div>
         </section>

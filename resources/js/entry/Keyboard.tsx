@@ -1,10 +1,11 @@
 import { Button, Checkbox, Group, Select, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import { ask, wordsOf } from '../api';
+import { type Api, ask, wordsOf } from '../api';
 import { useMidi } from '../shared/midi/devices';
 import { TAKES } from '../shared/midi/standIn';
 import { Piano } from '../shared/piano/Piano';
 import { useSession } from '../shared/Shell';
+import styles from './Keyboard.module.css';
 
 interface Props {
     /** The text up to the cursor. */
@@ -33,7 +34,6 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
     const [struck, setStruck] = useState<number[]>([]);
     const [heard, setHeard] = useState(false);
     const [trouble, setTrouble] = useState<string | null>(null);
-    const [take, setTake] = useState(TAKES[0]?.name ?? '');
     const queue = useRef<Promise<void>>(Promise.resolve());
     const alive = useRef(true);
     useEffect(() => {
@@ -59,66 +59,10 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
     };
     const midi = useMidi(onChord);
     return (
-        <section aria-label="Piano" className="sheet" style={{ padding: '0.6rem 0.8rem' }}>
+        <section aria-label="Piano" className={`sheet ${styles.piano}`}>
             <Group justify="space-between" mb={8} gap="xs">
-                <div className="lengths" role="toolbar" aria-label="Lengths and signs">
-                    {Object.entries(LENGTHS[words]).map(([token, name]) => (
-                        <Button key={token} size="compact-sm" variant="default" onClick={() => type(token)}>
-                            {name}
-                        </Button>
-                    ))}
-                    {OTHERS.map(([token, name]) => (
-                        <Button
-                            key={token}
-                            size="compact-sm"
-                            variant="default"
-                            onClick={() => type(token, JOINED.has(token))}
-                        >
-                            {name}
-                        </Button>
-                    ))}
-                </div>
-                <Group gap="xs">
-                    <Checkbox
-                        size="sm"
-                        label="Hear the keys"
-                        checked={heard}
-                        onChange={(event) => setHeard(event.currentTarget.checked)}
-                    />
-                    <Select
-                        aria-label="MIDI keyboard"
-                        placeholder="MIDI keyboard"
-                        size="xs"
-                        w={190}
-                        clearable
-                        value={midi.chosen}
-                        onChange={midi.choose}
-                        onDropdownOpen={() => void midi.look()}
-                        data={midi.sources.map((source) => ({ value: source.id, label: source.name }))}
-                    />
-                    {midi.chosen === midi.standIn.id && (
-                        <>
-                            <Select
-                                aria-label="Recorded take"
-                                size="xs"
-                                w={190}
-                                allowDeselect={false}
-                                value={take}
-                                onChange={(name) => setTake(name ?? take)}
-                                data={TAKES.map((one) => one.name)}
-                            />
-                            <Button
-                                size="compact-sm"
-                                onClick={() => {
-                                    const chosen = TAKES.find((one) => one.name === take);
-                                    if (chosen !== undefined) midi.standIn.play(chosen);
-                                }}
-                            >
-                                Play the take
-                            </Button>
-                        </>
-                    )}
-                </Group>
+                <LengthBar words={words} type={type} />
+                <HeardBy heard={heard} setHeard={setHeard} midi={midi} />
             </Group>
             <Piano from={36} to={84} onChord={onChord} marked={struck} />
             {(trouble ?? midi.trouble) !== null && (
@@ -129,3 +73,77 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
         </section>
     );
 });
+
+/** Whether the keys sound, and the MIDI keyboard that is listened to. */
+function HeardBy({
+    heard,
+    setHeard,
+    midi,
+}: {
+    heard: boolean;
+    setHeard: (heard: boolean) => void;
+    midi: ReturnType<typeof useMidi>;
+}) {
+    const [take, setTake] = useState(TAKES[0]?.name ?? '');
+    return (
+        <Group gap="xs">
+            <Checkbox
+                size="sm"
+                label="Hear the keys"
+                checked={heard}
+                onChange={(event) => setHeard(event.currentTarget.checked)}
+            />
+            <Select
+                aria-label="MIDI keyboard"
+                placeholder="MIDI keyboard"
+                size="xs"
+                w={190}
+                clearable
+                value={midi.chosen}
+                onChange={midi.choose}
+                onDropdownOpen={() => void midi.look()}
+                data={midi.sources.map((source) => ({ value: source.id, label: source.name }))}
+            />
+            {midi.chosen === midi.standIn.id && (
+                <>
+                    <Select
+                        aria-label="Recorded take"
+                        size="xs"
+                        w={190}
+                        allowDeselect={false}
+                        value={take}
+                        onChange={(name) => setTake(name ?? take)}
+                        data={TAKES.map((one) => one.name)}
+                    />
+                    <Button
+                        size="compact-sm"
+                        onClick={() => {
+                            const chosen = TAKES.find((one) => one.name === take);
+                            if (chosen !== undefined) midi.standIn.play(chosen);
+                        }}
+                    >
+                        Play the take
+                    </Button>
+                </>
+            )}
+        </Group>
+    );
+}
+
+/** Lengths and signs by a press. */
+function LengthBar({ words, type }: { words: Api['NoteWords']; type: Props['type'] }) {
+    return (
+        <div className={styles.lengths} role="toolbar" aria-label="Lengths and signs">
+            {Object.entries(LENGTHS[words]).map(([token, name]) => (
+                <Button key={token} size="compact-sm" variant="default" onClick={() => type(token)}>
+                    {name}
+                </Button>
+            ))}
+            {OTHERS.map(([token, name]) => (
+                <Button key={token} size="compact-sm" variant="default" onClick={() => type(token, JOINED.has(token))}>
+                    {name}
+                </Button>
+            ))}
+        </div>
+    );
+}

@@ -6,6 +6,8 @@ import reference from '../../../docs/shorthand.md?raw';
 import { ask } from '../api';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
+import styles from './EntryDesk.module.css';
+import referenceStyles from './Reference.module.css';
 
 /** What the reference calls lengths, in the words of other studios. */
 const UK: [string, string][] = [
@@ -47,7 +49,7 @@ function Block({ token }: { token: Token }): ReactNode {
                 </Title>
             );
         case 'paragraph':
-            return <p style={{ margin: 0 }}>{inline(token.tokens ?? [])}</p>;
+            return <p className={referenceStyles.words}>{inline(token.tokens ?? [])}</p>;
         case 'code':
             return <Example text={token.text} />;
         case 'table':
@@ -102,10 +104,8 @@ function Example({ text }: { text: string }) {
         staleTime: Number.POSITIVE_INFINITY,
     });
     return (
-        <div className="entry">
-            <pre className="sheet" style={{ margin: 0, overflowX: 'auto' }}>
-                {text}
-            </pre>
+        <div className={styles.desk}>
+            <pre className={`sheet ${referenceStyles.example}`}>{text}</pre>
             <div className="sheet">
                 {preview.data?.music != null && (
                     <Score music={preview.data.music} title="The example, engraved" scale={36} />

@@ -1,13 +1,16 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { type RefObject, useCallback, useEffect, useRef, useState } from 'react';
 import { type Api, ApiError } from '../api';
 import { type Desk, sendDraft } from './desk';
-import { type Draft, dropDraft, keepDraft, type Start, type Typed } from './draft';
+import { dropDraft, keepDraft, type Start, type Typed } from './draft';
 
 type Server = Api['DraftResource'];
 
 /** What another window kept, as the server sends it with its refusal. */
 const isDraft = (answer: unknown): answer is Server =>
     typeof answer === 'object' && answer !== null && 'revision' in answer && 'text' in answer;
+
+const keptElsewhere = (error: unknown): Server | null =>
+    error instanceof ApiError && error.status === 409 && isDraft(error.answer) ? error.answer : null;
 
 const PAUSE = 700;
 
@@ -22,19 +25,15 @@ export function useDraft(place: string, desk: Desk, start: Start) {
     const [other, setOther] = useState<Server | null>(start.other);
     const revision = useRef(start.revision);
     const latest = useRef<Typed>({ text: start.text, label: start.label });
-    const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-    const sending = useRef<Promise<void> | null>(null);
     const over = useRef(false);
 
     const inBrowser = useCallback(
         (ahead: boolean) => {
-            const draft: Draft = { ...latest.current, revision: revision.current, ahead };
-            if (!over.current) keepDraft(place, draft);
+            if (!over.current) keepDraft(place, { ...latest.current, revision: revision.current, ahead });
         },
         [place],
     );
     const send = useCallback(async () => {
-        timer.current = null;
         const sent = latest.current;
         setState('going');
         try {
@@ -44,22 +43,12 @@ export function useDraft(place: string, desk: Desk, start: Start) {
             inBrowser(more);
             if (!more) setState('kept');
         } catch (error) {
-            if (error instanceof ApiError && error.status === 409 && isDraft(error.answer)) {
-                setOther(error.answer);
-                setState('apart');
-            } else {
-                setState('here');
-            }
+            const theirs = keptElsewhere(error);
+            if (theirs !== null) setOther(theirs);
+            setState(theirs === null ? 'here' : 'apart');
         }
     }, [desk, inBrowser]);
-    const plan = useCallback(() => {
-        if (timer.current !== null) clearTimeout(timer.current);
-        timer.current = setTimeout(() => {
-            // One at a time, so that each knows the revision of the one before.
-            sending.current = (sending.current ?? Promise.resolve()).then(() => (over.current ? undefined : send()));
-        }, PAUSE);
-    }, [send]);
-
+    const { timer, sending, plan } = useAfterPause(send, over);
     const keep = useCallback(
         (typed: Typed) => {
             latest.current = typed;
@@ -85,11 +74,38 @@ export function useDraft(place: string, desk: Desk, start: Start) {
         if (timer.current !== null) clearTimeout(timer.current);
         dropDraft(place);
         await sending.current;
-    }, [place]);
+    }, [place, timer, sending]);
+    useSendingAgain(start, timer, plan, send);
+    return { state, other, keep, settle, end };
+}
+
+/** Runs after a pause, one at a time, so that each knows the revision of the one before; not any more once it is over. */
+function useAfterPause(run: () => Promise<void>, over: RefObject<boolean>) {
+    const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+    const sending = useRef<Promise<void> | null>(null);
+    const plan = useCallback(() => {
+        if (timer.current !== null) clearTimeout(timer.current);
+        timer.current = setTimeout(() => {
+            sending.current = (sending.current ?? Promise.resolve()).then(() => {
+                timer.current = null;
+                return over.current ? undefined : run();
+            });
+        }, PAUSE);
+    }, [run, over]);
+    return { timer, sending, plan };
+}
+
+/** What is only here is sent when the window is back online; what waits is sent at once when it is left. */
+function useSendingAgain(
+    start: Start,
+    timer: RefObject<ReturnType<typeof setTimeout> | null>,
+    plan: () => void,
+    send: () => Promise<void>,
+) {
     useEffect(() => {
         if (start.from === 'here' && start.other === null) plan();
         // Back online, or back in the window: what is only here is sent.
-        const again = () => timer.current === null && latest.current !== undefined && plan();
+        const again = () => timer.current === null && plan();
         window.addEventListener('online', again);
         return () => {
             window.removeEventListener('online', again);
@@ -98,6 +114,5 @@ export function useDraft(place: string, desk: Desk, start: Start) {
                 void send();
             }
         };
-    }, [plan, send, start]);
-    return { state, other, keep, settle, end };
+    }, [plan, send, start, timer]);
 }

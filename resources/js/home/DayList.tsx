@@ -2,6 +2,7 @@ import { Text } from '@mantine/core';
 import { Fragment } from 'react';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, minutes } from '../shared/words';
+import styles from './DayList.module.css';
 import type { HomeTaskData } from './useHome';
 
 interface Props {
@@ -16,16 +17,16 @@ interface Props {
 export function DayList({ tasks, breakAfter, isDone, open }: Props) {
     const breaks = breaksIn(tasks, breakAfter);
     return (
-        <ol className="plain-list" style={{ display: 'grid', gap: 10 }}>
+        <ol className={`plain-list ${styles.list}`}>
             {tasks.map((task, i) => (
                 <Fragment key={task.id}>
                     <li>
-                        <button type="button" className="sheet home-task" onClick={() => open(task.id)}>
-                            <span aria-hidden="true" className="home-dot" data-done={isDone(task) ? 'yes' : 'no'}>
+                        <button type="button" className={`sheet ${styles.task}`} onClick={() => open(task.id)}>
+                            <span aria-hidden="true" className={styles.dot} data-done={isDone(task) ? 'yes' : 'no'}>
                                 {isDone(task) && '✓'}
                             </span>
-                            <span style={{ flex: 1 }}>
-                                <b style={{ fontSize: '1.15rem' }}>{task.title}</b>{' '}
+                            <span className={styles.words}>
+                                <b className={styles.title}>{task.title}</b>{' '}
                                 {task.piece !== null && <HandMark hand={task.hand} />}
                                 <br />
                                 {task.piece !== null && (
@@ -34,7 +35,7 @@ export function DayList({ tasks, breakAfter, isDone, open }: Props) {
                                     </span>
                                 )}
                             </span>
-                            <span className="faint" style={{ whiteSpace: 'nowrap' }}>
+                            <span className={`faint ${styles.minutes}`}>
                                 {isDone(task) ? 'done' : minutes(task.minutes)}
                             </span>
                         </button>

@@ -6,10 +6,11 @@ import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, longDate } from '../shared/words';
 import { DayList } from './DayList';
+import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
 import { isTick, type Unsent } from './outbox';
-import { type HomeWeek, useHome } from './useHome';
+import { type HomeTaskData, type HomeWeek, useHome } from './useHome';
 
 const DAYS = [
     { value: '-1', label: 'Yesterday' },
@@ -25,33 +26,14 @@ export function Home() {
     const [open, setOpen] = useState<number | null>(null);
     const { home, week, today, kept, refused, tick, untick, isDone } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
-    if (home.error instanceof ApiError && home.error.status === 401) {
-        return (
-            <main style={{ padding: '2rem 1.2rem', maxWidth: 560, margin: '0 auto' }}>
-                <Title order={1}>This link is closed</Title>
-                <Text mt="sm">It was withdrawn, or its time is over. Ask the teacher for a new one.</Text>
-            </main>
-        );
-    }
-    if (week === undefined) {
-        return (
-            <main style={{ padding: '1rem' }}>
-                {home.error ? (
-                    <Trouble error={home.error} again={() => home.refetch()} />
-                ) : (
-                    <Waiting what="One moment…" />
-                )}
-            </main>
-        );
+    if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
+        return <NoWeek error={home.error} again={() => home.refetch()} />;
     }
     const date = dayFrom(today, away);
-    const day = week.days.find((one) => one.date === date);
-    const tasks = (day?.taskIds ?? []).flatMap((id) => week.tasks.filter((task) => task.id === id));
-    const done = tasks.filter((task) => isDone(task, date)).length;
     const task = week.tasks.find((one) => one.id === open);
     if (task !== undefined) {
         return (
-            <main className="home">
+            <main className={styles.home}>
                 <HomeTask
                     key={task.id}
                     token={token}
@@ -73,55 +55,117 @@ export function Home() {
         );
     }
     return (
-        <main className="home">
-            <Stack gap="md">
-                {week.children.length > 1 && (
-                    <SegmentedControl
-                        fullWidth
-                        aria-label="Who practises"
-                        value={String(child ?? week.children[0]?.id)}
-                        onChange={(id) => {
-                            setChild(Number(id));
-                            setAway(0);
-                        }}
-                        data={week.children.map((one) => ({ value: String(one.id), label: one.name }))}
-                    />
-                )}
-                <Group justify="space-between" wrap="nowrap">
-                    <div>
-                        <Text className="faint">{longDate(date)}</Text>
-                        <Title order={1} fz={34}>
-                            Hello {week.student}
-                        </Title>
-                        <Text>{howItStands(tasks.length, done, away)}</Text>
-                    </div>
-                    <Leaf days={week.days} today={today} size={104} />
-                </Group>
-                <SegmentedControl
-                    fullWidth
-                    aria-label="Which day"
-                    value={String(away)}
-                    onChange={(value) => setAway(Number(value))}
-                    data={DAYS}
-                />
-                {kept.length > 0 && (
-                    <Text role="status" className="sheet" p="xs">
-                        {waits(kept)} kept here and will be sent when there is a connection.
-                    </Text>
-                )}
-                {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
-                {away === 0 && <FromTheTeacher week={week} />}
-                {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
-                <DayList
-                    tasks={tasks}
-                    breakAfter={week.breakAfter}
-                    isDone={(one) => isDone(one, date)}
-                    open={setOpen}
-                />
-                {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
-                <WhatIsKept />
-            </Stack>
+        <main className={styles.home}>
+            <Day
+                week={week}
+                today={today}
+                away={away}
+                setAway={setAway}
+                child={child}
+                setChild={setChild}
+                kept={kept}
+                refused={refused}
+                isDone={isDone}
+                open={setOpen}
+            />
         </main>
+    );
+}
+
+/** Before there is a week to show: it comes, it cannot be fetched, or the link is closed. */
+function NoWeek({ error, again }: { error: unknown; again: () => void }) {
+    const isClosed = error instanceof ApiError && error.status === 401;
+    return (
+        <main className={styles.home}>
+            {isClosed && (
+                <>
+                    <Title order={1}>This link is closed</Title>
+                    <Text mt="sm">It was withdrawn, or its time is over. Ask the teacher for a new one.</Text>
+                </>
+            )}
+            {!isClosed && (error ? <Trouble error={error} again={again} /> : <Waiting what="One moment…" />)}
+        </main>
+    );
+}
+
+interface DayProps {
+    week: HomeWeek;
+    today: string;
+    away: number;
+    setAway: (away: number) => void;
+    child: number | null;
+    setChild: (child: number) => void;
+    kept: Unsent[];
+    refused: number;
+    isDone: (task: HomeTaskData, date: string) => boolean;
+    open: (task: number) => void;
+}
+
+/** A day: who practises, how far it is done, and its tasks. */
+function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open }: DayProps) {
+    const date = dayFrom(today, away);
+    const day = week.days.find((one) => one.date === date);
+    const tasks = (day?.taskIds ?? []).flatMap((id) => week.tasks.filter((task) => task.id === id));
+    const done = tasks.filter((task) => isDone(task, date)).length;
+    return (
+        <Stack gap="md">
+            <WhoPractises
+                week={week}
+                child={child}
+                choose={(id) => {
+                    setChild(id);
+                    setAway(0);
+                }}
+            />
+            <Group justify="space-between" wrap="nowrap">
+                <div>
+                    <Text className="faint">{longDate(date)}</Text>
+                    <Title order={1} fz={34}>
+                        Hello {week.student}
+                    </Title>
+                    <Text>{howItStands(tasks.length, done, away)}</Text>
+                </div>
+                <Leaf days={week.days} today={today} size={104} />
+            </Group>
+            <SegmentedControl
+                fullWidth
+                aria-label="Which day"
+                value={String(away)}
+                onChange={(value) => setAway(Number(value))}
+                data={DAYS}
+            />
+            {kept.length > 0 && (
+                <Text role="status" className="sheet" p="xs">
+                    {waits(kept)} kept here and will be sent when there is a connection.
+                </Text>
+            )}
+            {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
+            {away === 0 && <FromTheTeacher week={week} />}
+            {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
+            <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
+            {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
+            <WhatIsKept />
+        </Stack>
+    );
+}
+
+interface WhoProps {
+    week: HomeWeek;
+    child: number | null;
+    choose: (child: number) => void;
+}
+
+/** Brothers and sisters share a link. */
+function WhoPractises({ week, child, choose }: WhoProps) {
+    if (week.children.length < 2) return null;
+    return (
+        <SegmentedControl
+            fullWidth
+            aria-label="Who practises"
+            value={String(child ?? week.children[0]?.id)}
+            onChange={(id) => choose(Number(id))}
+            data={week.children.map((one) => ({ value: String(one.id), label: one.name }))}
+        />
     );
 }
 

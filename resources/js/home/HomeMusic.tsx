@@ -4,6 +4,7 @@ import type { Api } from '../api';
 import { Marks, type NoteMark } from '../shared/score/Marks';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
+import styles from './HomeMusic.module.css';
 
 type Lens = 'bare' | 'fingers' | 'counts' | 'name';
 
@@ -48,7 +49,7 @@ export function HomeMusic({ task, music, tempo, setTempo }: Props) {
                 onChange={(value) => setLens(value as Lens)}
                 data={LENSES}
             />
-            <div className="sheet" style={{ padding: 8 }}>
+            <div className={`sheet ${styles.music}`}>
                 <Score
                     music={music.music}
                     title={`${task.piece}, ${shown.bars.label}`}

@@ -24,9 +24,6 @@ interface Props {
 export function HomeTask({ token, task, done, day, tick, untick, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
-    const [times, setTimes] = useState(0);
-    const [feeling, setFeeling] = useState<Tick['feeling']>('fine');
-    const [note, setNote] = useState('');
     return (
         <Stack gap="md">
             <Group justify="space-between">
@@ -60,47 +57,78 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                             </Button>
                         </Group>
                     ) : (
-                        <Stack gap="sm">
-                            <InARow
-                                times={times}
-                                wanted={task.repetitions}
-                                played={setTimes}
-                                rungUp={music.data?.rungs.find((rung) => rung > tempo) ?? null}
-                                climb={setTempo}
-                            />
-                            <SegmentedControl
-                                fullWidth
-                                size="md"
-                                aria-label="How it went"
-                                value={feeling}
-                                onChange={setFeeling}
-                                data={choices.Feeling}
-                            />
-                            <Textarea
-                                label="A word to the teacher"
-                                autosize
-                                minRows={1}
-                                maxLength={240}
-                                value={note}
-                                onChange={(event) => setNote(event.currentTarget.value)}
-                            />
-                            <Button
-                                size="lg"
-                                onClick={() =>
-                                    tick({
-                                        repetitions: times === 0 ? task.repetitions : times,
-                                        tempo: task.tempo === null ? null : tempo,
-                                        feeling,
-                                        note,
-                                    })
-                                }
-                            >
-                                {day === 0 ? 'Done' : 'Done yesterday'}
-                            </Button>
-                        </Stack>
+                        <TickForm
+                            task={task}
+                            day={day}
+                            tick={tick}
+                            tempo={tempo}
+                            setTempo={setTempo}
+                            rungs={music.data?.rungs ?? []}
+                        />
                     )}
                 </section>
             )}
+        </Stack>
+    );
+}
+
+/** How often it was played, how it went, a word to the teacher, and the tick. */
+function TickForm({
+    task,
+    day,
+    tick,
+    tempo,
+    setTempo,
+    rungs,
+}: {
+    task: HomeTaskData;
+    day: number;
+    tick: Props['tick'];
+    tempo: number;
+    setTempo: (tempo: number) => void;
+    rungs: readonly number[];
+}) {
+    const [times, setTimes] = useState(0);
+    const [feeling, setFeeling] = useState<Tick['feeling']>('fine');
+    const [note, setNote] = useState('');
+    return (
+        <Stack gap="sm">
+            <InARow
+                times={times}
+                wanted={task.repetitions}
+                played={setTimes}
+                rungUp={rungs.find((rung) => rung > tempo) ?? null}
+                climb={setTempo}
+            />
+            <SegmentedControl
+                fullWidth
+                size="md"
+                aria-label="How it went"
+                value={feeling}
+                onChange={setFeeling}
+                data={choices.Feeling}
+            />
+            <Textarea
+                label="A word to the teacher"
+                autosize
+                minRows={1}
+                maxLength={240}
+                value={note}
+                onChange={(event) => setNote(event.currentTarget.value)}
+            />
+            <Button
+                size="lg"
+                onClick={() =>
+                    tick({
+                        repetitions: times === 0 ? task.repetitions : times,
+                        tempo: task.tempo === null ? null : tempo,
+                        feeling,
+                        note,
+                    })
+                }
+            >
+                {day === 0 ? 'Done' : 'Done yesterday'}
+            </Button>
         </Stack>
     );
 }

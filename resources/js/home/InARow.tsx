@@ -1,5 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
+import styles from './InARow.module.css';
 
 const ROW = 3;
 
@@ -25,9 +26,9 @@ export function InARow({ times, wanted, played, rungUp, climb }: Props) {
                 <Text>
                     Played <b>{times}</b> of {wanted}
                 </Text>
-                <span role="img" aria-label={`${row} of ${ROW} in a row`} style={{ fontSize: '1.6rem', lineHeight: 1 }}>
+                <span role="img" aria-label={`${row} of ${ROW} in a row`} className={styles.row}>
                     {[1, 2, 3].map((nth) => (
-                        <span key={nth} className="home-bud" data-open={nth <= row ? 'yes' : 'no'} />
+                        <span key={nth} className={styles.bud} data-open={nth <= row ? 'yes' : 'no'} />
                     ))}
                 </span>
             </Group>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Api, LessonTask } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords } from '../shared/words';
+import styles from './HeardTask.module.css';
 
 const MARKS = [
     { mark: 'pass', label: 'pass', sign: '✓' },
@@ -33,38 +34,16 @@ export function HeardTask({ task, slips, chosen, choose, mark, climb, note, drop
     const last = task.practices.at(-1);
     const notes = task.practices.filter((practice) => practice.note !== '');
     return (
-        <li
-            ref={row}
-            className="sheet"
-            style={{
-                padding: '0.45rem 0.7rem',
-                borderColor: chosen ? 'var(--leaf)' : undefined,
-                borderWidth: chosen ? 2 : 1,
-            }}
-        >
+        <li ref={row} className={`sheet ${styles.task}`} data-chosen={chosen ? 'yes' : undefined}>
             <Group justify="space-between" wrap="nowrap" gap="xs">
-                <button type="button" className="finding" style={{ padding: 0 }} aria-pressed={chosen} onClick={choose}>
+                <button type="button" className={`finding ${styles.choose}`} aria-pressed={chosen} onClick={choose}>
                     <b>{task.title}</b> {task.piece !== null && <HandMark hand={task.hand} />}
                     <br />
-                    <span style={{ fontSize: '0.9rem' }}>
+                    <span className={styles.where}>
                         {task.piece} {task.bars.length > 3 ? '' : barsWords(task.bars)}
                     </span>
                 </button>
-                <Group gap={4} wrap="nowrap">
-                    {MARKS.map((one) => (
-                        <Button
-                            key={one.mark}
-                            size="compact-sm"
-                            variant={task.mark === one.mark ? 'filled' : 'default'}
-                            aria-pressed={task.mark === one.mark}
-                            aria-label={`${task.title}${task.piece === null ? '' : `, ${task.piece}`}: ${one.label}`}
-                            onClick={() => mark(task.mark === one.mark ? null : one.mark)}
-                        >
-                            <span aria-hidden="true">{one.sign}&nbsp;</span>
-                            {one.label}
-                        </Button>
-                    ))}
-                </Group>
+                <MarkButtons task={task} mark={mark} />
             </Group>
             <Text size="sm" className="faint">
                 {task.practices.length === 0
@@ -82,20 +61,7 @@ export function HeardTask({ task, slips, chosen, choose, mark, climb, note, drop
                 <HeardMore task={task} climb={climb} note={note} />
             )}
             {slips.map((slip) => (
-                <Group key={slip.clientKey ?? slip.id} gap="xs">
-                    <Text size="sm" className="thorn">
-                        ▲ {slip.place}: {slip.words}
-                    </Text>
-                    <Button
-                        size="compact-xs"
-                        variant="subtle"
-                        c="var(--ink)"
-                        onClick={() => dropSlip(slip)}
-                        aria-label={`Take back: ${slip.words}, ${slip.place}`}
-                    >
-                        take back
-                    </Button>
-                </Group>
+                <SlipNoted key={slip.clientKey ?? slip.id} slip={slip} drop={() => dropSlip(slip)} />
             ))}
         </li>
     );
@@ -117,7 +83,7 @@ function HeardMore({ task, climb, note }: Pick<Props, 'task' | 'climb' | 'note'>
                     >
                         −
                     </Button>
-                    <Text size="sm" style={{ whiteSpace: 'nowrap' }}>
+                    <Text size="sm" className={styles.tempo}>
                         {task.tempoReached === null ? `at ${task.tempo}` : `reached ${task.tempoReached}`}
                     </Text>
                     <Button
@@ -139,8 +105,49 @@ function HeardMore({ task, climb, note }: Pick<Props, 'task' | 'climb' | 'note'>
                 value={words}
                 onChange={(event) => setWords(event.currentTarget.value)}
                 onBlur={() => words !== task.heardNote && note(words)}
-                style={{ flex: 1 }}
+                className={styles.note}
             />
+        </Group>
+    );
+}
+
+/** A slip of this task, and the way back. */
+function SlipNoted({ slip, drop }: { slip: Api['SlipResource']; drop: () => void }) {
+    return (
+        <Group gap="xs">
+            <Text size="sm" className="thorn">
+                ▲ {slip.place}: {slip.words}
+            </Text>
+            <Button
+                size="compact-xs"
+                variant="subtle"
+                c="var(--ink)"
+                onClick={drop}
+                aria-label={`Take back: ${slip.words}, ${slip.place}`}
+            >
+                take back
+            </Button>
+        </Group>
+    );
+}
+
+/** Pass, again, stop; the same once more takes it back. */
+function MarkButtons({ task, mark }: { task: LessonTask; mark: Props['mark'] }) {
+    return (
+        <Group gap={4} wrap="nowrap">
+            {MARKS.map((one) => (
+                <Button
+                    key={one.mark}
+                    size="compact-sm"
+                    variant={task.mark === one.mark ? 'filled' : 'default'}
+                    aria-pressed={task.mark === one.mark}
+                    aria-label={`${task.title}${task.piece === null ? '' : `, ${task.piece}`}: ${one.label}`}
+                    onClick={() => mark(task.mark === one.mark ? null : one.mark)}
+                >
+                    <span aria-hidden="true">{one.sign}&nbsp;</span>
+                    {one.label}
+                </Button>
+            ))}
         </Group>
     );
 }

@@ -108,7 +108,7 @@ function Heard({ data, hand, hearing }: { data: LessonData; hand: LessonInHand; 
                     />
                 ))}
             </ol>
-            <Stack gap="sm" className="lesson-side">
+            <Stack gap="sm" className={styles.side}>
                 {task !== null && (
                     <SlipBoard
                         task={task}

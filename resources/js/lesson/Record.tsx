@@ -1,5 +1,6 @@
 import { Group, NumberInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
+import styles from './Record.module.css';
 import type { LessonData, LessonInHand } from './useLesson';
 
 /** The lesson's record: how long it was, a note for the teacher, one for the family. Kept when the hand leaves the field. */
@@ -32,7 +33,7 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
                     max={240}
                     step={5}
                     w={110}
-                    style={{ flexGrow: 0 }}
+                    className={styles.short}
                     value={data.minutes}
                     onChange={(minutes) => typeof minutes === 'number' && minutes >= 5 && record({ minutes })}
                 />

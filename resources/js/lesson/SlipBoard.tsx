@@ -6,7 +6,9 @@ import { breakdownOf } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { rangeWords } from '../shared/score/beats';
 import { MusicLayer } from '../shared/score/MusicLayer';
+import type { Places } from '../shared/score/places';
 import { Score } from '../shared/score/Score';
+import styles from './Lesson.module.css';
 import { atBar, type Pointed, rangeAt } from './pointed';
 import type { Slip } from './useLesson';
 
@@ -64,16 +66,7 @@ export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: P
                 scale={38}
                 overlay={(places) => (
                     <>
-                        {places.measures.map((bar, i) =>
-                            own.has(i) ? null : (
-                                <div
-                                    // biome-ignore lint/suspicious/noArrayIndexKey: bars have no other name than their place
-                                    key={i}
-                                    className="score-aside"
-                                    style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
-                                />
-                            ),
-                        )}
+                        <Aside places={places} own={own} />
                         <MusicLayer
                             report={report}
                             places={places}
@@ -99,22 +92,43 @@ export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: P
                 What went wrong in {wordsAt(report, at)}?{' '}
                 <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
             </Text>
-            <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(16rem, 1fr))', gap: 4 }}>
-                {kinds.map((kind) => (
-                    <Button
-                        key={kind.kind}
-                        variant="default"
-                        size="compact-md"
-                        justify="flex-start"
-                        title={kind.remedy}
-                        leftSection={<Kbd>{kind.key}</Kbd>}
-                        onClick={() => add(kind)}
-                    >
-                        {kind.words}
-                    </Button>
-                ))}
-            </div>
+            <SlipKinds kinds={kinds} add={add} />
         </section>
+    );
+}
+
+/** The bars that are not the task's, dimmed. */
+function Aside({ places, own }: { places: Places; own: ReadonlySet<number> }) {
+    return places.measures.map((bar, i) =>
+        own.has(i) ? null : (
+            <div
+                // biome-ignore lint/suspicious/noArrayIndexKey: bars have no other name than their place
+                key={i}
+                className="score-aside"
+                style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
+            />
+        ),
+    );
+}
+
+/** What can go wrong, each with its key. */
+function SlipKinds({ kinds, add }: Pick<Props, 'kinds' | 'add'>) {
+    return (
+        <div className={styles.kinds}>
+            {kinds.map((kind) => (
+                <Button
+                    key={kind.kind}
+                    variant="default"
+                    size="compact-md"
+                    justify="flex-start"
+                    title={kind.remedy}
+                    leftSection={<Kbd>{kind.key}</Kbd>}
+                    onClick={() => add(kind)}
+                >
+                    {kind.words}
+                </Button>
+            ))}
+        </div>
     );
 }
 

@@ -26,13 +26,107 @@ export const heardOf = (task: LessonTask): Heard => ({
 
 /** A lesson whose every step shows at once, is kept, and is sent when there is a connection; each can be taken back. */
 export function useLesson(id: number) {
-    const client = useQueryClient();
     const place = at({ lesson: id });
-    const key = keyOf('/lessons/{lesson}', place);
     const lesson = api.useQuery('get', '/lessons/{lesson}', place);
+    const { waiting, refused, edit, step, send } = useSteps(id);
+    const [done, setDone] = useState<(() => void)[]>([]);
+    const setHeard = (task: LessonTask, heard: Heard) => {
+        edit((data) => withHeard(data, task, heard));
+        step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: heard }));
+    };
+    const { putSlip, takeSlip } = useSlips(id, edit, step);
+    const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
+
+    const finish = useFinish(id, send);
+    return {
+        lesson,
+        waiting,
+        refused,
+        finish,
+        heard: (task: LessonTask, change: Partial<Heard>) => {
+            const before = heardOf(task);
+            setHeard(task, { ...before, ...change });
+            undoable(() => setHeard(task, before));
+        },
+        addSlip: (task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
+            const slip = slipOf(task, kind, at, place);
+            const where = { measure: at.first, last: at.last, fromBeat: at.from, toBeat: at.to };
+            putSlip(slip, {
+                taskId: task.id,
+                kind: kind.kind,
+                hand: task.hand,
+                clientKey: slip.clientKey ?? '',
+                ...where,
+            });
+            undoable(() => takeSlip(slip));
+        },
+        dropSlip: takeSlip,
+        record: (change: Kept) => {
+            edit((data) => ({ ...data, ...change }));
+            step(deferred('patch', '/lessons/{lesson}', { ...place, body: change }));
+        },
+        undo: () => {
+            done.at(-1)?.();
+            setDone((steps) => steps.slice(0, -1));
+        },
+        canUndo: done.length > 0,
+    };
+}
+
+/** The lesson with what was heard of one task. */
+const withHeard = (data: LessonData, task: LessonTask, { mark, tempoReached, note }: Heard): LessonData => ({
+    ...data,
+    week: data.week && {
+        ...data.week,
+        tasks: data.week.tasks.map((one) =>
+            one.id === task.id ? { ...one, mark, tempoReached, heardNote: note } : one,
+        ),
+    },
+});
+
+type Steps = ReturnType<typeof useSteps>;
+
+/** Slips are put and taken back by the key that this window gave them, or by the number of the server. */
+function useSlips(id: number, edit: Steps['edit'], step: Steps['step']) {
+    const putSlip = (slip: Slip, body: Api['SlipRequest']) => {
+        edit((data) => ({ ...data, slips: [...data.slips, slip] }));
+        step(deferred('post', '/lessons/{lesson}/slips', { ...at({ lesson: id }), body }));
+    };
+    const takeSlip = (slip: Slip) => {
+        edit((data) => ({
+            ...data,
+            slips: data.slips.filter((one) => one.clientKey !== slip.clientKey || one.id !== slip.id),
+        }));
+        step(
+            slip.clientKey === null
+                ? deferred('delete', '/slips/{slip}', at({ slip: slip.id }))
+                : deferred('delete', '/lessons/{lesson}/slips/{key}', at({ lesson: id, key: slip.clientKey })),
+        );
+    };
+    return { putSlip, takeSlip };
+}
+
+/** A slip before the server knows it; its key is how both speak of it. */
+function slipOf(task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string): Slip {
+    return {
+        id: 0,
+        taskId: task.id,
+        kind: kind.kind,
+        words: kind.words,
+        measure: at.first,
+        last: at.last,
+        clientKey: crypto.randomUUID(),
+        place,
+        hand: task.hand,
+    };
+}
+
+/** The steps of a lesson: each shows at once, waits here, and is sent in order when there is a connection. */
+function useSteps(id: number) {
+    const client = useQueryClient();
+    const key = keyOf('/lessons/{lesson}', at({ lesson: id }));
     const [waiting, setWaiting] = useState(() => waitingSteps(id).length);
     const [refused, setRefused] = useState(0);
-    const [done, setDone] = useState<(() => void)[]>([]);
     /** An answer that was on its way was let go. */
     const owed = useRef(false);
     const edit = (change: (data: LessonData) => LessonData) => {
@@ -75,83 +169,18 @@ export function useLesson(id: number) {
         setWaiting(waitingSteps(id).length);
         send();
     };
-    const setHeard = (task: LessonTask, heard: Heard) => {
-        edit((data) => ({
-            ...data,
-            week: data.week && {
-                ...data.week,
-                tasks: data.week.tasks.map((one) =>
-                    one.id === task.id
-                        ? { ...one, mark: heard.mark, tempoReached: heard.tempoReached, heardNote: heard.note }
-                        : one,
-                ),
-            },
-        }));
-        step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: heard }));
-    };
-    const putSlip = (slip: Slip, body: Api['SlipRequest']) => {
-        edit((data) => ({ ...data, slips: [...data.slips, slip] }));
-        step(deferred('post', '/lessons/{lesson}/slips', { ...place, body }));
-    };
-    const takeSlip = (slip: Slip) => {
-        edit((data) => ({
-            ...data,
-            slips: data.slips.filter((one) => one.clientKey !== slip.clientKey || one.id !== slip.id),
-        }));
-        step(
-            slip.clientKey === null
-                ? deferred('delete', '/slips/{slip}', at({ slip: slip.id }))
-                : deferred('delete', '/lessons/{lesson}/slips/{key}', at({ lesson: id, key: slip.clientKey })),
-        );
-    };
-    const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
+    return { waiting, refused, edit, step, send };
+}
 
-    const finish = useMutation({
+/** The lesson is over when every step of it is sent. */
+function useFinish(id: number, send: () => Promise<void>) {
+    return useMutation({
         mutationFn: async () => {
             await send();
             if (waitingSteps(id).length > 0) throw new TypeError('no connection');
-            return ask('put', '/lessons/{lesson}/finished', place);
+            return ask('put', '/lessons/{lesson}/finished', at({ lesson: id }));
         },
     });
-    return {
-        lesson,
-        waiting,
-        refused,
-        finish,
-        heard: (task: LessonTask, change: Partial<Heard>) => {
-            const before = heardOf(task);
-            setHeard(task, { ...before, ...change });
-            undoable(() => setHeard(task, before));
-        },
-        addSlip: (task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
-            const clientKey = crypto.randomUUID();
-            const where = { measure: at.first, last: at.last, fromBeat: at.from, toBeat: at.to };
-            const body = { taskId: task.id, kind: kind.kind, hand: task.hand, clientKey, ...where };
-            const slip: Slip = {
-                id: 0,
-                taskId: task.id,
-                kind: kind.kind,
-                words: kind.words,
-                measure: at.first,
-                last: at.last,
-                clientKey,
-                place,
-                hand: task.hand,
-            };
-            putSlip(slip, body);
-            undoable(() => takeSlip(slip));
-        },
-        dropSlip: takeSlip,
-        record: (change: Kept) => {
-            edit((data) => ({ ...data, ...change }));
-            step(deferred('patch', '/lessons/{lesson}', { ...place, body: change }));
-        },
-        undo: () => {
-            done.at(-1)?.();
-            setDone((steps) => steps.slice(0, -1));
-        },
-        canUndo: done.length > 0,
-    };
 }
 
 export type LessonInHand = ReturnType<typeof useLesson>;

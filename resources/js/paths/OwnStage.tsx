@@ -62,34 +62,41 @@ export function OwnStage({ start, keep, close }: Props) {
                     checked={draft.threeInARow}
                     onChange={(event) => set({ threeInARow: event.currentTarget.checked })}
                 />
-                <Group grow>
-                    <Select
-                        label="Hand"
-                        allowDeselect={false}
-                        value={draft.hand ?? 'both'}
-                        onChange={(hand) => set({ hand: hand === 'both' ? null : hand })}
-                        data={HANDS}
-                    />
-                    <Select
-                        label="In parts of"
-                        allowDeselect={false}
-                        value={draft.chunks}
-                        onChange={(chunks) => set({ chunks: chunks ?? 'line' })}
-                        data={PARTS}
-                    />
-                    <Select
-                        label="Petal"
-                        clearable
-                        placeholder="none"
-                        value={draft.petal}
-                        onChange={(petal) => set({ petal })}
-                        data={choices.Petal}
-                    />
-                </Group>
+                <HandAndParts draft={draft} set={set} />
                 <Group>
                     <Button type="submit">{start === null ? 'Add it' : 'Keep it'}</Button>
                 </Group>
             </Stack>
         </Dialog>
+    );
+}
+
+/** The hand, the parts it is done in, and the petal it opens. */
+function HandAndParts({ draft, set }: { draft: Step; set: (change: Partial<Step>) => void }) {
+    return (
+        <Group grow>
+            <Select
+                label="Hand"
+                allowDeselect={false}
+                value={draft.hand ?? 'both'}
+                onChange={(hand) => set({ hand: hand === 'both' ? null : hand })}
+                data={HANDS}
+            />
+            <Select
+                label="In parts of"
+                allowDeselect={false}
+                value={draft.chunks}
+                onChange={(chunks) => set({ chunks: chunks ?? 'line' })}
+                data={PARTS}
+            />
+            <Select
+                label="Petal"
+                clearable
+                placeholder="none"
+                value={draft.petal}
+                onChange={(petal) => set({ petal })}
+                data={choices.Petal}
+            />
+        </Group>
     );
 }

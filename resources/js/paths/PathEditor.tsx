@@ -116,8 +116,8 @@ function StepRow({ step, place, isLast, move, change, leaveOut }: RowProps) {
     };
     const small = { size: 'compact-xs', variant: 'default' } as const;
     return (
-        <li className="path-step">
-            <button type="button" data-handle className="path-handle" onKeyDown={onKey}>
+        <li className={styles.step}>
+            <button type="button" data-handle className={styles.handle} onKeyDown={onKey}>
                 {place + 1}. <b>{step.name}</b> <span className="faint">{step.sentence}</span>
             </button>
             <Group gap={4} wrap="nowrap">

@@ -43,18 +43,7 @@ export function Paths() {
     const names = paths.data.map((path) => path.name);
     return (
         <>
-            <Group justify="space-between" mb="sm">
-                <Title order={1} fz={28}>
-                    Paths
-                </Title>
-                <Anchor component={Link} to="/studio" c="var(--ink)">
-                    Back to the studio
-                </Anchor>
-            </Group>
-            <Text mb="md">
-                A path is the order in which a page is learnt. Copy one, move its stages, leave some out, add your own;
-                then choose it for a student, or for one page on the desk.
-            </Text>
+            <Intro />
             <SimpleGrid cols={{ base: 1, sm: 2, lg: 3 }}>
                 {paths.data.map((path) => (
                     <PathCard
@@ -130,4 +119,24 @@ export function freeName(name: string, taken: readonly string[]): string {
         const one = count === 2 ? mine : `${mine.slice(0, 56)} ${count - 1}`;
         if (!taken.includes(one)) return one;
     }
+}
+
+/** What a path is, and the way back. */
+function Intro() {
+    return (
+        <>
+            <Group justify="space-between" mb="sm">
+                <Title order={1} fz={28}>
+                    Paths
+                </Title>
+                <Anchor component={Link} to="/studio" c="var(--ink)">
+                    Back to the studio
+                </Anchor>
+            </Group>
+            <Text mb="md">
+                A path is the order in which a page is learnt. Copy one, move its stages, leave some out, add your own;
+                then choose it for a student, or for one page on the desk.
+            </Text>
+        </>
+    );
 }

@@ -1,5 +1,7 @@
 import { Badge, Group, Text } from '@mantine/core';
+import type { CSSProperties, ReactNode } from 'react';
 import type { Task, Week } from '../api';
+import styles from './Board.module.css';
 import { DayColumn } from './DayColumn';
 import type { Moved } from './planning';
 import { TaskCard } from './TaskCard';
@@ -39,11 +41,8 @@ export function Board({ week, today, taken, take, edit, drop, moved }: Props) {
         <>
             {/* biome-ignore lint/a11y/noStaticElementInteractions: cards are moved by keys as well */}
             <div
-                style={{
-                    display: 'grid',
-                    gridTemplateColumns: `repeat(${Math.max(1, Math.min(7, week.days.length))}, minmax(0, 1fr))`,
-                    gap: 8,
-                }}
+                className={styles.days}
+                style={{ '--days': Math.max(1, Math.min(7, week.days.length)) } as CSSProperties}
                 onDragStart={drag}
             >
                 {week.days.map((day) => (
@@ -56,29 +55,33 @@ export function Board({ week, today, taken, take, edit, drop, moved }: Props) {
                 ))}
             </div>
             {left.length > 0 && (
-                <section
-                    aria-label="Found no room"
-                    className="sheet"
-                    style={{ borderStyle: 'dashed' }}
-                    onDragStart={drag}
-                >
-                    <Group gap="xs" mb={6}>
-                        <Text fw={700}>Found no room</Text>
-                        <Badge variant="light" c="var(--ink)" tt="none">
-                            {left.length}
-                        </Badge>
-                    </Group>
-                    <div
-                        style={{
-                            display: 'grid',
-                            gridTemplateColumns: 'repeat(auto-fill, minmax(11rem, 1fr))',
-                            gap: 8,
-                        }}
-                    >
-                        {left.map((one) => card(one, null))}
-                    </div>
-                </section>
+                <Leftover count={left.length} drag={drag}>
+                    {left.map((one) => card(one, null))}
+                </Leftover>
             )}
         </>
+    );
+}
+
+/** The tasks without a day. */
+function Leftover({
+    count,
+    drag,
+    children,
+}: {
+    count: number;
+    drag: (event: React.DragEvent) => void;
+    children: ReactNode;
+}) {
+    return (
+        <section aria-label="Found no room" className={`sheet ${styles.leftover}`} onDragStart={drag}>
+            <Group gap="xs" mb={6}>
+                <Text fw={700}>Found no room</Text>
+                <Badge variant="light" c="var(--ink)" tt="none">
+                    {count}
+                </Badge>
+            </Group>
+            <div className={styles.cards}>{children}</div>
+        </section>
     );
 }

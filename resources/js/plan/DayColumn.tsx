@@ -2,6 +2,7 @@ import { Text } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import type { Api } from '../api';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import styles from './DayColumn.module.css';
 import { CARD, type Taken, takenFrom } from './taking';
 
 interface Props {
@@ -18,7 +19,7 @@ export function DayColumn({ day, today, drop, children }: Props) {
     const part = free ? 0 : Math.min(1, day.planned / day.minutes);
     return (
         <section
-            className="day-column"
+            className={styles.day}
             data-date={day.date}
             data-free={free ? 'yes' : 'no'}
             data-over={over ? 'yes' : 'no'}
@@ -47,11 +48,8 @@ export function DayColumn({ day, today, drop, children }: Props) {
                 </Text>
                 <Text size="sm">{free ? 'free' : `${minutes(day.planned)} of ${minutes(day.minutes)}`}</Text>
                 {!free && (
-                    <div
-                        aria-hidden="true"
-                        style={{ height: 8, borderRadius: 4, border: '1px solid var(--leaf)', overflow: 'hidden' }}
-                    >
-                        <div style={{ width: `${part * 100}%`, height: '100%', background: 'var(--leaf)' }} />
+                    <div aria-hidden="true" className={styles.gauge}>
+                        <div style={{ width: `${part * 100}%` }} />
                     </div>
                 )}
             </div>

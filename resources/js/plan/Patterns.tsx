@@ -4,105 +4,137 @@ import { type FormEvent, useState } from 'react';
 import { type Api, api, ask, at, keyOf, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { minutes } from '../shared/words';
+import styles from './Patterns.module.css';
 import type { WeekInHand } from './useWeek';
 
 /** Patterns: tasks that are not tied to a page, kept under a name, given again, and passed on as a file. */
 export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; done: () => void }) {
     const client = useQueryClient();
     const patterns = api.useQuery('get', '/patterns');
-    const [name, setName] = useState('');
     const again = () => client.invalidateQueries({ queryKey: keyOf('/patterns') });
     const keep = useMutation({
         mutationFn: (body: Api['PatternRequest']) => ask('post', '/patterns', { body }),
-        onSuccess: () => {
-            setName('');
-            again();
-        },
+        onSuccess: again,
     });
     const drop = useMutation({
         mutationFn: (pattern: number) => ask('delete', '/patterns/{pattern}', at({ pattern })),
         onSuccess: again,
     });
-    const submit = (event: FormEvent) => {
-        event.preventDefault();
-        keep.mutate({ name, weekId: week.id });
-    };
-    const read = async (file: File | null) => {
-        if (file === null) return;
-        try {
-            keep.mutate(JSON.parse(await file.text()));
-        } catch {
-            keep.mutate({ name: file.name, tasks: [] });
-        }
-    };
     if (patterns.isPending) return <Waiting what="Fetching the patterns…" />;
     return (
         <Stack gap="md">
             {patterns.data?.length === 0 && (
                 <Text size="sm">None yet. Keep the tasks of this week that are not tied to a page, under a name.</Text>
             )}
-            <ul className="plain-list" style={{ display: 'grid', gap: 10 }} aria-label="Patterns">
+            <ul className={`plain-list ${styles.list}`} aria-label="Patterns">
                 {patterns.data?.map((pattern) => (
-                    <li key={pattern.id}>
-                        <Group justify="space-between" wrap="nowrap" gap="xs">
-                            <div>
-                                <Text fw={700}>{pattern.name}</Text>
-                                <Text size="sm" className="faint">
-                                    {pattern.tasks
-                                        .map((task) => `${task.title}, ${minutes(task.halfMinutes / 2)}`)
-                                        .join(' · ')}
-                                </Text>
-                            </div>
-                            <Group gap={6} wrap="nowrap">
-                                <Button
-                                    size="compact-sm"
-                                    onClick={() => hand.fill.mutate({ pattern: pattern.id }, { onSuccess: done })}
-                                >
-                                    Give
-                                </Button>
-                                <Button
-                                    size="compact-sm"
-                                    variant="default"
-                                    component="a"
-                                    download={`${pattern.name}.json`}
-                                    href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ name: pattern.name, tasks: pattern.tasks }))}`}
-                                >
-                                    Pass on
-                                </Button>
-                                <ActionIcon
-                                    variant="subtle"
-                                    c="var(--thorn)"
-                                    aria-label={`Remove the pattern ${pattern.name}`}
-                                    onClick={() => drop.mutate(pattern.id)}
-                                >
-                                    ✕
-                                </ActionIcon>
-                            </Group>
-                        </Group>
-                    </li>
+                    <PatternRow
+                        key={pattern.id}
+                        pattern={pattern}
+                        give={() => hand.fill.mutate({ pattern: pattern.id }, { onSuccess: done })}
+                        drop={() => drop.mutate(pattern.id)}
+                    />
                 ))}
             </ul>
-            <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
-                <TextInput
-                    label="Keep this week’s as"
-                    required
-                    maxLength={60}
-                    value={name}
-                    onChange={(event) => setName(event.currentTarget.value)}
-                    style={{ flex: 1 }}
-                />
-                <Button type="submit" variant="default" loading={keep.isPending}>
-                    Keep
-                </Button>
-                <FileButton accept="application/json,.json" onChange={read}>
-                    {(props) => (
-                        <Button variant="subtle" {...props}>
-                            A colleague’s file
-                        </Button>
-                    )}
-                </FileButton>
-            </Group>
+            <KeepPattern
+                keep={(body, kept) => keep.mutate(body, { onSuccess: kept })}
+                saving={keep.isPending}
+                weekId={week.id}
+            />
             <Trouble error={patterns.error ?? keep.error ?? drop.error ?? hand.fill.error} />
         </Stack>
+    );
+}
+
+/** Keeps the tasks of this week under a name, or takes a colleague’s file. */
+function KeepPattern({
+    keep,
+    saving,
+    weekId,
+}: {
+    keep: (body: Api['PatternRequest'], kept: () => void) => void;
+    saving: boolean;
+    weekId: number;
+}) {
+    const [name, setName] = useState('');
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        keep({ name, weekId }, () => setName(''));
+    };
+    const read = async (file: File | null) => {
+        if (file === null) return;
+        try {
+            keep(JSON.parse(await file.text()), () => {});
+        } catch {
+            keep({ name: file.name, tasks: [] }, () => {});
+        }
+    };
+    return (
+        <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
+            <TextInput
+                label="Keep this week’s as"
+                required
+                maxLength={60}
+                value={name}
+                onChange={(event) => setName(event.currentTarget.value)}
+                className={styles.name}
+            />
+            <Button type="submit" variant="default" loading={saving}>
+                Keep
+            </Button>
+            <FileButton accept="application/json,.json" onChange={read}>
+                {(props) => (
+                    <Button variant="subtle" {...props}>
+                        A colleague’s file
+                    </Button>
+                )}
+            </FileButton>
+        </Group>
+    );
+}
+
+/** What a pattern holds; it is given, passed on or removed. */
+function PatternRow({
+    pattern,
+    give,
+    drop,
+}: {
+    pattern: Api['WeekPatternResource'];
+    give: () => void;
+    drop: () => void;
+}) {
+    return (
+        <li>
+            <Group justify="space-between" wrap="nowrap" gap="xs">
+                <div>
+                    <Text fw={700}>{pattern.name}</Text>
+                    <Text size="sm" className="faint">
+                        {pattern.tasks.map((task) => `${task.title}, ${minutes(task.halfMinutes / 2)}`).join(' · ')}
+                    </Text>
+                </div>
+                <Group gap={6} wrap="nowrap">
+                    <Button size="compact-sm" onClick={give}>
+                        Give
+                    </Button>
+                    <Button
+                        size="compact-sm"
+                        variant="default"
+                        component="a"
+                        download={`${pattern.name}.json`}
+                        href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ name: pattern.name, tasks: pattern.tasks }))}`}
+                    >
+                        Pass on
+                    </Button>
+                    <ActionIcon
+                        variant="subtle"
+                        c="var(--thorn)"
+                        aria-label={`Remove the pattern ${pattern.name}`}
+                        onClick={drop}
+                    >
+                        ✕
+                    </ActionIcon>
+                </Group>
+            </Group>
+        </li>
     );
 }

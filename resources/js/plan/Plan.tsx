@@ -1,6 +1,7 @@
 import { Stack } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import type { Week } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -14,7 +15,7 @@ import { type PlanDialog, PlanHead } from './PlanHead';
 import { add, change } from './planning';
 import { TaskForm } from './TaskForm';
 import { handling, type Taken } from './taking';
-import { useWeek } from './useWeek';
+import { useWeek, type WeekInHand } from './useWeek';
 
 const TITLES: Partial<Record<PlanDialog, string>> = {
     add: 'A task of your own',
@@ -26,27 +27,12 @@ const TITLES: Partial<Record<PlanDialog, string>> = {
 export function Plan() {
     const id = Number(useParams().week);
     const hand = useWeek(id);
-    const { week, save, send, again, fill, apply, undo } = hand;
+    const { week, save, send, again, fill, apply } = hand;
     const today = useSession().data?.studio.today;
     const [taken, setTaken] = useState<Taken | null>(null);
     const [dialog, setDialog] = useState<PlanDialog | null>(null);
     const { task, drop, ...card } = handling(hand, today ?? '', taken, setTaken);
-    useKeys([
-        { key: 'j', does: 'take the next card', run: () => card.next(1) },
-        { key: 'k', does: 'take the card before', run: () => card.next(-1) },
-        { key: 'ArrowRight', does: 'move the card a day on', run: () => card.step(1) },
-        { key: 'ArrowLeft', does: 'move the card a day back', run: () => card.step(-1) },
-        { key: 'l', does: 'keep the card on its day, or let it go', run: card.lock },
-        { key: 'd', does: 'put the card on one more day', run: card.also },
-        { key: 'x', does: 'take the card off its day', run: card.takeOff },
-        { key: 'Delete', does: 'remove the task from the week', run: card.remove },
-        { key: 'Enter', does: 'change repetitions, tempo, minutes, days', run: () => taken && setDialog('change') },
-        { key: '*', does: 'star the task', run: card.star },
-        { key: 'a', does: 'add a task', run: () => setDialog('add') },
-        { key: 'm', does: 'a word to the family', run: () => setDialog('word') },
-        { key: 'u', does: 'undo', run: undo },
-        { key: 's', does: 'send the week', run: () => week.data?.sentAt === null && send.mutate(undefined) },
-    ]);
+    usePlanKeys(card, hand, setDialog, taken !== null);
     if (week.isPending) return <Waiting what="Fetching the week…" />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     const data = week.data;
@@ -80,33 +66,79 @@ export function Plan() {
                     />
                 )}
             </Dialog>
-            <Dialog
-                opened={dialog !== null && dialog !== 'change'}
-                onClose={close}
-                title={dialog === null ? '' : TITLES[dialog]}
-                size={dialog === 'others' ? 'lg' : 'md'}
-            >
-                {dialog === 'add' && (
-                    <AddTask
-                        studentId={data.studentId}
-                        days={data.days
-                            .filter((day) => day.minutes > 0 && day.date >= (today ?? ''))
-                            .map((day) => day.date)}
-                        error={save.error}
-                        add={(one) => apply(add(one), close)}
-                    />
-                )}
-                {dialog === 'word' && (
-                    <FamilyWord
-                        week={data}
-                        error={send.error}
-                        sending={send.isPending}
-                        send={(message) => send.mutate(message, { onSuccess: close })}
-                    />
-                )}
-                {dialog === 'patterns' && <Patterns week={data} hand={hand} done={close} />}
-                {dialog === 'others' && <ForOthers week={data} taken={taken?.id ?? null} />}
-            </Dialog>
+            <OtherDialogs dialog={dialog} close={close} data={data} today={today} hand={hand} taken={taken} />
         </Stack>
     );
+}
+
+/** What is opened beside the board: a task, a word to the family, patterns, other students. */
+function OtherDialogs({
+    dialog,
+    close,
+    data,
+    today,
+    hand,
+    taken,
+}: {
+    dialog: PlanDialog | null;
+    close: () => void;
+    data: Week;
+    today: string | undefined;
+    hand: WeekInHand;
+    taken: Taken | null;
+}) {
+    return (
+        <Dialog
+            opened={dialog !== null && dialog !== 'change'}
+            onClose={close}
+            title={dialog === null ? '' : TITLES[dialog]}
+            size={dialog === 'others' ? 'lg' : 'md'}
+        >
+            {dialog === 'add' && (
+                <AddTask
+                    studentId={data.studentId}
+                    days={data.days
+                        .filter((day) => day.minutes > 0 && day.date >= (today ?? ''))
+                        .map((day) => day.date)}
+                    error={hand.save.error}
+                    add={(one) => hand.apply(add(one), close)}
+                />
+            )}
+            {dialog === 'word' && (
+                <FamilyWord
+                    week={data}
+                    error={hand.send.error}
+                    sending={hand.send.isPending}
+                    send={(message) => hand.send.mutate(message, { onSuccess: close })}
+                />
+            )}
+            {dialog === 'patterns' && <Patterns week={data} hand={hand} done={close} />}
+            {dialog === 'others' && <ForOthers week={data} taken={taken?.id ?? null} />}
+        </Dialog>
+    );
+}
+
+/** The keys of the plan. */
+function usePlanKeys(
+    card: Omit<ReturnType<typeof handling>, 'task' | 'drop'>,
+    hand: WeekInHand,
+    open: (dialog: PlanDialog) => void,
+    isTaken: boolean,
+) {
+    useKeys([
+        { key: 'j', does: 'take the next card', run: () => card.next(1) },
+        { key: 'k', does: 'take the card before', run: () => card.next(-1) },
+        { key: 'ArrowRight', does: 'move the card a day on', run: () => card.step(1) },
+        { key: 'ArrowLeft', does: 'move the card a day back', run: () => card.step(-1) },
+        { key: 'l', does: 'keep the card on its day, or let it go', run: card.lock },
+        { key: 'd', does: 'put the card on one more day', run: card.also },
+        { key: 'x', does: 'take the card off its day', run: card.takeOff },
+        { key: 'Delete', does: 'remove the task from the week', run: card.remove },
+        { key: 'Enter', does: 'change repetitions, tempo, minutes, days', run: () => isTaken && open('change') },
+        { key: '*', does: 'star the task', run: card.star },
+        { key: 'a', does: 'add a task', run: () => open('add') },
+        { key: 'm', does: 'a word to the family', run: () => open('word') },
+        { key: 'u', does: 'undo', run: hand.undo },
+        { key: 's', does: 'send the week', run: () => hand.week.data?.sentAt === null && hand.send.mutate(undefined) },
+    ]);
 }

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Week } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { longDate, shortDate } from '../shared/words';
+import styles from './PlanHead.module.css';
 import { movedWords } from './planning';
 import type { WeekInHand } from './useWeek';
 import { WeekMenu } from './WeekMenu';
@@ -69,7 +70,7 @@ export function PlanHead({ data, today, hand, open }: Props) {
                     </Button>
                 </Group>
             </Group>
-            <Text size="sm" role="status" style={{ minHeight: '1.5em' }}>
+            <Text size="sm" role="status" className={styles.news}>
                 {moved.length > 0 && `Moved: ${moved.map(movedWords).join('; ')}.`}
             </Text>
         </>

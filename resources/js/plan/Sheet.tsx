@@ -8,6 +8,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 import { barsWords, dayFrom, dayName, handWords, longDate, minutes, shortDate, weekdayOf } from '../shared/words';
+import styles from './Sheet.module.css';
 
 /** Width and printable height in millimetres. */
 const PAPER = { a4: { size: 'A4', width: 190, height: 276 }, letter: { size: 'letter', width: 196, height: 258 } };
@@ -43,33 +44,15 @@ interface Props {
 function Paper({ week, studio, pieces }: Props) {
     const navigate = useNavigate();
     const paper = PAPER[studio.paper];
-    const content = useRef<HTMLDivElement>(null);
-    const [zoom, setZoom] = useState(1);
-    /** Only hashes of links are kept, so a sheet that shows one gets its own; it closes by itself two weeks after. */
-    const link = useMutation({
-        mutationFn: () =>
-            ask('post', '/students/{student}/links', {
-                ...at({ student: week.studentId }),
-                body: { label: `Sheet of ${shortDate(week.startsOn)}`, expiresOn: dayFrom(week.endsOn, 14) },
-            }),
-    });
-    useEffect(() => {
-        const element = content.current;
-        if (element === null) return;
-        const watch = new ResizeObserver(() => {
-            const needed = element.scrollHeight;
-            setZoom(Math.min(1, (paper.height * MILLIMETRE) / needed));
-        });
-        watch.observe(element);
-        return () => watch.disconnect();
-    }, [paper.height]);
+    const { content, zoom } = useFit(paper.height);
+    const link = useSheetLink(week);
     const days = week.days.filter((day) => day.minutes > 0);
     const tasks = week.tasks.filter((task) => task.dates.length > 0);
     const loose = tasks.filter((task) => task.pieceId === null);
     return (
         <div className="on-paper">
             <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
-            <Group className="no-print" p="sm" style={{ background: 'var(--paper)' }}>
+            <Group className={`no-print ${styles.tools}`} p="sm">
                 <Button onClick={() => window.print()}>Print</Button>
                 <Button variant="default" onClick={() => navigate(`/weeks/${week.id}`)}>
                     Back to the plan
@@ -79,90 +62,104 @@ function Paper({ week, studio, pieces }: Props) {
                 </Button>
                 <Text c="var(--ink)">One {studio.paper === 'a4' ? 'A4' : 'Letter'} sheet</Text>
             </Group>
-            <div
-                style={{ width: `${paper.width}mm`, height: `${paper.height}mm`, margin: '0 auto', overflow: 'hidden' }}
-            >
+            <div className={styles.sheet} style={{ width: `${paper.width}mm`, height: `${paper.height}mm` }}>
                 <div
                     ref={content}
-                    style={{ transform: `scale(${zoom})`, transformOrigin: 'top left', width: `${paper.width}mm` }}
+                    className={styles.content}
+                    style={{ transform: `scale(${zoom})`, width: `${paper.width}mm` }}
                 >
-                    <header
-                        style={{
-                            display: 'flex',
-                            justifyContent: 'space-between',
-                            alignItems: 'baseline',
-                            borderBottom: '2px solid currentColor',
-                            padding: '2mm 0',
-                        }}
-                    >
-                        <h1 style={{ fontFamily: "'Fraunces Variable', serif", fontSize: '20pt', margin: 0 }}>
-                            {week.student}
-                        </h1>
-                        <span>
-                            {shortDate(week.startsOn)} to {shortDate(week.endsOn)}; next lesson {longDate(week.endsOn)}
-                        </span>
-                        {link.data?.url && (
-                            <QRCodeSVG value={link.data.url} size={84} title="The week on a phone: scan this" />
-                        )}
-                    </header>
-                    {week.message !== '' && <p style={{ margin: '2mm 0 0' }}>{week.message}</p>}
+                    <SheetHead week={week} link={link.data?.url ?? null} />
+                    {week.message !== '' && <p className={styles.word}>{week.message}</p>}
                     {loose.length > 0 && <TaskTable tasks={loose} days={days} />}
-                    {pieces.map((piece) => {
-                        const own = tasks.filter((task) => task.pieceId === piece.id);
-                        const bars = own.flatMap((task) => task.bars);
-                        const range: [number, number] = [
-                            Math.min(...bars.map((of) => of.first)),
-                            Math.max(...bars.map((of) => of.last)),
-                        ];
-                        return (
-                            <section key={piece.id} style={{ marginTop: '3mm', breakInside: 'avoid' }}>
-                                <h2
-                                    style={{
-                                        fontFamily: "'Fraunces Variable', serif",
-                                        fontSize: '13pt',
-                                        margin: '0 0 1mm',
-                                    }}
-                                >
-                                    {piece.title}{' '}
-                                    <small style={{ fontWeight: 400 }}>
-                                        {piece.book}, p. {piece.page}
-                                    </small>
-                                </h2>
-                                {bars.length > 0 && (
-                                    <Score
-                                        music={piece.music}
-                                        title={`${piece.title}, bars to practise`}
-                                        scale={36}
-                                        lines="free"
-                                        range={range}
-                                    />
-                                )}
-                                <TaskTable tasks={own} days={days} />
-                            </section>
-                        );
-                    })}
+                    {pieces.map((piece) => (
+                        <PieceTasks
+                            key={piece.id}
+                            piece={piece}
+                            tasks={tasks.filter((task) => task.pieceId === piece.id)}
+                            days={days}
+                        />
+                    ))}
                 </div>
             </div>
         </div>
     );
 }
 
-function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
-    const cell = {
-        border: '1px solid GrayText',
-        padding: '0.8mm 1.5mm',
-        fontSize: '9.5pt',
-        verticalAlign: 'top' as const,
-    };
+/** Whose week it is, and a code that leads to it. */
+function SheetHead({ week, link }: { week: Week; link: string | null }) {
     return (
-        <table style={{ width: '100%', borderCollapse: 'collapse', marginTop: '2mm' }}>
+        <header className={styles.head}>
+            <h1>{week.student}</h1>
+            <span>
+                {shortDate(week.startsOn)} to {shortDate(week.endsOn)}; next lesson {longDate(week.endsOn)}
+            </span>
+            {link !== null && <QRCodeSVG value={link} size={84} title="The week on a phone: scan this" />}
+        </header>
+    );
+}
+
+/** A piece: the bars that are practised, engraved, and its tasks. */
+function PieceTasks({ piece, tasks, days }: { piece: Api['PieceResource']; tasks: Task[]; days: Week['days'] }) {
+    const bars = tasks.flatMap((task) => task.bars);
+    const range: [number, number] = [Math.min(...bars.map((of) => of.first)), Math.max(...bars.map((of) => of.last))];
+    return (
+        <section className={styles.piece}>
+            <h2>
+                {piece.title}{' '}
+                <small>
+                    {piece.book}, p. {piece.page}
+                </small>
+            </h2>
+            {bars.length > 0 && (
+                <Score
+                    music={piece.music}
+                    title={`${piece.title}, bars to practise`}
+                    scale={36}
+                    lines="free"
+                    range={range}
+                />
+            )}
+            <TaskTable tasks={tasks} days={days} />
+        </section>
+    );
+}
+
+/** The content is shrunk until it fits a height in millimetres. */
+function useFit(height: number) {
+    const content = useRef<HTMLDivElement>(null);
+    const [zoom, setZoom] = useState(1);
+    useEffect(() => {
+        const element = content.current;
+        if (element === null) return;
+        const watch = new ResizeObserver(() => {
+            const needed = element.scrollHeight;
+            setZoom(Math.min(1, (height * MILLIMETRE) / needed));
+        });
+        watch.observe(element);
+        return () => watch.disconnect();
+    }, [height]);
+    return { content, zoom };
+}
+
+/** Only hashes of links are kept, so a sheet that shows one gets its own; it closes by itself two weeks after. */
+function useSheetLink(week: Week) {
+    return useMutation({
+        mutationFn: () =>
+            ask('post', '/students/{student}/links', {
+                ...at({ student: week.studentId }),
+                body: { label: `Sheet of ${shortDate(week.startsOn)}`, expiresOn: dayFrom(week.endsOn, 14) },
+            }),
+    });
+}
+
+function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
+    return (
+        <table className={styles.tasks}>
             <thead>
                 <tr>
-                    <th scope="col" style={{ ...cell, textAlign: 'left' }}>
-                        What
-                    </th>
+                    <th scope="col">What</th>
                     {days.map((day) => (
-                        <th key={day.date} scope="col" style={{ ...cell, width: '10mm' }}>
+                        <th key={day.date} scope="col">
                             {dayName(weekdayOf(day.date)).slice(0, 2)}
                         </th>
                     ))}
@@ -171,7 +168,7 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
             <tbody>
                 {tasks.map((task) => (
                     <tr key={task.id}>
-                        <td style={cell}>
+                        <td>
                             <b>{task.title}</b>
                             {task.pieceId !== null && (
                                 <>
@@ -184,10 +181,7 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
                             , {minutes(task.minutes)}. {task.instruction}
                         </td>
                         {days.map((day) => (
-                            <td
-                                key={day.date}
-                                style={{ ...cell, textAlign: 'center', fontSize: '13pt', lineHeight: 1 }}
-                            >
+                            <td key={day.date} className={styles.tick}>
                                 {task.dates.includes(day.date) ? '☐' : ''}
                             </td>
                         ))}

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Task } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, minutes } from '../shared/words';
+import styles from './TaskCard.module.css';
 
 interface Props {
     task: Task;
@@ -24,7 +25,7 @@ export function TaskCard({ task, locked, isNews, taken, take, edit }: Props) {
         <button
             ref={card}
             type="button"
-            className="card"
+            className={styles.card}
             draggable
             data-task={task.id}
             data-hand={task.hand ?? ''}
@@ -33,28 +34,28 @@ export function TaskCard({ task, locked, isNews, taken, take, edit }: Props) {
             onClick={take}
             onDoubleClick={edit}
         >
-            <span style={{ display: 'flex', justifyContent: 'space-between', gap: 4 }}>
-                <b style={{ fontSize: '0.9rem' }}>
+            <span className={styles.head}>
+                <b className={styles.title}>
                     {locked && <Pin />}
                     {task.starred && '★ '}
                     {task.title}
                 </b>
                 {task.piece !== null && <HandMark hand={task.hand} />}
             </span>
-            {task.piece !== null && <span style={{ display: 'block', fontSize: '0.82rem' }}>{task.piece}</span>}
-            <span className="faint" style={{ display: 'block', fontSize: '0.78rem', lineHeight: 1.3 }}>
+            {task.piece !== null && <span className={styles.piece}>{task.piece}</span>}
+            <span className={`faint ${styles.what}`}>
                 {detail(task)}
                 {task.practices.length > 0 && (
                     <b
                         title={`practised ${task.practices.length} of ${task.dates.length} days`}
-                        style={{ color: 'var(--ink)' }}
+                        className={styles.time}
                     >
                         {' '}
                         ✓{task.practices.length}
                     </b>
                 )}
             </span>
-            {task.leftWhy !== null && <span style={{ display: 'block', fontSize: '0.8rem' }}>{task.leftWhy}</span>}
+            {task.leftWhy !== null && <span className={styles.why}>{task.leftWhy}</span>}
         </button>
     );
 }
@@ -62,12 +63,7 @@ export function TaskCard({ task, locked, isNews, taken, take, edit }: Props) {
 /** A tack: the card stays on its day. */
 function Pin() {
     return (
-        <svg
-            role="img"
-            aria-label="kept on this day"
-            viewBox="0 0 10 14"
-            style={{ width: 10, height: 14, marginRight: 5, verticalAlign: '-2px', fill: 'var(--ink)' }}
-        >
+        <svg role="img" aria-label="kept on this day" viewBox="0 0 10 14" className={styles.lock}>
             <title>kept on this day</title>
             <path d="M2 0h6v1L7 2v4l2 2v1H5.6L5 14l-.6-5H1V8l2-2V2L2 1z" />
         </svg>

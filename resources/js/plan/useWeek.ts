@@ -32,21 +32,10 @@ export function useWeek(id: number) {
         mutationFn: (saving: Saving) => ask('put', '/weeks/{week}', { ...place, body: saving }),
         onSuccess: stored,
     });
-    const send = useMutation({
-        mutationFn: (message?: string) =>
-            ask('put', '/weeks/{week}/sent', { ...place, ...(message === undefined ? {} : { body: { message } }) }),
-        onSuccess: stored,
-    });
-    const again = useMutation({
-        mutationFn: () =>
-            ask('post', '/students/{student}/weeks', {
-                ...at({ student: week.data?.studentId ?? 0 }),
-                body: { from: week.data?.startsOn ?? null },
-            }),
-        onSuccess: (answer) => {
-            setUndone([]);
-            stored(answer);
-        },
+    const send = useSend(id, stored);
+    const again = useProposal(week.data, (answer) => {
+        setUndone([]);
+        stored(answer);
     });
     /** Last week's tasks, or those of a pattern. */
     const fill = useMutation({
@@ -83,3 +72,27 @@ export function useWeek(id: number) {
 }
 
 export type WeekInHand = ReturnType<typeof useWeek>;
+
+/** Sends the week, with a word to the family where there is one. */
+function useSend(id: number, stored: (answer: Week) => void) {
+    return useMutation({
+        mutationFn: (message?: string) =>
+            ask('put', '/weeks/{week}/sent', {
+                ...at({ week: id }),
+                ...(message === undefined ? {} : { body: { message } }),
+            }),
+        onSuccess: stored,
+    });
+}
+
+/** Plans the week anew. */
+function useProposal(week: Week | undefined, onSuccess: (answer: Week) => void) {
+    return useMutation({
+        mutationFn: () =>
+            ask('post', '/students/{student}/weeks', {
+                ...at({ student: week?.studentId ?? 0 }),
+                body: { from: week?.startsOn ?? null },
+            }),
+        onSuccess,
+    });
+}

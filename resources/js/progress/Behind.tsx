@@ -1,4 +1,5 @@
 import { Table } from '@mantine/core';
+import styles from './Behind.module.css';
 
 interface Props {
     what: string;
@@ -10,9 +11,7 @@ interface Props {
 export function Behind({ what, head, rows }: Props) {
     return (
         <details>
-            <summary className="faint" style={{ cursor: 'pointer', fontSize: '0.85rem' }}>
-                In numbers
-            </summary>
+            <summary className={`faint ${styles.summary}`}>In numbers</summary>
             <Table fz="sm" aria-label={what}>
                 <Table.Thead>
                     <Table.Tr>

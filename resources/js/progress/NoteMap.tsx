@@ -1,5 +1,6 @@
 import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
+import styles from './NoteMap.module.css';
 
 type Note = Api['ProgressNoteResource'];
 
@@ -37,7 +38,7 @@ export function NoteMap({ notes }: { notes: Note[] }) {
                 viewBox={`0 0 ${width} 200`}
                 role="img"
                 aria-label={`Notes on the staff. ${said}`}
-                style={{ width: '100%', maxHeight: 220 }}
+                className={styles.map}
             >
                 {CLEFS.map(({ clef, top }) => (
                     <g key={clef}>
@@ -72,9 +73,7 @@ export function NoteMap({ notes }: { notes: Note[] }) {
                     hand: '',
                 }))}
             />
-            <p className="faint" style={{ margin: '4px 0 0', fontSize: '0.85rem' }}>
-                ● secure · ○ shaky · dotted: new
-            </p>
+            <p className={`faint ${styles.words}`}>● secure · ○ shaky · dotted: new</p>
         </div>
     );
 }

@@ -5,6 +5,7 @@ import { type Api, api } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import styles from './Overview.module.css';
 
 type Row = Api['ThisWeekResource'];
 
@@ -27,53 +28,20 @@ export function Overview() {
             <Title order={1} fz={28} mb="md">
                 How everybody gets on
             </Title>
-            <div
-                style={{
-                    display: 'grid',
-                    gridTemplateColumns: 'repeat(auto-fit, minmax(17rem, 1fr))',
-                    gap: '1rem',
-                    alignItems: 'start',
-                }}
-            >
+            <div className={styles.columns}>
                 <Column title="Practised this week" none="Nobody has a week under way.">
                     {practised
                         .filter((row) => row.leaf.length > 0)
                         .map((row) => (
                             <Line key={row.studentId} row={row}>
-                                <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+                                <span className={styles.row}>
                                     <Leaf days={row.leaf} today={today} size={40} />
                                     {daysWords(row, today)}
                                 </span>
                             </Line>
                         ))}
                 </Column>
-                <Column title="Stuck" none="Nobody.">
-                    {rows.data
-                        .filter((row) => row.stuck.length > 0)
-                        .map((row) => (
-                            <Line key={row.studentId} row={row}>
-                                {row.stuck.join('; ')}
-                            </Line>
-                        ))}
-                </Column>
-                <Column title="The plan does not fit" none="Every plan fits.">
-                    {rows.data
-                        .filter((row) => row.left.length > 0)
-                        .map((row) => (
-                            <Line key={row.studentId} row={row}>
-                                {row.left.join('; ')}
-                            </Line>
-                        ))}
-                </Column>
-                <Column title="Review is due" none="Nothing.">
-                    {rows.data
-                        .filter((row) => row.reviewsDue.length > 0)
-                        .map((row) => (
-                            <Line key={row.studentId} row={row}>
-                                {row.reviewsDue.join(', ')}
-                            </Line>
-                        ))}
-                </Column>
+                <WhatIsWrong rows={rows.data} />
             </div>
         </>
     );
@@ -88,9 +56,7 @@ function Column({ title, none, children }: { title: string; none: string; childr
             {children.length === 0 ? (
                 <Text className="faint">{none}</Text>
             ) : (
-                <ul className="plain-list" style={{ display: 'grid', gap: 10 }}>
-                    {children}
-                </ul>
+                <ul className={`plain-list ${styles.list}`}>{children}</ul>
             )}
         </section>
     );
@@ -128,4 +94,39 @@ function daysWords(row: Row, today: string | undefined): string {
     return planned === 0
         ? 'the week has just begun'
         : `${practised} of ${planned} ${planned === 1 ? 'day' : 'days'} so far`;
+}
+
+/** Who is stuck, whose plan does not fit, whose review is due. */
+function WhatIsWrong({ rows }: { rows: readonly Row[] }) {
+    return (
+        <>
+            <Column title="Stuck" none="Nobody.">
+                {rows
+                    .filter((row) => row.stuck.length > 0)
+                    .map((row) => (
+                        <Line key={row.studentId} row={row}>
+                            {row.stuck.join('; ')}
+                        </Line>
+                    ))}
+            </Column>
+            <Column title="The plan does not fit" none="Every plan fits.">
+                {rows
+                    .filter((row) => row.left.length > 0)
+                    .map((row) => (
+                        <Line key={row.studentId} row={row}>
+                            {row.left.join('; ')}
+                        </Line>
+                    ))}
+            </Column>
+            <Column title="Review is due" none="Nothing.">
+                {rows
+                    .filter((row) => row.reviewsDue.length > 0)
+                    .map((row) => (
+                        <Line key={row.studentId} row={row}>
+                            {row.reviewsDue.join(', ')}
+                        </Line>
+                    ))}
+            </Column>
+        </>
+    );
 }

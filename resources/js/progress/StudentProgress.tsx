@@ -7,6 +7,7 @@ import { useSession } from '../shared/Shell';
 import { dayFrom, shortDate } from '../shared/words';
 import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
 import { NoteMap } from './NoteMap';
+import styles from './StudentProgress.module.css';
 
 type Progress = Api['ProgressResource'];
 
@@ -44,69 +45,13 @@ export function StudentProgress() {
     const data = progress.data;
     return (
         <Stack maw={1200} gap="md">
-            <Group justify="space-between">
-                <Title order={1} fz={28}>
-                    <Anchor component={Link} to={`/students/${id}`} inherit c="inherit">
-                        {data.student}
-                    </Anchor>
-                    , how it goes
-                </Title>
-                <Group gap="xs">
-                    <Select
-                        aria-label="How far back"
-                        allowDeselect={false}
-                        value={weeks}
-                        onChange={(value) => setWeeks(value ?? String(TERM))}
-                        data={TIMES}
-                    />
-                    <Button component={Link} to={`/students/${id}/report?from=${data.from}&to=${data.to}`}>
-                        Term report
-                    </Button>
-                </Group>
-            </Group>
+            <ProgressHead data={data} weeks={weeks} setWeeks={setWeeks} />
             {data.weeks.length === 0 ? (
                 <Empty title="No week in this time">
                     <Text>Plan a week, and what is practised shows here.</Text>
                 </Empty>
             ) : (
-                <>
-                    <ul className="sheet" style={{ margin: 0, paddingLeft: '2rem' }}>
-                        {data.words.map((sentence) => (
-                            <li key={sentence}>{sentence}</li>
-                        ))}
-                    </ul>
-                    <div
-                        style={{
-                            display: 'grid',
-                            gridTemplateColumns: 'repeat(auto-fit, minmax(30rem, 1fr))',
-                            gap: '1rem',
-                            alignItems: 'start',
-                        }}
-                    >
-                        <Part title="Practised and planned">
-                            <PracticeChart weeks={data.weeks} />
-                        </Part>
-                        <Part title="Notes">
-                            <NoteMap notes={data.notes} />
-                        </Part>
-                        <Part title="Tempo">
-                            {data.tempi.length === 0 ? (
-                                <Text className="faint">Nothing was played at a tempo yet.</Text>
-                            ) : (
-                                <TempoChart tempi={data.tempi} />
-                            )}
-                        </Part>
-                        <Part title="Notes over the weeks">
-                            <KnowledgeChart weeks={data.weeks} />
-                        </Part>
-                        <Part title="What went wrong">
-                            <Slips data={data} />
-                        </Part>
-                        <Part title="Pace and plan">
-                            <Pace data={data} />
-                        </Part>
-                    </div>
-                </>
+                <Pictures data={data} />
             )}
         </Stack>
     );
@@ -127,7 +72,7 @@ function Slips({ data }: { data: Progress }) {
     if (data.slips.length === 0) return <Text className="faint">Nothing was noted.</Text>;
     return (
         <>
-            <ul className="plain-list" style={{ display: 'grid', gap: 4 }}>
+            <ul className={`plain-list ${styles.list}`}>
                 {data.slips.map((slip) => (
                     <li key={slip.kind}>
                         {slip.recent < slip.before ? '↘' : slip.recent > slip.before ? '↗' : '→'} {slip.words}:{' '}
@@ -176,4 +121,75 @@ function endWords(pace: Api['PaceResource']): string {
     return pace.to === null
         ? `It ends on ${from} at best.`
         : `It ends between ${from} and ${shortDate(pace.to)} ${pace.to.slice(0, 4)}.`;
+}
+
+/** Sentences first, then a picture for each, with the numbers behind it. */
+function Pictures({ data }: { data: Api['ProgressResource'] }) {
+    return (
+        <>
+            <ul className={`sheet ${styles.words}`}>
+                {data.words.map((sentence) => (
+                    <li key={sentence}>{sentence}</li>
+                ))}
+            </ul>
+            <div className={styles.parts}>
+                <Part title="Practised and planned">
+                    <PracticeChart weeks={data.weeks} />
+                </Part>
+                <Part title="Notes">
+                    <NoteMap notes={data.notes} />
+                </Part>
+                <Part title="Tempo">
+                    {data.tempi.length === 0 ? (
+                        <Text className="faint">Nothing was played at a tempo yet.</Text>
+                    ) : (
+                        <TempoChart tempi={data.tempi} />
+                    )}
+                </Part>
+                <Part title="Notes over the weeks">
+                    <KnowledgeChart weeks={data.weeks} />
+                </Part>
+                <Part title="What went wrong">
+                    <Slips data={data} />
+                </Part>
+                <Part title="Pace and plan">
+                    <Pace data={data} />
+                </Part>
+            </div>
+        </>
+    );
+}
+
+/** Whose progress, how far back, and the report of it. */
+function ProgressHead({
+    data,
+    weeks,
+    setWeeks,
+}: {
+    data: Api['ProgressResource'];
+    weeks: string;
+    setWeeks: (weeks: string) => void;
+}) {
+    return (
+        <Group justify="space-between">
+            <Title order={1} fz={28}>
+                <Anchor component={Link} to={`/students/${data.studentId}`} inherit c="inherit">
+                    {data.student}
+                </Anchor>
+                , how it goes
+            </Title>
+            <Group gap="xs">
+                <Select
+                    aria-label="How far back"
+                    allowDeselect={false}
+                    value={weeks}
+                    onChange={(value) => setWeeks(value ?? String(TERM))}
+                    data={TIMES}
+                />
+                <Button component={Link} to={`/students/${data.studentId}/report?from=${data.from}&to=${data.to}`}>
+                    Term report
+                </Button>
+            </Group>
+        </Group>
+    );
 }

@@ -9,6 +9,7 @@ import { shortDate } from '../shared/words';
 import { PracticeChart } from './Charts';
 import { NoteMap } from './NoteMap';
 import { TERM, useProgress, weeksBefore } from './StudentProgress';
+import styles from './TermReport.module.css';
 
 /** A term on a sheet: sentences to be changed, pictures under them, to print. */
 export function TermReport() {
@@ -31,7 +32,7 @@ function Report({ data }: { data: Api['ProgressResource'] }) {
             ask('post', '/students/{student}/report', { ...at({ student: data.studentId }), body: { title, words } }),
     });
     return (
-        <main className="print-page" style={{ maxWidth: 820, margin: '0 auto', padding: '1rem' }}>
+        <main className={`print-page ${styles.page}`}>
             <Group className="no-print" mb="md">
                 <Button onClick={() => window.print()}>Print</Button>
                 <Button variant="default" onClick={() => send.mutate()} loading={send.isPending}>
@@ -55,36 +56,53 @@ function Report({ data }: { data: Api['ProgressResource'] }) {
                     onChange={(event) => setWords(event.currentTarget.value)}
                 />
             </Stack>
-            <article aria-label="The report" style={{ marginTop: '1rem' }}>
-                <Title order={1} fz={28}>
-                    {title}
-                </Title>
-                <Text className="faint">{session.data?.studio.name}</Text>
-                {words
-                    .split('\n')
-                    .filter((line) => line.trim() !== '')
-                    .map((line) => (
-                        <Text key={line} mt={8}>
-                            {line}
-                        </Text>
-                    ))}
-                {data.weeks.length > 0 && (
-                    <>
-                        <Title order={2} fz="lg" mt="lg">
-                            Practised and planned
-                        </Title>
-                        <PracticeChart weeks={data.weeks} />
-                    </>
-                )}
-                {data.notes.length > 0 && (
-                    <>
-                        <Title order={2} fz="lg" mt="lg">
-                            Notes
-                        </Title>
-                        <NoteMap notes={data.notes} />
-                    </>
-                )}
-            </article>
+            <Written title={title} words={words} studio={session.data?.studio.name} data={data} />
         </main>
+    );
+}
+
+/** The report as it is printed. */
+function Written({
+    title,
+    words,
+    studio,
+    data,
+}: {
+    title: string;
+    words: string;
+    studio: string | undefined;
+    data: Api['ProgressResource'];
+}) {
+    return (
+        <article aria-label="The report" className={styles.report}>
+            <Title order={1} fz={28}>
+                {title}
+            </Title>
+            <Text className="faint">{studio}</Text>
+            {words
+                .split('\n')
+                .filter((line) => line.trim() !== '')
+                .map((line) => (
+                    <Text key={line} mt={8}>
+                        {line}
+                    </Text>
+                ))}
+            {data.weeks.length > 0 && (
+                <>
+                    <Title order={2} fz="lg" mt="lg">
+                        Practised and planned
+                    </Title>
+                    <PracticeChart weeks={data.weeks} />
+                </>
+            )}
+            {data.notes.length > 0 && (
+                <>
+                    <Title order={2} fz="lg" mt="lg">
+                        Notes
+                    </Title>
+                    <NoteMap notes={data.notes} />
+                </>
+            )}
+        </article>
     );
 }

@@ -1,20 +1,14 @@
 import type { Api } from '../api';
+import styles from './HandMark.module.css';
 import { handWords } from './words';
 
 /** A hand as a note: the right round with its stem up, the left square with its stem down. */
 export function HandMark({ hand }: { hand: Api['Hand'] | null }) {
     const marks = hand === null ? ['R', 'L'] : [hand];
     return (
-        <span role="img" aria-label={handWords(hand)} title={handWords(hand)} style={{ whiteSpace: 'nowrap' }}>
+        <span role="img" aria-label={handWords(hand)} title={handWords(hand)} className={styles.mark}>
             {marks.map((of) => (
-                <svg
-                    key={of}
-                    viewBox="0 0 12 20"
-                    width="9"
-                    height="15"
-                    aria-hidden="true"
-                    style={{ verticalAlign: '-3px', marginRight: 2 }}
-                >
+                <svg key={of} viewBox="0 0 12 20" width="9" height="15" aria-hidden="true" className={styles.sign}>
                     {of === 'R' ? (
                         <g fill="var(--right)" stroke="var(--right)">
                             <ellipse cx="4.6" cy="16" rx="4" ry="3" />

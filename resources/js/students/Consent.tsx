@@ -63,30 +63,13 @@ export function Consent({ student }: { student: Student }) {
                                 ? `${student.firstName} is under ${studio.consentAge}. You can make a home link once a parent has agreed.`
                                 : 'No consent is noted. At this age none is needed.'}
                         </Text>
-                        <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
-                            <TextInput
-                                label="Agreed on"
-                                type="date"
-                                required
-                                max={studio?.today}
-                                value={draft.on}
-                                onChange={(event) => setDraft({ ...draft, on: event.currentTarget.value })}
-                            />
-                            <Textarea
-                                label="Who agreed, and to what"
-                                placeholder="Her mother, to the home link, by signature"
-                                required
-                                autosize
-                                maxLength={500}
-                                flex={1}
-                                miw={220}
-                                value={draft.words}
-                                onChange={(event) => setDraft({ ...draft, words: event.currentTarget.value })}
-                            />
-                            <Button type="submit" variant="light" loading={save.isPending}>
-                                Note the consent
-                            </Button>
-                        </Group>
+                        <ConsentForm
+                            today={studio?.today}
+                            draft={draft}
+                            setDraft={setDraft}
+                            submit={submit}
+                            saving={save.isPending}
+                        />
                     </>
                 )}
                 <Trouble error={save.error} />
@@ -114,5 +97,47 @@ function Accesses({ studentId }: { studentId: number }) {
                 ))}
             </List>
         </details>
+    );
+}
+
+/** When a parent agreed, and to what. */
+function ConsentForm({
+    today,
+    draft,
+    setDraft,
+    submit,
+    saving,
+}: {
+    today: string | undefined;
+    draft: { on: string; words: string };
+    setDraft: (draft: { on: string; words: string }) => void;
+    submit: (event: FormEvent) => void;
+    saving: boolean;
+}) {
+    return (
+        <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
+            <TextInput
+                label="Agreed on"
+                type="date"
+                required
+                max={today}
+                value={draft.on}
+                onChange={(event) => setDraft({ ...draft, on: event.currentTarget.value })}
+            />
+            <Textarea
+                label="Who agreed, and to what"
+                placeholder="Her mother, to the home link, by signature"
+                required
+                autosize
+                maxLength={500}
+                flex={1}
+                miw={220}
+                value={draft.words}
+                onChange={(event) => setDraft({ ...draft, words: event.currentTarget.value })}
+            />
+            <Button type="submit" variant="light" loading={saving}>
+                Note the consent
+            </Button>
+        </Group>
     );
 }

@@ -42,22 +42,13 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
             </Title>
             <Stack gap={6} mt="xs">
                 {links.map((link) => (
-                    <Group key={link.id} gap="sm">
-                        <Text td={link.withdrawn ? 'line-through' : undefined}>{link.label}</Text>
-                        <Text size="sm" className="faint">
-                            {link.withdrawn
-                                ? 'withdrawn'
-                                : link.usedAt
-                                  ? `used ${shortDate(link.usedAt.slice(0, 10))}`
-                                  : 'not used yet'}
-                        </Text>
-                        {!link.withdrawn && <Siblings link={link} studentId={studentId} fresh={fresh} />}
-                        {!link.withdrawn && (
-                            <Button size="compact-sm" variant="default" onClick={() => withdraw.mutate(link.id)}>
-                                Withdraw
-                            </Button>
-                        )}
-                    </Group>
+                    <LinkRow
+                        key={link.id}
+                        link={link}
+                        studentId={studentId}
+                        fresh={fresh}
+                        withdraw={() => withdraw.mutate(link.id)}
+                    />
                 ))}
                 <Trouble error={make.error ?? withdraw.error} />
                 {make.data?.url && <ShownOnce url={make.data.url} about="Send this to the family now." />}
@@ -98,5 +89,37 @@ function Siblings({ link, studentId, fresh }: { link: FamilyLink; studentId: num
                 .map((student) => ({ value: String(student.id), label: student.name }))}
             error={join.error === null ? undefined : wordsOf(join.error).join(' ')}
         />
+    );
+}
+
+/** A link: when it was used, who shares it, and the way to close it. */
+function LinkRow({
+    link,
+    studentId,
+    fresh,
+    withdraw,
+}: {
+    link: FamilyLink;
+    studentId: number;
+    fresh: () => void;
+    withdraw: () => void;
+}) {
+    return (
+        <Group gap="sm">
+            <Text td={link.withdrawn ? 'line-through' : undefined}>{link.label}</Text>
+            <Text size="sm" className="faint">
+                {link.withdrawn
+                    ? 'withdrawn'
+                    : link.usedAt
+                      ? `used ${shortDate(link.usedAt.slice(0, 10))}`
+                      : 'not used yet'}
+            </Text>
+            {!link.withdrawn && <Siblings link={link} studentId={studentId} fresh={fresh} />}
+            {!link.withdrawn && (
+                <Button size="compact-sm" variant="default" onClick={withdraw}>
+                    Withdraw
+                </Button>
+            )}
+        </Group>
     );
 }

@@ -28,24 +28,7 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
                 onChange={(event) => set({ label: event.currentTarget.value })}
                 data-autofocus
             />
-            <Group grow align="flex-start">
-                <TextInput
-                    label="First day"
-                    type="date"
-                    required
-                    value={draft.from}
-                    onChange={(event) =>
-                        set({ from: event.currentTarget.value, to: draft.to || event.currentTarget.value })
-                    }
-                />
-                <TextInput
-                    label="Last day"
-                    type="date"
-                    required
-                    value={draft.to}
-                    onChange={(event) => set({ to: event.currentTarget.value })}
-                />
-            </Group>
+            <Days from={draft.from} to={draft.to} set={set} />
             <Checkbox
                 label="No lessons"
                 checked={!draft.lessons}
@@ -68,5 +51,27 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
                 </Button>
             </Group>
         </Stack>
+    );
+}
+
+/** The first and the last day. */
+function Days({ from, to, set }: { from: string; to: string; set: (days: { from?: string; to: string }) => void }) {
+    return (
+        <Group grow align="flex-start">
+            <TextInput
+                label="First day"
+                type="date"
+                required
+                value={from}
+                onChange={(event) => set({ from: event.currentTarget.value, to: to || event.currentTarget.value })}
+            />
+            <TextInput
+                label="Last day"
+                type="date"
+                required
+                value={to}
+                onChange={(event) => set({ to: event.currentTarget.value })}
+            />
+        </Group>
     );
 }

@@ -8,6 +8,7 @@ import { Flower } from '../shared/Flower';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
 import { Ladders } from './Ladders';
+import styles from './LearningCard.module.css';
 import { FinishedStages, Stages, useFresh } from './Stages';
 
 type Learning = Api['LearningResource'];
@@ -31,26 +32,7 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
         <section className="sheet" aria-label={learning.title}>
             <Group wrap="nowrap" align="flex-start">
                 <Flower petals={learning.petals} finished={finished} />
-                <div style={{ flex: 1 }}>
-                    <Anchor
-                        component={Link}
-                        to={`/pieces/${learning.pieceId}?student=${studentId}`}
-                        c="var(--ink)"
-                        ff="heading"
-                        fz="lg"
-                        fw={600}
-                    >
-                        {learning.title}
-                    </Anchor>
-                    <Text size="sm" className="faint">
-                        {learning.page}
-                    </Text>
-                    <Text size="sm">
-                        {finished && learning.finishedOn
-                            ? `signed off ${shortDate(learning.finishedOn)}`
-                            : `${learning.state === 'resting' ? 'resting, ' : ''}open since ${shortDate(learning.openedOn)}`}
-                    </Text>
-                </div>
+                <PageWords learning={learning} studentId={studentId} />
                 {finished && (
                     <Button
                         size="compact-sm"
@@ -85,5 +67,32 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
             {!finished && <Stages learning={learning} studentId={studentId} />}
             {finished && looking && <FinishedStages learning={learning} studentId={studentId} />}
         </section>
+    );
+}
+
+/** Its name, which leads to the desk, and how far it has come. */
+function PageWords({ learning, studentId }: { learning: Learning; studentId: number }) {
+    const finished = learning.state === 'finished';
+    return (
+        <div className={styles.name}>
+            <Anchor
+                component={Link}
+                to={`/pieces/${learning.pieceId}?student=${studentId}`}
+                c="var(--ink)"
+                ff="heading"
+                fz="lg"
+                fw={600}
+            >
+                {learning.title}
+            </Anchor>
+            <Text size="sm" className="faint">
+                {learning.page}
+            </Text>
+            <Text size="sm">
+                {finished && learning.finishedOn
+                    ? `signed off ${shortDate(learning.finishedOn)}`
+                    : `${learning.state === 'resting' ? 'resting, ' : ''}open since ${shortDate(learning.openedOn)}`}
+            </Text>
+        </div>
     );
 }

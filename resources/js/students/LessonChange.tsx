@@ -23,9 +23,7 @@ export function LessonChange({
     const slots = lessons.filter((lesson) => lesson.state !== 'make-up').map((lesson) => lesson.slotOn ?? lesson.date);
     const [state, setState] = useState<State>('moved');
     const [slotOn, setSlotOn] = useState<string | null>(slots[0] ?? null);
-    const [heldOn, setHeldOn] = useState('');
-    const [time, setTime] = useState('');
-    const [minutes, setMinutes] = useState<number | null>(null);
+    const [instead, setInstead] = useState<Instead>({ heldOn: '', time: '', minutes: null });
     const save = useMutation({
         mutationFn: () =>
             ask('post', '/students/{student}/lesson-changes', {
@@ -33,9 +31,9 @@ export function LessonChange({
                 body: {
                     state,
                     slotOn: state === 'make-up' ? null : slotOn,
-                    heldOn: state === 'cancelled' ? null : heldOn || null,
-                    at: time || null,
-                    minutes,
+                    heldOn: state === 'cancelled' ? null : instead.heldOn || null,
+                    at: instead.time || null,
+                    minutes: instead.minutes,
                 },
             }),
         onSuccess: done,
@@ -62,29 +60,7 @@ export function LessonChange({
                 />
             )}
             {state !== 'cancelled' && (
-                <Group grow align="flex-start">
-                    <TextInput
-                        label={state === 'moved' ? 'To' : 'On'}
-                        type="date"
-                        required
-                        value={heldOn}
-                        onChange={(event) => setHeldOn(event.currentTarget.value)}
-                    />
-                    <TextInput
-                        label="At"
-                        type="time"
-                        value={time}
-                        onChange={(event) => setTime(event.currentTarget.value)}
-                    />
-                    <NumberInput
-                        label="Minutes"
-                        placeholder="as always"
-                        min={10}
-                        max={180}
-                        value={minutes ?? ''}
-                        onChange={(value) => setMinutes(value === '' ? null : Number(value))}
-                    />
-                </Group>
+                <WhenInstead toward={state === 'moved' ? 'To' : 'On'} instead={instead} set={setInstead} />
             )}
             <Trouble error={save.error} />
             <Group>
@@ -93,5 +69,40 @@ export function LessonChange({
                 </Button>
             </Group>
         </Stack>
+    );
+}
+
+/** The day, the time and the length of the lesson instead; what is empty is as always. */
+interface Instead {
+    heldOn: string;
+    time: string;
+    minutes: number | null;
+}
+
+function WhenInstead({ toward, instead, set }: { toward: string; instead: Instead; set: (instead: Instead) => void }) {
+    return (
+        <Group grow align="flex-start">
+            <TextInput
+                label={toward}
+                type="date"
+                required
+                value={instead.heldOn}
+                onChange={(event) => set({ ...instead, heldOn: event.currentTarget.value })}
+            />
+            <TextInput
+                label="At"
+                type="time"
+                value={instead.time}
+                onChange={(event) => set({ ...instead, time: event.currentTarget.value })}
+            />
+            <NumberInput
+                label="Minutes"
+                placeholder="as always"
+                min={10}
+                max={180}
+                value={instead.minutes ?? ''}
+                onChange={(value) => set({ ...instead, minutes: value === '' ? null : Number(value) })}
+            />
+        </Group>
     );
 }

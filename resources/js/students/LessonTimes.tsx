@@ -15,16 +15,6 @@ interface Props {
 /** The lesson each week, perhaps a second one, where the student is when that is elsewhere, and where the family is reached. */
 export function LessonTimes({ draft, set }: Props) {
     const studio = useSession().data?.studio.timezone;
-    const second = (day: string | null) =>
-        set(
-            day === null
-                ? { secondWeekday: null, secondTime: null, secondMinutes: null }
-                : {
-                      secondWeekday: Number(day),
-                      secondTime: draft.secondTime ?? draft.lessonTime,
-                      secondMinutes: draft.secondMinutes ?? draft.lessonMinutes,
-                  },
-        );
     return (
         <>
             <Group grow align="flex-start">
@@ -51,45 +41,7 @@ export function LessonTimes({ draft, set }: Props) {
                     onChange={(minutes) => set({ lessonMinutes: Number(minutes) })}
                 />
             </Group>
-            <Group grow align="flex-start">
-                <Select
-                    label="Second lesson"
-                    placeholder="none"
-                    clearable
-                    value={draft.secondWeekday === null ? null : String(draft.secondWeekday)}
-                    onChange={second}
-                    data={DAYS.filter((day) => day.value !== String(draft.lessonWeekday))}
-                />
-                {draft.secondWeekday !== null && (
-                    <>
-                        <TextInput
-                            label="Its time"
-                            type="time"
-                            required
-                            value={draft.secondTime ?? ''}
-                            onChange={(event) => set({ secondTime: event.currentTarget.value })}
-                        />
-                        <NumberInput
-                            label="Its minutes"
-                            min={10}
-                            max={180}
-                            step={15}
-                            value={draft.secondMinutes ?? ''}
-                            onChange={(minutes) => set({ secondMinutes: Number(minutes) })}
-                        />
-                    </>
-                )}
-                <Select
-                    label="Time zone"
-                    placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
-                    searchable
-                    limit={12}
-                    clearable
-                    value={draft.timezone}
-                    onChange={(timezone) => set({ timezone })}
-                    data={Intl.supportedValuesOf('timeZone')}
-                />
-            </Group>
+            <SecondLesson draft={draft} set={set} studio={studio} />
             <TextInput
                 label="Mail of the family"
                 description="Weeks that are sent, and reports, go there too."
@@ -99,5 +51,60 @@ export function LessonTimes({ draft, set }: Props) {
                 onChange={(event) => set({ familyMail: event.currentTarget.value || null })}
             />
         </>
+    );
+}
+
+/** A second lesson in the week, and where the student is. */
+function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props['set']; studio: string | undefined }) {
+    const second = (day: string | null) =>
+        set(
+            day === null
+                ? { secondWeekday: null, secondTime: null, secondMinutes: null }
+                : {
+                      secondWeekday: Number(day),
+                      secondTime: draft.secondTime ?? draft.lessonTime,
+                      secondMinutes: draft.secondMinutes ?? draft.lessonMinutes,
+                  },
+        );
+    return (
+        <Group grow align="flex-start">
+            <Select
+                label="Second lesson"
+                placeholder="none"
+                clearable
+                value={draft.secondWeekday === null ? null : String(draft.secondWeekday)}
+                onChange={second}
+                data={DAYS.filter((day) => day.value !== String(draft.lessonWeekday))}
+            />
+            {draft.secondWeekday !== null && (
+                <>
+                    <TextInput
+                        label="Its time"
+                        type="time"
+                        required
+                        value={draft.secondTime ?? ''}
+                        onChange={(event) => set({ secondTime: event.currentTarget.value })}
+                    />
+                    <NumberInput
+                        label="Its minutes"
+                        min={10}
+                        max={180}
+                        step={15}
+                        value={draft.secondMinutes ?? ''}
+                        onChange={(minutes) => set({ secondMinutes: Number(minutes) })}
+                    />
+                </>
+            )}
+            <Select
+                label="Time zone"
+                placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
+                searchable
+                limit={12}
+                clearable
+                value={draft.timezone}
+                onChange={(timezone) => set({ timezone })}
+                data={Intl.supportedValuesOf('timeZone')}
+            />
+        </Group>
     );
 }

@@ -4,6 +4,7 @@ import { type Api, api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble, Waiting } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
+import styles from './Stages.module.css';
 
 type Learning = Api['LearningResource'];
 
@@ -47,9 +48,9 @@ export function Stages({ learning, studentId }: { learning: Learning; studentId:
                 onChange={(choice) => follow.mutate(choice)}
             />
             <Trouble error={tick.error ?? follow.error} />
-            <ol className="plain-list" style={{ marginTop: '0.6rem' }}>
+            <ol className={`plain-list ${styles.stages}`}>
                 {learning.stages.map((stage) => (
-                    <li key={stage.id} style={{ padding: '2px 0' }}>
+                    <li key={stage.id} className={styles.stage}>
                         <Group gap="xs" wrap="nowrap">
                             <Checkbox
                                 size="sm"

@@ -4,6 +4,7 @@ import { Trouble } from '../shared/Notes';
 import { dayName } from '../shared/words';
 import type { StudentDraft } from './draft';
 import { LessonTimes, WEEKDAYS } from './LessonTimes';
+import styles from './StudentForm.module.css';
 import { Ways } from './Ways';
 
 interface Props {
@@ -18,9 +19,6 @@ interface Props {
 export function StudentForm({ start, save, saving, error, verb }: Props) {
     const [draft, setDraft] = useState(start);
     const set = (change: Partial<StudentDraft>) => setDraft((before) => ({ ...before, ...change }));
-    const minutesOn = (weekday: number) => draft.practiceDays.find((day) => day.weekday === weekday)?.minutes ?? 0;
-    const setMinutes = (weekday: number, minutes: number) =>
-        set({ practiceDays: [...draft.practiceDays.filter((day) => day.weekday !== weekday), { weekday, minutes }] });
     const submit = (event: FormEvent) => {
         event.preventDefault();
         save(draft);
@@ -52,26 +50,7 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
                 />
             </Group>
             <LessonTimes draft={draft} set={set} />
-            <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
-                <Text component="legend" size="sm" fw={700}>
-                    Minutes at home
-                </Text>
-                <SimpleGrid cols={7} spacing={6}>
-                    {WEEKDAYS.map((day) => (
-                        <NumberInput
-                            key={day}
-                            label={dayName(day).slice(0, 3)}
-                            aria-label={`Minutes on ${dayName(day)}`}
-                            min={0}
-                            max={240}
-                            step={5}
-                            hideControls
-                            value={minutesOn(day)}
-                            onChange={(minutes) => setMinutes(day, Number(minutes))}
-                        />
-                    ))}
-                </SimpleGrid>
-            </fieldset>
+            <PracticeMinutes draft={draft} set={set} />
             <Ways draft={draft} set={set} />
             <Trouble error={error} />
             <Group>
@@ -80,5 +59,34 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
                 </Button>
             </Group>
         </Stack>
+    );
+}
+
+/** The minutes at home, by day. */
+function PracticeMinutes({ draft, set }: { draft: StudentDraft; set: (change: Partial<StudentDraft>) => void }) {
+    const minutesOn = (weekday: number) => draft.practiceDays.find((day) => day.weekday === weekday)?.minutes ?? 0;
+    const setMinutes = (weekday: number, minutes: number) =>
+        set({ practiceDays: [...draft.practiceDays.filter((day) => day.weekday !== weekday), { weekday, minutes }] });
+    return (
+        <fieldset className={styles.minutes}>
+            <Text component="legend" size="sm" fw={700}>
+                Minutes at home
+            </Text>
+            <SimpleGrid cols={7} spacing={6}>
+                {WEEKDAYS.map((day) => (
+                    <NumberInput
+                        key={day}
+                        label={dayName(day).slice(0, 3)}
+                        aria-label={`Minutes on ${dayName(day)}`}
+                        min={0}
+                        max={240}
+                        step={5}
+                        hideControls
+                        value={minutesOn(day)}
+                        onChange={(minutes) => setMinutes(day, Number(minutes))}
+                    />
+                ))}
+            </SimpleGrid>
+        </fieldset>
     );
 }

@@ -11,6 +11,7 @@ import { isHere } from '../shared/students';
 import { dayName, fullDate, minutes } from '../shared/words';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { StudentForm } from './StudentForm';
+import styles from './Students.module.css';
 
 const PATHS = { beat: 'beat first', notes: 'notes first', sound: 'sound first' };
 
@@ -41,7 +42,7 @@ export function Students() {
             </Group>
             {find}
             {students.data.length === 0 && <Empty title="No students yet" />}
-            <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
+            <ul className={`plain-list ${styles.list}`}>
                 {found.filter(isHere).map((student) => (
                     <StudentRow key={student.id} student={student} />
                 ))}
@@ -51,7 +52,7 @@ export function Students() {
                     <Title order={2} fz="lg" mb="xs" id="former-students">
                         Former students
                     </Title>
-                    <ul className="plain-list" style={{ display: 'grid', gap: '0.5rem' }}>
+                    <ul className={`plain-list ${styles.left}`}>
                         {former.map((student) => (
                             <StudentRow key={student.id} student={student} />
                         ))}
@@ -73,7 +74,7 @@ export function Students() {
 
 function StudentRow({ student }: { student: Student }) {
     return (
-        <li className="sheet" style={{ padding: '0.6rem 1rem' }}>
+        <li className={`sheet ${styles.student}`}>
             <Group justify="space-between">
                 <div>
                     <Anchor
@@ -91,7 +92,7 @@ function StudentRow({ student }: { student: Student }) {
                     </Text>
                 </div>
                 {student.leftOn === null ? (
-                    <div style={{ textAlign: 'right' }}>
+                    <div className={styles.lesson}>
                         <Text size="sm">
                             {dayName(student.lessonWeekday)} {student.lessonTime}, {student.lessonMinutes} min
                         </Text>

@@ -48,57 +48,8 @@ export function Timetable({ studentId, lessons, holidays }: Props) {
                 </Group>
             </Group>
             <Trouble error={takeBack.error ?? drop.error} />
-            <Group gap={6} mt="xs">
-                {lessons.map((lesson) => (
-                    <Badge
-                        key={`${lesson.date} ${lesson.state}`}
-                        variant={lesson.state === 'held' ? 'default' : 'light'}
-                        c="var(--ink)"
-                        tt="none"
-                        size="lg"
-                        td={lesson.state === 'cancelled' ? 'line-through' : undefined}
-                        title={`${lesson.time}, ${lesson.minutes} min`}
-                    >
-                        {shortDate(lesson.date)}
-                    </Badge>
-                ))}
-            </Group>
-            <Stack gap={4} mt="xs">
-                {lessons
-                    .filter((lesson) => lesson.state !== 'held')
-                    .map((lesson) => (
-                        <Group key={`${lesson.date} ${lesson.state}`} gap="xs">
-                            <Text size="sm">{changeWords(lesson)}</Text>
-                            {lesson.lessonId !== null && (
-                                <Button
-                                    size="compact-xs"
-                                    variant="subtle"
-                                    c="var(--ink)"
-                                    onClick={() => takeBack.mutate(lesson.lessonId ?? 0)}
-                                >
-                                    take back
-                                </Button>
-                            )}
-                        </Group>
-                    ))}
-                {holidays.map((holiday) => (
-                    <Group key={holiday.id} gap="xs">
-                        <Text size="sm">
-                            {holiday.label}, {shortDate(holiday.from)} to {shortDate(holiday.to)}: {rests(holiday)}
-                            {holiday.studentId === null && ', for everybody'}
-                        </Text>
-                        <Button
-                            size="compact-xs"
-                            variant="subtle"
-                            c="var(--ink)"
-                            onClick={() => drop.mutate(holiday.id)}
-                            aria-label={`Remove ${holiday.label}`}
-                        >
-                            remove
-                        </Button>
-                    </Group>
-                ))}
-            </Stack>
+            <LessonBadges lessons={lessons} />
+            <Changes lessons={lessons} holidays={holidays} takeBack={takeBack.mutate} drop={drop.mutate} />
             <Dialog opened={dialog === 'lesson'} onClose={() => setDialog(null)} title="Move a lesson">
                 <LessonChange studentId={studentId} lessons={lessons} done={fresh} />
             </Dialog>
@@ -118,4 +69,77 @@ function changeWords(lesson: LessonDay): string {
 function rests(holiday: Api['HolidayResource']): string {
     if (!holiday.lessons && !holiday.practice) return 'no lessons, no practice';
     return holiday.lessons ? 'no practice' : 'no lessons';
+}
+
+/** What is not as always, each with the way back. */
+function Changes({
+    lessons,
+    holidays,
+    takeBack,
+    drop,
+}: {
+    lessons: LessonDay[];
+    holidays: Props['holidays'];
+    takeBack: (lesson: number) => void;
+    drop: (holiday: number) => void;
+}) {
+    return (
+        <Stack gap={4} mt="xs">
+            {lessons
+                .filter((lesson) => lesson.state !== 'held')
+                .map((lesson) => (
+                    <Group key={`${lesson.date} ${lesson.state}`} gap="xs">
+                        <Text size="sm">{changeWords(lesson)}</Text>
+                        {lesson.lessonId !== null && (
+                            <Button
+                                size="compact-xs"
+                                variant="subtle"
+                                c="var(--ink)"
+                                onClick={() => takeBack(lesson.lessonId ?? 0)}
+                            >
+                                take back
+                            </Button>
+                        )}
+                    </Group>
+                ))}
+            {holidays.map((holiday) => (
+                <Group key={holiday.id} gap="xs">
+                    <Text size="sm">
+                        {holiday.label}, {shortDate(holiday.from)} to {shortDate(holiday.to)}: {rests(holiday)}
+                        {holiday.studentId === null && ', for everybody'}
+                    </Text>
+                    <Button
+                        size="compact-xs"
+                        variant="subtle"
+                        c="var(--ink)"
+                        onClick={() => drop(holiday.id)}
+                        aria-label={`Remove ${holiday.label}`}
+                    >
+                        remove
+                    </Button>
+                </Group>
+            ))}
+        </Stack>
+    );
+}
+
+/** The lessons in sight, by day. */
+function LessonBadges({ lessons }: { lessons: LessonDay[] }) {
+    return (
+        <Group gap={6} mt="xs">
+            {lessons.map((lesson) => (
+                <Badge
+                    key={`${lesson.date} ${lesson.state}`}
+                    variant={lesson.state === 'held' ? 'default' : 'light'}
+                    c="var(--ink)"
+                    tt="none"
+                    size="lg"
+                    td={lesson.state === 'cancelled' ? 'line-through' : undefined}
+                    title={`${lesson.time}, ${lesson.minutes} min`}
+                >
+                    {shortDate(lesson.date)}
+                </Badge>
+            ))}
+        </Group>
+    );
 }

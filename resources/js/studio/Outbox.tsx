@@ -2,6 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { api } from '../api';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
+import styles from './Outbox.module.css';
 
 /** Mail that was written; where no mailer is named it stays here, to be read. */
 export function Outbox() {
@@ -19,13 +20,13 @@ export function Outbox() {
             )}
             {mails.data?.map((mail) => (
                 <details key={mail.id}>
-                    <summary style={{ cursor: 'pointer' }}>
+                    <summary className={styles.summary}>
                         <b>{mail.subject}</b>{' '}
                         <span className="faint">
                             to {mail.to}, {shortDate(mail.at.slice(0, 10))}
                         </span>
                     </summary>
-                    <Text size="sm" style={{ whiteSpace: 'pre-wrap' }} my={6}>
+                    <Text size="sm" className={styles.words} my={6}>
                         {mail.body}
                     </Text>
                 </details>

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { ask, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
+import styles from './SignIn.module.css';
 
 export function SignIn() {
     const [email, setEmail] = useState('');
@@ -24,7 +25,7 @@ export function SignIn() {
         signIn.mutate();
     };
     return (
-        <main style={{ display: 'grid', placeItems: 'center', minHeight: '100vh', padding: '1rem' }}>
+        <main className={styles.page}>
             <Stack component="form" onSubmit={submit} className="sheet" w={380} maw="100%" gap="md" p="xl">
                 <div>
                     <img src="/leaf.svg" alt="" width="44" height="44" />

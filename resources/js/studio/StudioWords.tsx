@@ -1,5 +1,6 @@
 import { Autocomplete, SimpleGrid, Text } from '@mantine/core';
 import type { Api } from '../api';
+import styles from './StudioWords.module.css';
 
 type WordsAt = Api['WordsAtResource'];
 
@@ -20,7 +21,7 @@ interface Props {
 /** Words that the teacher may put in the place of the usual ones, with some to choose from. */
 export function StudioWords({ title, about, words, change }: Props) {
     return (
-        <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
+        <fieldset className={styles.words}>
             <Text component="legend" fw={700}>
                 {title}
             </Text>

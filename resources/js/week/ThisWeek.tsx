@@ -8,6 +8,7 @@ import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { longDate, minutes } from '../shared/words';
+import styles from './ThisWeek.module.css';
 
 type Row = Api['ThisWeekResource'];
 
@@ -15,19 +16,7 @@ export function ThisWeek() {
     const session = useSession();
     const navigate = useNavigate();
     const week = api.useQuery('get', '/this-week');
-    const lesson = useMutation({
-        mutationFn: (row: Row) =>
-            ask('post', '/students/{student}/lessons', {
-                ...at({ student: row.studentId }),
-                body: { heldOn: row.lessonOn },
-            }),
-        onSuccess: (opened) => navigate(`/lessons/${opened.id}`),
-    });
-    const propose = useMutation({
-        mutationFn: (row: Row) =>
-            ask('post', '/students/{student}/weeks', { ...at({ student: row.studentId }), body: {} }),
-        onSuccess: (proposed) => navigate(`/weeks/${proposed.id}`),
-    });
+    const { lesson, propose } = useOpen();
     const next = week.data?.[0];
     useKeys([
         { key: 'n', does: 'open the next lesson', run: () => next && lesson.mutate(next) },
@@ -61,7 +50,7 @@ export function ThisWeek() {
             </Group>
             {find}
             <Trouble error={lesson.error ?? propose.error} />
-            <ol className="plain-list" style={{ display: 'grid', gap: '0.6rem' }}>
+            <ol className={`plain-list ${styles.list}`}>
                 {found.map((row) => (
                     <StudentRow
                         key={row.studentId}
@@ -90,17 +79,7 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
     const practised = row.leaf.reduce((sum, day) => sum + day.practised, 0);
     const days = row.leaf.filter((day) => day.practised > 0).length;
     return (
-        <li
-            className="sheet"
-            style={{
-                display: 'grid',
-                gridTemplateColumns: '9.5rem 84px minmax(0, 1.1fr) minmax(0, 1.2fr) 14rem',
-                gap: '1.1rem',
-                alignItems: 'center',
-                padding: '0.7rem 1rem',
-                borderColor: next ? 'var(--leaf)' : undefined,
-            }}
-        >
+        <li className={`sheet ${styles.row}`} data-next={next ? 'yes' : undefined}>
             <div>
                 <Text fw={700} size="sm">
                     {row.lessonOn === today ? 'Today' : longDate(row.lessonOn)}
@@ -123,42 +102,85 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                         : 'nothing planned'}
                 </Text>
             </div>
-            <Stack gap={4} align="flex-start">
-                {row.stuck.map((text) => (
-                    <Text key={text} size="sm" className="thorn" fw={700}>
-                        ▲ Stuck: {text}
-                    </Text>
-                ))}
-                {row.waiting.map((text) => (
-                    <Badge key={text} variant="light" color="flower" tt="none" c="var(--ink)" fw={400}>
-                        {text}
-                    </Badge>
-                ))}
-                {row.stuck.length + row.waiting.length === 0 && (
-                    <Text size="sm" className="faint">
-                        All set
-                    </Text>
-                )}
-            </Stack>
-            <Group gap="xs" wrap="nowrap" justify="flex-end">
-                {row.weekId === null ? (
-                    <Button variant="default" onClick={propose} aria-label={`Plan a week for ${row.student}`}>
-                        Plan
-                    </Button>
-                ) : (
-                    <Button
-                        variant="default"
-                        component={Link}
-                        to={`/weeks/${row.weekId}`}
-                        aria-label={`Plan of ${row.student}`}
-                    >
-                        Plan
-                    </Button>
-                )}
-                <Button variant={next ? 'filled' : 'light'} onClick={teach} aria-label={`Lesson of ${row.student}`}>
-                    Lesson{next && ' (n)'}
-                </Button>
-            </Group>
+            <WhatWaits row={row} />
+            <RowButtons row={row} next={next} teach={teach} propose={propose} />
         </li>
     );
+}
+
+/** The plan and the lesson of one student. */
+function RowButtons({
+    row,
+    next,
+    teach,
+    propose,
+}: {
+    row: Row;
+    next: boolean;
+    teach: () => void;
+    propose: () => void;
+}) {
+    return (
+        <Group gap="xs" wrap="nowrap" justify="flex-end">
+            {row.weekId === null ? (
+                <Button variant="default" onClick={propose} aria-label={`Plan a week for ${row.student}`}>
+                    Plan
+                </Button>
+            ) : (
+                <Button
+                    variant="default"
+                    component={Link}
+                    to={`/weeks/${row.weekId}`}
+                    aria-label={`Plan of ${row.student}`}
+                >
+                    Plan
+                </Button>
+            )}
+            <Button variant={next ? 'filled' : 'light'} onClick={teach} aria-label={`Lesson of ${row.student}`}>
+                Lesson{next && ' (n)'}
+            </Button>
+        </Group>
+    );
+}
+
+/** What a student is stuck on, and what the teacher has yet to do. */
+function WhatWaits({ row }: { row: Row }) {
+    return (
+        <Stack gap={4} align="flex-start">
+            {row.stuck.map((text) => (
+                <Text key={text} size="sm" className="thorn" fw={700}>
+                    ▲ Stuck: {text}
+                </Text>
+            ))}
+            {row.waiting.map((text) => (
+                <Badge key={text} variant="light" color="flower" tt="none" c="var(--ink)" fw={400}>
+                    {text}
+                </Badge>
+            ))}
+            {row.stuck.length + row.waiting.length === 0 && (
+                <Text size="sm" className="faint">
+                    All set
+                </Text>
+            )}
+        </Stack>
+    );
+}
+
+/** Opens the lesson of a student, or plans a week, and goes there. */
+function useOpen() {
+    const navigate = useNavigate();
+    const lesson = useMutation({
+        mutationFn: (row: Row) =>
+            ask('post', '/students/{student}/lessons', {
+                ...at({ student: row.studentId }),
+                body: { heldOn: row.lessonOn },
+            }),
+        onSuccess: (opened) => navigate(`/lessons/${opened.id}`),
+    });
+    const propose = useMutation({
+        mutationFn: (row: Row) =>
+            ask('post', '/students/{student}/weeks', { ...at({ student: row.studentId }), body: {} }),
+        onSuccess: (proposed) => navigate(`/weeks/${proposed.id}`),
+    });
+    return { lesson, propose };
 }

@@ -22,6 +22,13 @@ export function lookOver(report: Report): Finding[] {
         ),
         found('Count in', `${countIn.counts.join(' ')}, then play on ${countIn.enter}.`, first),
     ];
+    return [...list, ...whatChanges(report), ...newNotes(report), ...warnings(report)];
+}
+
+/** Time that changes, the tempo, a pickup, and the way through. */
+function whatChanges(report: Report): Finding[] {
+    const list: Finding[] = [];
+    const { piece } = report;
     const changes = report.bars.filter((bar, i) => i > 0 && bar.time !== report.bars[i - 1]?.time && bar.measure > 1);
     for (const bar of changes) {
         list.push(found(`Bar ${bar.measure} changes time`, `From here it is ${bar.time}.`, [], [bar.measure]));
@@ -42,6 +49,12 @@ export function lookOver(report: Report): Finding[] {
             ),
         );
     }
+    return list;
+}
+
+/** Notes that the student has not met. */
+function newNotes(report: Report): Finding[] {
+    const list: Finding[] = [];
     const fresh = report.notes.filter((note) => note.status === 'new');
     if (report.student && fresh.length > 0) {
         const names = listed([...new Set(fresh.map((note) => note.pitch))]);
@@ -53,6 +66,12 @@ export function lookOver(report: Report): Finding[] {
             ),
         );
     }
+    return list;
+}
+
+/** Where it will be hard, and what does not add up. */
+function warnings(report: Report): Finding[] {
+    const list: Finding[] = [];
     const thorns = report.sticking.filter((point) => point.thorn).map((point) => point.measure);
     if (thorns.length > 0) {
         list.push({

@@ -1,4 +1,5 @@
 import type { Api } from '../../api';
+import styles from './KeyMap.module.css';
 /** A key that is told of, with what stands on it. */
 export interface KeySign {
     midi: number;
@@ -31,8 +32,8 @@ export function KeyMap({ signs, title }: { signs: readonly KeySign[]; title: str
             viewBox={`-1 -1 ${whites.length * WIDE + 2} ${HIGH + 2}`}
             role="img"
             aria-label={title}
-            className="key-map"
-            style={{ maxHeight: whites.length > 14 ? 70 : 96 }}
+            className={styles.map}
+            data-wide={whites.length > 14 ? 'yes' : undefined}
         >
             {[...whites, ...keys.filter(isBlack)].map((key) => {
                 const sign = told.get(key);
@@ -46,13 +47,13 @@ export function KeyMap({ signs, title }: { signs: readonly KeySign[]; title: str
                             width={width}
                             height={black ? HIGH * 0.6 : HIGH}
                             rx={1.5}
-                            className={black ? 'key-black' : 'key-white'}
+                            className={black ? styles.black : styles.white}
                         />
                         {(sign !== undefined || key === 60) && (
                             <text
                                 x={xOf(key) + width / 2}
                                 y={black ? HIGH * 0.52 : HIGH - 6}
-                                className={sign === undefined ? 'key-name' : 'key-sign'}
+                                className={sign === undefined ? styles.name : styles.sign}
                             >
                                 {sign?.text ?? 'C4'}
                             </text>

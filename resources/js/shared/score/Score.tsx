@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { memo, type ReactNode, useEffect, useRef, useState } from 'react';
+import { memo, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
 import { Waiting } from '../Notes';
 import { Newest } from '../newest';
 import { engraveAll } from './engrave';
@@ -46,61 +46,12 @@ export function Score({
     overlay,
 }: Props) {
     const { ref: sizeRef, width } = useElementSize();
-    const holder = useRef<HTMLDivElement>(null);
-    const [lane] = useState(() => new Newest(engraveAll));
-    const alive = useRef(true);
-    useEffect(() => {
-        alive.current = true;
-        return () => {
-            alive.current = false;
-        };
-    }, []);
-    const [drawn, setDrawn] = useState<readonly string[] | null>(null);
-    const [shown, setShown] = useState<string | undefined>(undefined);
-    const [error, setError] = useState<string | null>(null);
-    const [places, setPlaces] = useState<Places | null>(null);
-    const [first, last] = range ?? [null, null];
-    const paper = Math.round(width);
-    const layered = overlay !== undefined;
-
-    useEffect(() => {
-        if (paper === 0) return;
-        const bars: [number, number] | null = first === null || last === null ? null : [first, last];
-        lane.give({
-            music: typeof music === 'string' ? [music] : music,
-            width: paper,
-            scale,
-            lines,
-            rows,
-            range: bars,
-        }).then(
-            (svgs) => {
-                if (!alive.current || svgs === null) return;
-                setDrawn(svgs);
-                setShown(stamp);
-                setError(null);
-            },
-            (reason: Error) => {
-                if (alive.current) setError(reason.message);
-            },
-        );
-    }, [lane, music, paper, scale, lines, rows, first, last, stamp]);
-
-    // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
-    useEffect(() => {
-        if (holder.current === null || drawn === null) return;
-        hideNumbersUnderWords(holder.current);
-        if (layered) setPlaces(readPlaces(holder.current));
-    }, [drawn, paper, layered]);
-
-    // biome-ignore lint/correctness/useExhaustiveDependencies: the drawing is replaced when it is drawn anew
-    useEffect(() => {
-        const held = holder.current;
-        if (held === null) return;
-        for (const note of held.querySelectorAll('[data-lit]')) note.removeAttribute('data-lit');
-        for (const [id, how] of lit) held.querySelector(`[id="${id}"]`)?.setAttribute('data-lit', how);
-    }, [lit, drawn]);
-
+    const { holder, drawn, shown, error, places } = useDrawing(
+        { music, scale, lines, rows, range, stamp },
+        Math.round(width),
+        overlay !== undefined,
+    );
+    useLit(holder, lit, drawn);
     return (
         <div
             ref={sizeRef}
@@ -133,6 +84,78 @@ export function Score({
             {places !== null && overlay?.(places)}
         </div>
     );
+}
+
+/** The music, engraved as wide as its place is, and where everything stands on it. */
+function useDrawing(
+    {
+        music,
+        scale,
+        lines,
+        rows,
+        range,
+        stamp,
+    }: Required<Pick<Props, 'music' | 'scale' | 'lines' | 'rows' | 'range'>> & { stamp: string | undefined },
+    paper: number,
+    layered: boolean,
+) {
+    const holder = useRef<HTMLDivElement>(null);
+    const [lane] = useState(() => new Newest(engraveAll));
+    const alive = useRef(true);
+    useEffect(() => {
+        alive.current = true;
+        return () => {
+            alive.current = false;
+        };
+    }, []);
+    const [drawn, setDrawn] = useState<readonly string[] | null>(null);
+    const [shown, setShown] = useState<string | undefined>(undefined);
+    const [error, setError] = useState<string | null>(null);
+    const [places, setPlaces] = useState<Places | null>(null);
+    const [first, last] = range ?? [null, null];
+
+    useEffect(() => {
+        if (paper === 0) return;
+        const bars: [number, number] | null = first === null || last === null ? null : [first, last];
+        lane.give({
+            music: typeof music === 'string' ? [music] : music,
+            width: paper,
+            scale,
+            lines,
+            rows,
+            range: bars,
+        }).then(
+            (svgs) => {
+                if (!alive.current || svgs === null) return;
+                setDrawn(svgs);
+                setShown(stamp);
+                setError(null);
+            },
+            (reason: Error) => {
+                if (alive.current) setError(reason.message);
+            },
+        );
+    }, [lane, music, paper, scale, lines, rows, first, last, stamp]);
+
+    // biome-ignore lint/correctness/useExhaustiveDependencies: places are read anew when the drawing or its size changes
+    useEffect(() => {
+        if (holder.current === null || drawn === null) return;
+        hideNumbersUnderWords(holder.current);
+        if (layered) setPlaces(readPlaces(holder.current));
+    }, [drawn, paper, layered]);
+
+    return { holder, drawn, shown, error, places };
+}
+
+/** Notes that are lit, on the drawing as it stands. */
+function useLit(holder: RefObject<HTMLDivElement | null>, lit: Props['lit'] & object, drawn: readonly string[] | null) {
+    // biome-ignore lint/correctness/useExhaustiveDependencies: the drawing is replaced when it is drawn anew
+    useEffect(() => {
+        const held = holder.current;
+        if (held === null) return;
+        for (const note of held.querySelectorAll('[data-lit]')) note.removeAttribute('data-lit');
+        for (const [id, how] of lit) held.querySelector(`[id="${id}"]`)?.setAttribute('data-lit', how);
+    }, [lit, drawn]);
 }
 
 const Drawing = memo(function Drawing({ svg }: { svg: string }) {

@@ -3,6 +3,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { type Api, type Playback, wordsOf } from '../../api';
 import { schedule, type Wish } from './beats';
 import { showAlone } from './lights';
+import styles from './Player.module.css';
 
 interface Props {
     /** What sounds, or how to ask for it when it is wanted. */
@@ -35,6 +36,62 @@ export const Player = memo(function Player({
     tryFirst = false,
     onTempo,
 }: Props) {
+    const { wish, setWish, loop, setLoop, state, trouble, toggle, setTempo } = usePlayer({
+        playback,
+        tempo,
+        hand,
+        onLit,
+        tryFirst,
+        onTempo,
+    });
+    const size = large ? 'lg' : 'sm';
+    const sounds = state === 'playing' || state === 'silent';
+    const known = typeof playback === 'function' ? null : playback;
+    return (
+        <fieldset className={styles.player} aria-label="Listen">
+            <Group gap="sm" align="center">
+                <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={sounds}>
+                    {sounds ? 'Stop' : `Play${what === undefined ? '' : ` ${what}`}`}
+                </Button>
+                <SegmentedControl
+                    size={large ? 'md' : 'xs'}
+                    aria-label="Hands"
+                    value={wish.hands}
+                    onChange={(hands) => setWish({ ...wish, hands: hands as Wish['hands'] })}
+                    data={[
+                        { value: 'R', label: 'Right' },
+                        { value: 'L', label: 'Left' },
+                        { value: 'both', label: 'Both' },
+                        ...(large ? [{ value: 'none', label: 'Only the beat' }] : []),
+                    ]}
+                />
+                <TempoSteps tempo={wish.tempo} rungs={rungs} setTempo={setTempo} size={size} />
+                <Checkbox
+                    label="Count in"
+                    checked={wish.countIn}
+                    onChange={(event) => setWish({ ...wish, countIn: event.currentTarget.checked })}
+                />
+                <Checkbox
+                    label="Metronome"
+                    checked={wish.metronome}
+                    onChange={(event) => setWish({ ...wish, metronome: event.currentTarget.checked })}
+                />
+                <Checkbox label="Loop" checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
+            </Group>
+            <PlayerWords counts={wish.countIn ? known : null} silent={state === 'silent'} trouble={trouble} />
+        </fieldset>
+    );
+});
+
+/** What plays, and how it is wished: the sound is fetched and laid out when it is first played. */
+function usePlayer({
+    playback,
+    tempo,
+    hand,
+    onLit,
+    tryFirst = false,
+    onTempo,
+}: Pick<Props, 'playback' | 'tempo' | 'hand' | 'onLit' | 'tryFirst' | 'onTempo'>) {
     const [wish, setWish] = useState<Wish>({
         tempo,
         hands: tryFirst ? 'none' : hand === 'R' || hand === 'L' ? hand : 'both',
@@ -82,60 +139,47 @@ export const Player = memo(function Player({
         setWish({ ...wish, tempo: to });
         onTempo?.(to);
     };
+    return { wish, setWish, loop, setLoop, state, trouble, toggle, setTempo };
+}
+
+interface TempoProps {
+    tempo: number;
+    rungs: number[];
+    setTempo: (tempo: number) => void;
+    size: 'lg' | 'sm';
+}
+
+/** Slower and faster, by the rungs where there are some. */
+function TempoSteps({ tempo, rungs, setTempo, size }: TempoProps) {
     const tempoBy = (way: 1 | -1) => {
-        const rung = way > 0 ? rungs.find((one) => one > wish.tempo) : rungs.findLast((one) => one < wish.tempo);
-        setTempo(rung ?? Math.min(400, Math.max(20, wish.tempo + 4 * way)));
+        const rung = way > 0 ? rungs.find((one) => one > tempo) : rungs.findLast((one) => one < tempo);
+        setTempo(rung ?? Math.min(400, Math.max(20, tempo + 4 * way)));
     };
-    const size = large ? 'lg' : 'sm';
-    const sounds = state === 'playing' || state === 'silent';
-    const known = typeof playback === 'function' ? null : playback;
     return (
-        <fieldset style={{ border: 0, margin: 0, padding: 0 }} aria-label="Listen">
-            <Group gap="sm" align="center">
-                <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={sounds}>
-                    {sounds ? 'Stop' : `Play${what === undefined ? '' : ` ${what}`}`}
-                </Button>
-                <SegmentedControl
-                    size={large ? 'md' : 'xs'}
-                    aria-label="Hands"
-                    value={wish.hands}
-                    onChange={(hands) => setWish({ ...wish, hands: hands as Wish['hands'] })}
-                    data={[
-                        { value: 'R', label: 'Right' },
-                        { value: 'L', label: 'Left' },
-                        { value: 'both', label: 'Both' },
-                        ...(large ? [{ value: 'none', label: 'Only the beat' }] : []),
-                    ]}
-                />
-                <Group gap={6} wrap="nowrap">
-                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-1)} aria-label="Slower">
-                        −
-                    </Button>
-                    <Text fw={700} miw="2.2rem" ta="center" aria-live="polite">
-                        {wish.tempo}
-                    </Text>
-                    <Button variant="default" size={size} px="sm" onClick={() => tempoBy(1)} aria-label="Faster">
-                        +
-                    </Button>
-                </Group>
-                <Checkbox
-                    label="Count in"
-                    checked={wish.countIn}
-                    onChange={(event) => setWish({ ...wish, countIn: event.currentTarget.checked })}
-                />
-                <Checkbox
-                    label="Metronome"
-                    checked={wish.metronome}
-                    onChange={(event) => setWish({ ...wish, metronome: event.currentTarget.checked })}
-                />
-                <Checkbox label="Loop" checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
-            </Group>
-            {wish.countIn && known !== null && known.counts.length > 0 && (
+        <Group gap={6} wrap="nowrap">
+            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-1)} aria-label="Slower">
+                −
+            </Button>
+            <Text fw={700} miw="2.2rem" ta="center" aria-live="polite">
+                {tempo}
+            </Text>
+            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(1)} aria-label="Faster">
+                +
+            </Button>
+        </Group>
+    );
+}
+
+/** How it is counted in, and what is wrong. */
+function PlayerWords({ counts, silent, trouble }: { counts: Playback | null; silent: boolean; trouble: unknown }) {
+    return (
+        <>
+            {counts !== null && counts.counts.length > 0 && (
                 <Text size="sm" className="faint" mt={4}>
-                    Count in {known.counts.join(' ')}, then play on {known.enter}.
+                    Count in {counts.counts.join(' ')}, then play on {counts.enter}.
                 </Text>
             )}
-            {state === 'silent' && (
+            {silent && (
                 <Text size="sm" role="status">
                     This device gives no sound. The notes light up all the same: count aloud and play along.
                 </Text>
@@ -145,6 +189,6 @@ export const Player = memo(function Player({
                     {wordsOf(trouble).join(' ')}
                 </Text>
             )}
-        </fieldset>
+        </>
     );
-});
+}
