@@ -24,6 +24,11 @@ final class Answers
             : new OA\JsonContent(ref: $schema))];
     }
 
+    public static function standing(?string $schema): OA\Response
+    {
+        return new OA\Response(response: 409, description: 'what stands; it is newer than what was changed', content: new OA\JsonContent(ref: $schema));
+    }
+
     /** @return list<OA\PathParameter> one for each {name} of the path */
     public static function parameters(string $path): array
     {

@@ -21,7 +21,7 @@ final class PageDraftController
     }
 
     /** Answers 409 with the draft that stands when another window has kept one since. */
-    #[Put('/pages/{page}/draft', DraftResource::class)]
+    #[Put('/pages/{page}/draft', DraftResource::class, stands: true)]
     public function update(DraftRequest $request, Page $page, KeepDraft $keep): JsonResponse
     {
         [$draft, $kept] = $keep($page, $request->string('text')->toString(), $request->string('label')->toString(), $request->integer('revision'));

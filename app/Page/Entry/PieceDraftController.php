@@ -21,7 +21,7 @@ final class PieceDraftController
     }
 
     /** Answers 409 with the draft that stands when another window has kept one since. */
-    #[Put('/pieces/{piece}/draft', DraftResource::class)]
+    #[Put('/pieces/{piece}/draft', DraftResource::class, stands: true)]
     public function update(DraftRequest $request, Piece $piece, KeepDraft $keep): JsonResponse
     {
         [$draft, $kept] = $keep($piece, $request->string('text')->toString(), $request->string('label')->toString(), $request->integer('revision'));

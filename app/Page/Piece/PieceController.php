@@ -46,7 +46,7 @@ final class PieceController
     }
 
     /** Answers 409 with the piece that stands when it was saved elsewhere since. */
-    #[Put('/pieces/{piece}', PieceResource::class)]
+    #[Put('/pieces/{piece}', PieceResource::class, stands: true)]
     public function update(PieceRequest $request, Piece $piece, StorePiece $store): JsonResponse
     {
         if ($request->filled('revision') && $request->integer('revision') !== $piece->revision) {

@@ -1,7 +1,7 @@
 import createFetch, { type Client, type MaybeOptionalInit, type MethodResponse } from 'openapi-fetch';
 import createQueries from 'openapi-react-query';
 import type { HttpMethod, PathsWithMethod, RequiredKeysOf } from 'openapi-typescript-helpers';
-import { errorOf } from './errors';
+import { ApiError, errorOf } from './errors';
 import type { paths } from './generated';
 
 /** The headers that prove to the server that this page asks. */
@@ -58,6 +58,18 @@ export async function ask<
     // The library's types know an answer or a problem; a problem was thrown above.
     const { data } = await server.request(method, path, ...(init as never));
     return data as Answer<Method, Path>;
+}
+
+type Standing<Method extends HttpMethod, Path extends PathsWithMethod<paths, Method>> =
+    paths[Path] extends Record<Method, { responses: { 409: { content: { 'application/json': infer Row } } } }>
+        ? Row
+        : never;
+
+/** The row that stands in the way of a change, where an address answers 409 with it; null for any other error. */
+export function standing<Method extends HttpMethod, Path extends PathsWithMethod<paths, Method>>(
+    error: unknown,
+): Standing<Method, Path> | null {
+    return error instanceof ApiError && error.status === 409 ? (error.answer as Standing<Method, Path>) : null;
 }
 
 type WritingMethod = Extract<HttpMethod, 'put' | 'post' | 'patch' | 'delete'>;

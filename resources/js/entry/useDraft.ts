@@ -1,16 +1,9 @@
 import { type RefObject, useCallback, useEffect, useRef, useState } from 'react';
-import { type Api, ApiError } from '../api';
+import { type Api, standing } from '../api';
 import { type Desk, sendDraft } from './desk';
 import { dropDraft, keepDraft, type Start, type Typed } from './draft';
 
 type Server = Api['DraftResource'];
-
-/** What another window kept, as the server sends it with its refusal. */
-const isDraft = (answer: unknown): answer is Server =>
-    typeof answer === 'object' && answer !== null && 'revision' in answer && 'text' in answer;
-
-const keptElsewhere = (error: unknown): Server | null =>
-    error instanceof ApiError && error.status === 409 && isDraft(error.answer) ? error.answer : null;
 
 const PAUSE = 700;
 
@@ -43,7 +36,7 @@ export function useDraft(place: string, desk: Desk, start: Start) {
             inBrowser(more);
             if (!more) setState('kept');
         } catch (error) {
-            const theirs = keptElsewhere(error);
+            const theirs = standing<'put', '/pages/{page}/draft'>(error);
             if (theirs !== null) setOther(theirs);
             setState(theirs === null ? 'here' : 'apart');
         }

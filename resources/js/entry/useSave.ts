@@ -1,15 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Api, ApiError, asForm, ask, at, keyOf } from '../api';
+import { type Api, asForm, ask, at, keyOf, standing } from '../api';
 import type { Typed } from './draft';
 import { dropPast } from './past';
 
 type Piece = Api['PieceResource'];
-
-/** The piece that stands in the way, as the server sends it with its refusal. */
-const isPiece = (answer: unknown): answer is Piece =>
-    typeof answer === 'object' && answer !== null && 'revision' in answer && 'music' in answer;
 
 interface Body {
     shorthand: string;
@@ -45,11 +41,7 @@ export function useSave({ place, piece, pageId, endDraft }: Of) {
         mutationFn: ({ typed, revision }: { typed: Typed; revision: number | undefined }) =>
             stored({ shorthand: typed.text, label: typed.label, revision }),
         onSuccess: done,
-        onError: (reason) => {
-            if (reason instanceof ApiError && reason.status === 409 && isPiece(reason.answer)) {
-                setOvertaken(reason.answer);
-            }
-        },
+        onError: (reason) => setOvertaken(standing<'put', '/pieces/{piece}'>(reason)),
     });
     /** Mine is saved over the other, or the other stands. */
     const settle = (mine: boolean, typed: Typed) => {
