@@ -23,6 +23,7 @@ use App\Http\Middleware\TryAgain;
 use App\Lesson\Lesson;
 use App\Lesson\LessonController;
 use App\Lesson\MarkController;
+use App\Lesson\PageMarkController;
 use App\Lesson\SlipController;
 use App\Lesson\Timetable\CalendarController;
 use App\Lesson\Timetable\CalendarFeed;
@@ -176,6 +177,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('lessons/{lesson}', [LessonController::class, 'show'])->can('own', 'lesson');
         Route::patch('lessons/{lesson}', [LessonController::class, 'update'])->can('own', 'lesson');
         Route::put('lessons/{lesson}/finished', [LessonController::class, 'finish'])->can('own', 'lesson');
+        Route::put('lessons/{lesson}/pages/{learning}', [PageMarkController::class, 'update'])->can('own', 'lesson')->can('own', 'learning');
         Route::put('lessons/{lesson}/marks/{task}', [MarkController::class, 'update'])->can('own', 'lesson')->can('own', 'task');
         Route::post('lessons/{lesson}/slips', [SlipController::class, 'store'])->can('own', 'lesson');
         Route::delete('lessons/{lesson}/slips/{key}', [SlipController::class, 'takeBack'])->can('own', 'lesson');

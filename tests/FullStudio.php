@@ -52,6 +52,8 @@ final class FullStudio
         DB::table('link_siblings')->insert(['family_link_id' => $own->link->id, 'student_id' => $this->sister->id]);
         DB::table('week_patterns')->insert([...$of, 'name' => 'As for '.self::NAME, 'tasks' => '[]']);
         DB::table('skipped_pages')->insert([...$student, 'page_id' => $own->page->id]);
+        DB::table('page_marks')->insert(['id' => 77, ...$of, 'lesson_id' => $own->lesson->id, 'learning_id' => $own->learning->id, 'stage_id' => $stage->id, 'mark' => 'again', 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('page_mark_stages')->insert(['page_mark_id' => 77, 'stage_id' => $stage->id]);
         DB::table('days_off')->insert([...$of, 'task_id' => $task->id, 'on_date' => '2031-04-30']);
         DB::table('ladders')->insert([...$of, 'learning_id' => $own->learning->id, 'hand' => 'R', 'start' => 60, 'goal' => 100, 'step' => 4]);
         DB::table('practices')->insert([...$student, 'task_id' => $task->id, 'on_date' => '2031-04-29', 'repetitions' => 3, 'tempo' => 63, 'feeling' => 'hard', 'note' => self::NAME.' said ouch', 'client_key' => (string) Str::uuid()]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Http\Asked;
-
 use Closure;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Counting\LengthWords;

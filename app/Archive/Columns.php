@@ -18,6 +18,7 @@ use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Practice\Attendance;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Feeling;
 use Nasturtium\Core\Practice\LearningState;
@@ -36,6 +37,8 @@ final class Columns
     private const HANDS = ['R', 'L'];
 
     private const FOR_PAGES = '2026_11_27_000001_large_studios';
+
+    private const FOR_LESSONS = '2026_11_29_000001_lessons_by_the_page';
 
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
@@ -78,7 +81,7 @@ final class Columns
                 'opened_on' => Column::date(), 'finished_on' => Column::date()->orNull(), 'played_on' => Column::date()->orNull(), 'review_step' => Column::whole(0, 99), ...$times,
             ],
             'lessons' => [
-                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number()->orNull(), 'held_on' => Column::date(), 'state' => Column::oneOf(LessonState::class), 'slot_on' => Column::date()->orNull(), 'at' => Column::time()->orNull(),
+                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number()->orNull(), 'held_on' => Column::date(), 'state' => Column::oneOf(LessonState::class), 'attendance' => Column::oneOf(Attendance::class)->since(self::FOR_LESSONS, Attendance::There->value), 'slot_on' => Column::date()->orNull(), 'at' => Column::time()->orNull(),
                 'minutes' => Column::whole(0, 240)->orNull(), 'finished_at' => Column::moment()->orNull(), ...$times, 'private_note' => Column::text(4000)->orNull(), 'shared_note' => Column::text(4000)->orNull(), 'remedies' => Column::workedOut()->since(self::FOR_PAGES, null),
             ],
             'practice_days' => [...$own, 'student_id' => Column::number(), 'weekday' => Column::whole(1, 7), 'minutes' => Column::whole(0, 240)],
@@ -103,6 +106,10 @@ final class Columns
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'on_date' => Column::date(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(),
                 'feeling' => Column::oneOf(Feeling::class), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
             ],
+            'page_marks' => [
+                ...$own, 'lesson_id' => Column::number(), 'learning_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'mark' => Column::oneOf(LessonVerdict::class), ...$times,
+            ],
+            'page_mark_stages' => ['id' => Column::number(), 'page_mark_id' => Column::number(), 'stage_id' => Column::number()],
             'slips' => [
                 ...$own, 'lesson_id' => Column::number(), 'task_id' => Column::number(), 'kind' => Column::oneOf(Slip::class), 'measure' => Column::whole(0, Limits::MEASURES), 'last_measure' => Column::whole(0, Limits::MEASURES)->orNull(),
                 'from_beat' => Column::whole(1, 64)->orNull(), 'to_beat' => Column::whole(1, 64)->orNull(), 'place' => Column::text(48), 'hand' => Column::oneOf(self::HANDS)->orNull(), 'note_names' => Column::text(600), ...$times, 'client_key' => Column::key()->orNull(),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Desk\BreakDown;
-
 use BackedEnum;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Counting\CompoundBeats;

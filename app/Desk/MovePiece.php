@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use Illuminate\Validation\ValidationException;
-
 use Nasturtium\Core\Fingering\FingerSearch;
 use Nasturtium\Core\Fingering\OtherPosition;
 use Nasturtium\Core\Refusal;

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Account\CurrentStudio;
-
 use App\Api\Get;
-
 use App\Page\Piece\Piece;
 use App\Page\Piece\PlaybackResource;
 use App\Student\ForStudent;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Http\Asked;
-
 use App\Page\Piece\PlaysBars;
 
 /** Bars of a piece, to be heard. The policy stands on the route. */

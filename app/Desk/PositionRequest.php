@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Http\Asked;
-
 use Closure;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Key;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Get;
-
 use App\Desk\ReportOf;
 use App\Desk\SettingsFor;
 use App\Page\Piece\PlaybackResource;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\ListOf;
-
 use App\Student\Learning\BarsResource;
 use App\Week\PracticeResource;
 use Nasturtium\Core\Practice\TaskKind;
@@ -31,6 +30,10 @@ final readonly class HomeTaskResource
         public string $instruction,
         #[OA\Property]
         public ?string $piece,
+        #[OA\Property]
+        public ?int $learningId,
+        #[OA\Property]
+        public string $page,
         #[OA\Property]
         public ?Hand $hand,
         #[OA\Property]

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Lesson\Lesson;
-
 use App\Student\Family\FamilyLink;
-
 use App\Student\Family\HomeChildResource;
-
 use App\Student\Learning\BarsResource;
 use App\Student\Student;
 use App\Week\CatchUp;
@@ -32,7 +29,7 @@ final class HomeWeek
             ->where('starts_on', '<=', $today->toDateString())->orderByDesc('starts_on')->first();
         if ($week !== null) {
             ($this->catchUp)($week, $today);
-            $week->load(WeekDays::RELATIONS);
+            $week->load([...WeekDays::RELATIONS, 'tasks.learning.piece.page.book']);
         }
 
         return new HomeWeekResource(
@@ -41,7 +38,7 @@ final class HomeWeek
             $today->toDateString(),
             CarbonImmutable::now()->toIso8601String(),
             $student->timezone ?? $student->studio->timezone,
-            $week?->ends_on->toDateString(),
+            $week === null ? null : self::nextLesson($week, $student, $today)->toDateString(),
             $week->message ?? '',
             $week === null ? '' : (string) Lesson::query()->where('student_id', $student->id)->where('held_on', $week->starts_on->toDateString())->value('shared_note'),
             Care::breakAfter($student->age($today)),
@@ -52,6 +49,12 @@ final class HomeWeek
         );
     }
 
+    /** A week that is over leads to no lesson any more; the timetable has the next one. */
+    private static function nextLesson(Week $week, Student $student, CarbonImmutable $today): CarbonImmutable
+    {
+        return $week->ends_on->lessThan($today) ? $student->lessonOnOrAfter($today) : $week->ends_on;
+    }
+
     private static function task(Task $task): HomeTaskResource
     {
         return new HomeTaskResource(
@@ -60,6 +63,8 @@ final class HomeWeek
             $task->title,
             $task->instruction,
             $task->learning?->piece->title,
+            $task->learning_id,
+            $task->learning === null ? '' : "{$task->learning->piece->page->book->title}, p. {$task->learning->piece->page->number}",
             $task->hand,
             $task->repetitions,
             $task->tempo,

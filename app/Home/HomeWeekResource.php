@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\ListOf;
-
 use App\Student\Family\HomeChildResource;
 use App\Week\WeekDayResource;
 use OpenApi\Attributes as OA;

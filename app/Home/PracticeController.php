@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Delete;
-
 use App\Api\Put;
-
 use App\Student\Learning\Learning;
 use App\Student\Learning\PlayedOn;
 use App\Week\CountWeeks;

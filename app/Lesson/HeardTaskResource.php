@@ -8,6 +8,7 @@ use App\Api\ListOf;
 use App\Student\Learning\BarsResource;
 use App\Week\PracticeResource;
 use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
 
@@ -23,6 +24,10 @@ final readonly class HeardTaskResource
     public function __construct(
         #[OA\Property]
         public int $id,
+        #[OA\Property]
+        public TaskKind $kind,
+        #[OA\Property]
+        public ?int $stageId,
         #[OA\Property]
         public string $title,
         #[OA\Property]

@@ -11,6 +11,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Feeling;
 use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 
 /** Tasks as they are heard, read bare: a lesson is asked for again after each step of it. */
@@ -49,6 +50,8 @@ final class HeardTasks
         foreach ($rows as $row) {
             $heard[] = new HeardTaskResource(
                 $row->id,
+                TaskKind::from($row->kind),
+                $row->stage_id,
                 $row->title,
                 $row->instruction,
                 $row->piece_id,

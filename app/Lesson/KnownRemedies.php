@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Week\Remedies\FindRemedies;
-
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Slip;
@@ -18,7 +17,7 @@ use Nasturtium\Core\Score\Hand;
 final class KnownRemedies
 {
     /** Counted up when remedies are worked out or said otherwise. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     /** @return array{list<SlipResource>, list<RemedyResource>} */
     public static function of(Lesson $lesson): array

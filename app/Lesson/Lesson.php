@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Nasturtium\Core\Practice\Attendance;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
 
@@ -24,6 +25,7 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property ?int $week_id
  * @property CarbonImmutable $held_on
  * @property LessonState $state
+ * @property Attendance $attendance
  * @property ?CarbonImmutable $slot_on the day of the timetable that it stands for, when it is not held on it
  * @property ?string $at
  * @property ?int $minutes
@@ -38,6 +40,8 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
 final class Lesson extends Model
 {
     protected $guarded = [];
+
+    protected $attributes = ['attendance' => Attendance::There->value];
 
     /**
      * The timetable of a student, from rows as the database has them.
@@ -92,6 +96,6 @@ final class Lesson extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => LessonState::class, 'held_on' => 'immutable_date:Y-m-d', 'slot_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
+        return ['state' => LessonState::class, 'attendance' => Attendance::class, 'held_on' => 'immutable_date:Y-m-d', 'slot_on' => 'immutable_date:Y-m-d', 'finished_at' => 'datetime'];
     }
 }

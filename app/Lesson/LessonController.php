@@ -34,6 +34,11 @@ final class LessonController
             ['studio_id' => $student->studio_id, 'week_id' => $week?->id, 'state' => LessonState::Held],
         );
 
+        // One that was moved or added stood in the timetable before there was a week that leads to it.
+        if ($lesson->week_id === null && $week !== null && $lesson->finished_at === null) {
+            $lesson->update(['week_id' => $week->id]);
+        }
+
         return new JsonResponse($show($lesson));
     }
 

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Api\ListOf;
-
 use App\Student\Learning\NextPageResource;
-
 use App\Student\Learning\Stuck\StuckResource;
+use Nasturtium\Core\Practice\Attendance;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use OpenApi\Attributes as OA;
 
@@ -17,6 +16,9 @@ use OpenApi\Attributes as OA;
 final readonly class LessonResource
 {
     /**
+     * @param  string  $time  it begins, as 15:30
+     * @param  ?int  $weekId  the week that is heard
+     * @param  list<LessonCardResource>  $cards
      * @param  list<SlipResource>  $slips
      * @param  list<SlipKindResource>  $slipKinds
      * @param  list<RemedyResource>  $remedies  that next week will have
@@ -43,7 +45,13 @@ final readonly class LessonResource
         #[OA\Property]
         public ?string $finishedAt,
         #[OA\Property]
-        public ?HeardWeekResource $week,
+        public Attendance $attendance,
+        #[OA\Property]
+        public string $time,
+        #[OA\Property]
+        public ?int $weekId,
+        #[ListOf(LessonCardResource::class)]
+        public array $cards,
         #[ListOf(SlipResource::class)]
         public array $slips,
         #[ListOf(SlipKindResource::class)]

@@ -21,7 +21,7 @@ final class MarkController
             ...$request->has('tempoReached') ? ['tempo_reached' => $request->input('tempoReached')] : [],
             ...$request->has('note') ? ['heard_note' => $request->string('note')->trim()->toString()] : [],
         ]);
-        $mark($task, LessonVerdict::tryFrom($request->string('mark')->toString()), $lesson->held_on);
+        $mark($task, $request->has('mark') ? LessonVerdict::tryFrom($request->string('mark')->toString()) : $task->mark, $lesson->held_on);
 
         return new JsonResponse(HeardTasks::one($task));
     }

@@ -15,7 +15,7 @@ final class MarkRequest extends Asked
     public function rules(): array
     {
         return [
-            'mark' => ['present', 'nullable', Rule::enum(LessonVerdict::class)],
+            'mark' => ['sometimes', 'nullable', Rule::enum(LessonVerdict::class)],
             'tempoReached' => ['sometimes', 'nullable', 'integer', 'between:20,400'],
             'note' => ['sometimes', 'nullable', 'string', 'max:240'],
         ];

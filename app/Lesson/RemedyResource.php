@@ -19,6 +19,8 @@ final readonly class RemedyResource
         #[OA\Property]
         public Slip $kind,
         #[OA\Property]
+        public string $title,
+        #[OA\Property]
         public string $instruction,
         #[OA\Property]
         public string $piece,
@@ -38,6 +40,7 @@ final readonly class RemedyResource
     {
         return new self(
             $remedy->kind,
+            $remedy->kind->title(),
             $remedy->kind->remedy(),
             $learning->piece->title,
             BarRange::between($remedy->from, $remedy->to)->words(),

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Student\Learning\NextPages;
-
 use App\Student\Learning\Stuck\StuckResource;
-
 use App\Student\Learning\Stuck\StuckStages;
-
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\PersonName;
 use Nasturtium\Core\Practice\Slip;
@@ -20,7 +17,7 @@ final class ShowLesson
     public function __invoke(Lesson $lesson): LessonResource
     {
         $student = DB::table('students')->leftJoin('weeks', static fn ($next) => $next->on('weeks.student_id', '=', 'students.id')->where('weeks.starts_on', $lesson->held_on->toDateString()))
-            ->where('students.id', $lesson->student_id)->first(['students.first_name', 'students.initial', 'students.lesson_minutes', 'weeks.id as next_week_id']) ?? throw new \LogicException('a lesson has a student');
+            ->where('students.id', $lesson->student_id)->first(['students.first_name', 'students.initial', 'students.lesson_minutes', 'weeks.id as next_week_id', DB::raw('if(students.second_weekday = '.$lesson->held_on->dayOfWeekIso.', coalesce(students.second_time, students.lesson_time), students.lesson_time) as time')]) ?? throw new \LogicException('a lesson has a student');
         [$slips, $remedies] = KnownRemedies::of($lesson);
 
         return new LessonResource(
@@ -33,7 +30,10 @@ final class ShowLesson
             $lesson->private_note ?? '',
             $lesson->shared_note ?? '',
             $lesson->finished_at?->toIso8601String(),
-            $lesson->week_id === null ? null : new HeardWeekResource($lesson->week_id, HeardTasks::ofWeek($lesson->week_id)),
+            $lesson->attendance,
+            substr($lesson->at ?? $student->time, 0, 5),
+            $lesson->week_id,
+            LessonCards::of($lesson),
             $slips,
             array_map(SlipKindResource::of(...), Slip::cases()),
             $student->next_week_id,

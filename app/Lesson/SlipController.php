@@ -24,7 +24,8 @@ final class SlipController
         [$first, $last] = [$request->integer('measure'), $request->integer('last', $request->integer('measure'))];
         [$fromBeat, $toBeat] = $request->filled('fromBeat') ? [$request->integer('fromBeat'), $request->integer('toBeat')] : [null, null];
         $place = SlipPlace::of($score, $first, $last, $fromBeat, $toBeat);
-        $slip = Slip::query()->firstOrCreate(['lesson_id' => $lesson->id, 'client_key' => $request->input('clientKey') ?? (string) Str::uuid()], [
+        $slip = Slip::query()->where('lesson_id', $lesson->id)->where('task_id', $task->id)->where('kind', $request->string('kind')->toString())->where('place', $place)->where('hand', $request->input('hand'))->first();
+        $slip ??= Slip::query()->firstOrCreate(['lesson_id' => $lesson->id, 'client_key' => $request->input('clientKey') ?? (string) Str::uuid()], [
             'studio_id' => $lesson->studio_id,
             'task_id' => $task->id,
             'kind' => $request->string('kind')->toString(),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use Illuminate\Validation\ValidationException;
-
 use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\BarRange;

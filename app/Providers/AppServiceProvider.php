@@ -14,6 +14,7 @@ use App\Http\WrongTokens;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Lesson\Timetable\CalendarFeed;
+use App\Lesson\Timetable\FollowStudent;
 use App\Page\Book;
 use App\Page\Page;
 use App\Page\Piece\Piece;
@@ -25,8 +26,8 @@ use App\Student\Learning\Stage;
 use App\Student\Paths\OwnPath;
 use App\Student\Student;
 use App\Student\Timetable\Holiday;
+use App\Student\Timetable\TimetableChanged;
 use App\Week\Patterns\WeekPattern;
-
 use App\Week\Practice;
 use App\Week\Task;
 use App\Week\Week;
@@ -63,6 +64,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (self::ROWS as $row) {
             Gate::policy($row, StudioPolicy::class);
         }
+        Event::listen(TimetableChanged::class, FollowStudent::class);
         Event::listen(PieceRetyped::class, OpenAgain::class);
         Auth::extend('family-link', static fn (Application $app): RequestGuard => new RequestGuard(
             static fn (Request $request): ?FamilyLink => self::familyLink($request),

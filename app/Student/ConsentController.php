@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Student;
 
 use App\Account\CurrentStudio;
-
 use App\Api\Get;
-
 use App\Api\Put;
 use App\Privacy\Access;
 use App\Privacy\AccessResource;

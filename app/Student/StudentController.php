@@ -22,6 +22,7 @@ use App\Student\Timetable\Holiday;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
 use App\Student\Timetable\LessonsAhead;
+use App\Student\Timetable\TimetableChanged;
 use App\Week\Week;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -103,8 +104,12 @@ final class StudentController
     {
         DB::transaction(static function () use ($student, $request, $studio): void {
             $student->fill($request->columns($studio->today()))->save();
+            $isMoved = ! $student->wasRecentlyCreated && $student->wasChanged(['lesson_weekday', 'second_weekday']);
             $student->practiceDays()->delete();
             $student->practiceDays()->createMany(array_map(static fn (array $day): array => [...$day, 'studio_id' => $student->studio_id], $request->days()));
+            if ($isMoved) {
+                TimetableChanged::dispatch($student->refresh());
+            }
         });
 
         return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));

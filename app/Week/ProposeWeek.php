@@ -96,7 +96,7 @@ final class ProposeWeek
     {
         $lesson = Lesson::query()->where('student_id', $week->student_id)->where('held_on', $week->starts_on->toDateString())->first();
         foreach ($lesson === null ? [] : FindRemedies::of($lesson) as [$learning, $remedy]) {
-            $task = $this->task($week, TaskKind::Remedy, ucfirst($remedy->kind->words()), $remedy->kind->remedy(), $remedy->halfMinutes, [
+            $task = $this->task($week, TaskKind::Remedy, $remedy->kind->title(), $remedy->kind->remedy(), $remedy->halfMinutes, [
                 'learning_id' => $learning->id,
                 'hand' => $remedy->hand?->value,
                 'repetitions' => $remedy->repetitions,

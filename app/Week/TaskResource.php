@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Api\ListOf;
-
 use App\Student\Learning\BarsResource;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\TaskKind;

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * The assignment from one lesson to the next.
@@ -31,9 +32,14 @@ final class Week extends Model
 {
     protected $guarded = [];
 
+    /** What the teacher wrote for the family at the lesson that the week begins with; read with all that is shown. */
+    public string $lessonNote = '';
+
     /** With its tasks and days, as it is shown. */
     public function whole(): self
     {
+        $this->lessonNote = (string) DB::table('lessons')->where('student_id', $this->student_id)->where('held_on', $this->starts_on->toDateString())->value('shared_note');
+
         return $this->loadMissing(WeekDays::RELATIONS);
     }
 

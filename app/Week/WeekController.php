@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Account\CurrentStudio;
-
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;

@@ -33,6 +33,8 @@ final readonly class WeekResource
         #[OA\Property]
         public string $message,
         #[OA\Property]
+        public string $lessonNote,
+        #[OA\Property]
         public int $share,
         #[OA\Property]
         public ?string $plannedOn,
@@ -55,6 +57,7 @@ final readonly class WeekResource
             $week->ends_on->toDateString(),
             $week->sent_at?->toIso8601String(),
             $week->message,
+            $week->lessonNote,
             $week->share,
             $week->planned_on?->toDateString(),
             WeekPlanner::mostNewAt($week->student->age($today)),

@@ -111,6 +111,16 @@ enum StageKind: string
         return $this->row()[4];
     }
 
+    /** It makes ready for playing, and no key of the page is played in it yet. */
+    public function isPreparation(): bool
+    {
+        return match ($this) {
+            self::LookOver, self::TapAndCount, self::NameNotes, self::FingersInAir, self::FindNotes, self::PositionAndFingers,
+            self::Listen, self::PointMoves, self::SingSolfege, self::LetterNames, self::Words => true,
+            default => false,
+        };
+    }
+
     /** The one hand that does it; null when both do, or whichever plays. */
     public function hand(): ?Hand
     {

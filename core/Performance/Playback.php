@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Performance;
 
 use Nasturtium\Core\Counting\BeatWords;
-
 use Nasturtium\Core\Counting\CountIn;
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\PlayOrder;

@@ -66,21 +66,39 @@ enum Slip: string
         return $this === self::WrongNote || $this === self::ReadBackwards;
     }
 
-    /** The key that notes it at a lesson: a hand lies on the row of digits. */
+    /** The key that notes it at a lesson, a letter of its words; digits go to stages there. */
     public function key(): string
     {
         return match ($this) {
-            self::WrongNote => '1',
-            self::ReadBackwards => '2',
-            self::WrongFinger => '3',
-            self::LeapMissed => '4',
-            self::CutShort => '5',
-            self::BeatLost => '6',
-            self::LineTurnStall => '7',
-            self::HandsApart => '8',
-            self::Articulation => '9',
-            self::Dynamics => '0',
-            self::RepeatMissed => '-',
+            self::WrongNote => 'w',
+            self::ReadBackwards => 'l',
+            self::WrongFinger => 'f',
+            self::LeapMissed => 'm',
+            self::CutShort => 'r',
+            self::BeatLost => 'b',
+            self::LineTurnStall => 't',
+            self::HandsApart => 'h',
+            self::Articulation => 'e',
+            self::Dynamics => 'y',
+            self::RepeatMissed => 'v',
+        };
+    }
+
+    /** What its remedy is called for the child, who never reads the name of a slip. */
+    public function title(): string
+    {
+        return match ($this) {
+            self::WrongNote => 'These two notes',
+            self::ReadBackwards => 'Left hand: which way?',
+            self::WrongFinger => 'Same fingers every time',
+            self::LeapMissed => 'The big move',
+            self::CutShort => 'Count it out',
+            self::BeatLost => 'Steady beat',
+            self::LineTurnStall => 'Over the line end',
+            self::HandsApart => 'Hands meet',
+            self::Articulation => 'Smooth or short',
+            self::Dynamics => 'Loud and soft',
+            self::RepeatMissed => 'The way through',
         };
     }
 

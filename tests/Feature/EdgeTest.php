@@ -114,7 +114,7 @@ test('home practice moves the day a piece was last played, never back', function
     $tick('2031-04-29');
     expect(Learning::query()->findOrFail($this->own->learning->id)->played_on?->toDateString())->toBe('2031-05-01');
     $this->actingAs($this->own->teacher, 'web');
-    $practices = collect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('week.tasks'))->firstWhere('id', $task->id)['practices'];
+    $practices = collect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('cards'))->flatMap(static fn (array $card): array => $card['tasks'])->firstWhere('id', $task->id)['practices'];
     expect(array_column($practices, 'date'))->toBe(['2031-04-29', '2031-05-01'])
         ->and($practices[0])->toMatchArray(['feeling' => 'hard', 'note' => 'sticky keys']);
 });

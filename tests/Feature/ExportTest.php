@@ -93,7 +93,7 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
     $this->actingAs($teacher);
     $lesson = Lesson::query()->where('studio_id', $empty->id)->firstOrFail();
-    expect($this->getJson("/api/lessons/{$lesson->id}")->assertOk()->json('week.tasks.1.piece'))->toBe('Blue Gate')
+    expect($this->getJson("/api/lessons/{$lesson->id}")->assertOk()->json('cards.1.tasks.0.piece'))->toBe('Blue Gate')
         ->and($this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->json('studentId'))->toBe($student->id);
     app('auth')->forgetGuards();
     $this->actingAs($teacher, 'web')->postJson("/api/studios/{$empty->id}/restore", ['file' => new UploadedFile($path, 'b.zip', test: true)])->assertJsonPath('errors.file.0', fn (string $says): bool => str_contains($says, 'already'));

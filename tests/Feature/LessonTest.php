@@ -8,6 +8,7 @@ use App\Page\Piece\StorePiece;
 use App\Student\Learning\Stage;
 use App\Student\Learning\StageBars;
 use App\Week\Task;
+use App\Week\TaskDay;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
@@ -23,7 +24,7 @@ test('the lesson hears the week before it, opened once', function (): void {
     foreach ([1, 2] as $time) {
         $lesson = $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => Fixtures::MONDAY])->assertOk()->json();
     }
-    expect($lesson['id'])->toBe($this->own->lesson->id)->and($lesson['week']['id'])->toBe($this->own->week->id)
+    expect($lesson['id'])->toBe($this->own->lesson->id)->and($lesson['weekId'])->toBe($this->own->week->id)
         ->and($lesson['slipKinds'])->toHaveCount(11)->and($lesson['slips'][0]['words'])->toBe('rest skipped, long note cut short');
 });
 
@@ -214,4 +215,90 @@ test('a week takes four reviews at most, what rested longest first; the others s
     $tasks = collect($this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json('tasks'))->where('kind', 'review');
     expect($tasks->pluck('piece')->all())->toBe(['Rested 60', 'Rested 40', 'Rested 30', 'Rested 20'])
         ->and($this->getJson('/api/this-week')->json('0.reviewsDue'))->toHaveCount(6);
+});
+
+/** @return array<string, mixed> the card of the page, as the lesson has it */
+function page_card(): array
+{
+    $lesson = test()->getJson('/api/lessons/'.test()->own->lesson->id)->assertOk()->json();
+
+    return collect($lesson['cards'])->firstOrFail('learningId', test()->own->learning->id);
+}
+
+test('a page is one card: its stages in a row, the furthest that was practised is heard', function (): void {
+    $card = page_card();
+    expect($card)->toMatchArray(['kind' => 'stage', 'title' => 'Blue Gate', 'page' => 'Made-up Book, p. 3', 'isNew' => false, 'folded' => false, 'mark' => null])
+        ->and(array_column(array_slice($card['steps'], 0, 5), 'name'))->toBe(['look over', 'tap and count', 'name the notes', 'fingers in the air', 'right hand'])
+        ->and($card['steps'][1]['taskId'])->toBe($this->own->task('Tap and count')->id);
+    $heard = fn (): string => collect(page_card()['steps'])->firstWhere('stageId', page_card()['heardId'])['name'];
+    expect($heard())->toBe('look over');
+    $task = $this->own->task('Name the notes');
+    $task->practices()->create(['studio_id' => $task->studio_id, 'student_id' => $task->student_id, 'on_date' => '2031-05-06', 'repetitions' => 1, 'feeling' => 'fine', 'client_key' => (string) Str::uuid()]);
+    expect($heard())->toBe('name the notes');
+});
+
+test('one mark passes a page up to the stage that was heard, and is taken back whole', function (): void {
+    $steps = collect(page_card()['steps']);
+    $mark = fn (?string $mark, ?string $stage) => $this->putJson("/api/lessons/{$this->own->lesson->id}/pages/{$this->own->learning->id}", ['mark' => $mark, 'stageId' => $stage === null ? null : $steps->firstWhere('name', $stage)['stageId']]);
+    // The whole piece has no task yet in this week; it passes with what stands before it all the same.
+    $mark('pass', 'whole, slow')->assertOk()->assertJson(['mark' => 'pass', 'heardId' => $steps->firstWhere('name', 'whole, slow')['stageId']]);
+    expect(($this->stages)())->toHaveCount($steps->search(fn (array $step): bool => $step['name'] === 'whole, slow') + 1)
+        ->and($this->own->task('Tap and count')->refresh()->mark?->value)->toBe('pass');
+    $mark('pass', 'tap and count')->assertOk();
+    expect(($this->stages)())->toBe(['look over', 'tap and count']);
+    $mark('again', 'name the notes')->assertJson(['mark' => 'again']);
+    expect(($this->stages)())->toBe([])->and($this->own->task('Name the notes')->refresh()->mark?->value)->toBe('again');
+    $mark('stop', 'name the notes');
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Resting);
+    $mark(null, null)->assertJson(['mark' => null]);
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Current)->and(($this->stages)())->toBe([])->and($this->own->task('Name the notes')->refresh()->mark)->toBeNull();
+    $mark('maybe', null)->assertJsonValidationErrors('mark');
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/pages/{$this->own->learning->id}", ['mark' => 'pass', 'stageId' => 999_999])->assertJsonValidationErrors('stageId');
+});
+
+test('a page that passes to its end is signed off, and is not any more when the mark is taken back', function (): void {
+    $last = collect(page_card()['steps'])->last()['stageId'];
+    $at = "/api/lessons/{$this->own->lesson->id}/pages/{$this->own->learning->id}";
+    $this->putJson($at, ['mark' => 'pass', 'stageId' => $last])->assertOk();
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Finished);
+    $this->putJson($at, ['mark' => null, 'stageId' => null])->assertOk();
+    expect($this->own->learning->refresh()->state)->toBe(LearningState::Current)->and($this->own->learning->finished_on)->toBeNull();
+});
+
+test('a page that is opened at the lesson is a card there, and what makes ready passes together', function (): void {
+    $piece = app(StorePiece::class)->fromShorthand($this->own->page, "title: Sand\nR: @c4 w1 | 2 | 3 | 4\n", 'B');
+    $this->postJson("/api/students/{$this->own->student->id}/learnings", ['pieceId' => $piece->id])->assertOk();
+    $card = collect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('cards'))->last();
+    $together = collect($card['steps'])->firstWhere('stageId', $card['togetherId']);
+    expect($card)->toMatchArray(['title' => 'Sand', 'isNew' => true, 'tasks' => []])->and($together['name'])->toBe('fingers in the air');
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/pages/{$card['learningId']}", ['mark' => 'pass', 'stageId' => $card['togetherId']])->assertJson(['togetherId' => $card['togetherId'], 'isNew' => true]);
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/finished")->assertOk();
+    expect(Task::query()->where('learning_id', $card['learningId'])->orderBy('id')->value('title'))->toBe('Right hand');
+});
+
+test('what had no day and was not practised is folded away', function (): void {
+    $tasks = Task::query()->where('week_id', $this->own->week->id)->where('learning_id', $this->own->learning->id)->pluck('id');
+    TaskDay::query()->whereIn('task_id', $tasks)->delete();
+    expect(page_card()['folded'])->toBeTrue();
+});
+
+test('who came is noted, and a slip at one place once', function (): void {
+    $at = "/api/lessons/{$this->own->lesson->id}";
+    $this->patchJson($at, ['attendance' => 'late'])->assertJson(['attendance' => 'late']);
+    $this->patchJson($at, ['attendance' => 'asleep'])->assertJsonValidationErrors('attendance');
+    $slip = ['taskId' => $this->own->task('Tap and count')->id, 'kind' => 'beat-lost', 'measure' => 3, 'hand' => 'R'];
+    $first = $this->postJson("{$at}/slips", $slip + ['clientKey' => (string) Str::uuid()])->json('id');
+    expect($this->postJson("{$at}/slips", $slip + ['clientKey' => (string) Str::uuid()])->json('id'))->toBe($first)
+        ->and($this->postJson("{$at}/slips", ['hand' => 'L'] + $slip)->json('id'))->not->toBe($first);
+});
+
+test('a tempo and a note leave the mark as it is', function (): void {
+    ($this->mark)('Tap and count', 'pass');
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/marks/{$this->own->task('Tap and count')->id}", ['tempoReached' => 60])->assertJson(['mark' => 'pass', 'tempoReached' => 60]);
+});
+
+test('a lesson that was moved before there was a week hears the week that leads to it', function (): void {
+    $this->own->lesson->delete();
+    $moved = Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'held_on' => '2031-05-06', 'slot_on' => Fixtures::MONDAY, 'state' => 'moved']);
+    $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-06'])->assertJson(['id' => $moved->id, 'weekId' => $this->own->week->id]);
 });

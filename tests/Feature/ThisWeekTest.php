@@ -96,3 +96,11 @@ test('the next pages are what one finds by turning the pages', function (): void
         expect(array_map(fn (NextPageResource $one): array => [$one->title, $one->otherBook], NextPages::of($this->own->studio->id, $this->own->student->id)))->toBe($found, "round {$round}");
     }
 });
+
+test('a lesson that is finished is shown as held, and the next one is another student', function (): void {
+    $this->travelTo(Fixtures::MONDAY.' 10:00:00');
+    $row = fn (): array => collect($this->getJson('/api/this-week')->assertOk()->json())->firstWhere('studentId', $this->own->student->id);
+    expect($row())->toMatchArray(['lessonOn' => Fixtures::MONDAY, 'held' => false]);
+    $this->putJson("/api/lessons/{$this->own->lesson->id}/finished")->assertOk();
+    expect($row())->toMatchArray(['lessonOn' => Fixtures::MONDAY, 'held' => true]);
+});

@@ -164,3 +164,11 @@ test('over a long holiday the first days are planned, and the week is no longer 
     $planned = array_unique(array_merge(...array_column($week['tasks'], 'dates')));
     expect(count($week['days']))->toBeLessThanOrEqual(201)->and($planned)->not->toBe([])->and(max($planned))->toBeLessThanOrEqual('2031-06-05');
 });
+
+test('another lesson day takes the week under way along', function (): void {
+    $week = $this->postJson("/api/students/{$this->own->student->id}/weeks", ['from' => Fixtures::MONDAY])->assertOk()->json();
+    expect($week['endsOn'])->toBe('2031-05-12');
+    $detail = $this->getJson("/api/students/{$this->own->student->id}")->json('student');
+    $this->putJson("/api/students/{$this->own->student->id}", ['lessonWeekday' => 4] + $detail)->assertOk();
+    expect($this->getJson("/api/weeks/{$week['id']}")->json('endsOn'))->toBe('2031-05-08');
+});

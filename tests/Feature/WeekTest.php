@@ -50,7 +50,7 @@ test('a week is proposed by the rules: within the minutes, prerequisites earlier
 
 test('a slip of the lesson becomes a task on its bars, with the reason', function (): void {
     $remedy = collect($this->week['tasks'])->firstWhere('kind', 'remedy');
-    expect($remedy)->toMatchArray(['title' => 'Rest skipped, long note cut short', 'instruction' => 'Tap these bars and count aloud.', 'why' => 'rest skipped, long note cut short in bar 2, at the lesson', 'tempo' => 60, 'repetitions' => 3])
+    expect($remedy)->toMatchArray(['title' => 'Count it out', 'instruction' => 'Tap these bars and count aloud.', 'why' => 'rest skipped, long note cut short in bar 2, at the lesson', 'tempo' => 60, 'repetitions' => 3])
         ->and($remedy['bars'][0])->toMatchArray(['first' => 1, 'last' => 2, 'label' => 'bars 2–3']);
 });
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Lesson\Timetable;
 
 use App\Student\Student;
-
 use App\Student\Timetable\LessonsAhead;
 use App\Week\Week;
 use App\Week\WeekDays;

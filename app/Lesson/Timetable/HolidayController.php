@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Lesson\Timetable;
 
 use App\Account\CurrentStudio;
-
 use App\Api\Delete;
-
 use App\Api\Get;
 use App\Api\Post;
 use App\Student\Student;

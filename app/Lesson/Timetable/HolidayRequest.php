@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Lesson\Timetable;
 
 use App\Http\Asked;
-
 use App\Student\Timetable\Holiday;
 use Closure;
 use Illuminate\Validation\Rule;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Page\Entry;
 
 use Illuminate\Validation\ValidationException;
-
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\HandSwap;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Page\Entry;
 
 use App\Api\Post;
-
 use App\Page\Piece\PlaybackResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;

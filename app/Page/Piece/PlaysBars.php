@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Page\Piece;
 
 use Illuminate\Validation\ValidationException;
-
 use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Refusal;

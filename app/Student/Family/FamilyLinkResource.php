@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student\Family;
 
 use App\Api\ListOf;
-
 use App\Student\Student;
 use OpenApi\Attributes as OA;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Week\TaskBars;
-
 use Nasturtium\Core\Score\BarRange;
 use OpenApi\Attributes as OA;
 

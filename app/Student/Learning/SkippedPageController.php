@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Api\Delete;
-
 use App\Api\Put;
 use App\Page\Page;
 use App\Student\Student;

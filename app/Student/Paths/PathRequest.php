@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student\Paths;
 
 use App\Http\Asked;
-
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Path\Path;

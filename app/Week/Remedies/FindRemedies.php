@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Week\Remedies;
 
 use App\Lesson\Lesson;
-
 use App\Lesson\Slip;
-
 use App\Student\Learning\Learning;
 use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Practice\HeardSlip;

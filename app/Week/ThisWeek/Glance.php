@@ -71,6 +71,17 @@ final readonly class Glance
         return self::by('student_id', $rows);
     }
 
+    /** @return array<int, list<string>> the days from today on whose lesson is finished, by student */
+    public function held(): array
+    {
+        $held = [];
+        foreach ($this->of('lessons')->where('held_on', '>=', $this->date)->whereNotNull('finished_at')->get(['student_id', 'held_on']) as $row) {
+            $held[$row->student_id][] = $row->held_on;
+        }
+
+        return $held;
+    }
+
     /** @return list<WeekRow> that are not over, in order */
     public function weeks(): array
     {

@@ -33,6 +33,7 @@ final class ThisWeek
         $weeks = self::underWay($glance->weeks(), $date);
         [$minutes, $holidays, $changes] = [$glance->minutes(), $glance->holidays(), $glance->changes()];
         [$pages, $stuck] = [$glance->pages(), $glance->stuck()];
+        $held = $glance->held();
         $rows = [];
         foreach ($glance->students() as $student) {
             $week = $weeks[$student->id] ?? null;
@@ -47,7 +48,8 @@ final class ThisWeek
                 $student->id,
                 (new PersonName($student->first_name, $student->initial))->short(),
                 max(0, $today->year - $student->birth_year),
-                ...self::lesson($student, $week, $changes[$student->id] ?? [], $free, $date),
+                ...$next = self::lesson($student, $week, $changes[$student->id] ?? [], $free, $date),
+                held: in_array($next[0], $held[$student->id] ?? [], true),
                 weekId: $week?->id,
                 leaf: $week === null ? [] : self::leaf($week, $minutes[$student->id] ?? [], $free, $counted['days']),
                 stuck: self::stuck($current, $stuck),

@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class ThisWeekResource
 {
     /**
+     * @param  bool  $held  the lesson is finished
      * @param  list<LeafDayResource>  $leaf
      * @param  list<string>  $stuck
      * @param  list<string>  $waiting
@@ -30,6 +31,8 @@ final readonly class ThisWeekResource
         public string $lessonOn,
         #[OA\Property]
         public string $lessonTime,
+        #[OA\Property]
+        public bool $held,
         #[OA\Property]
         public ?int $weekId,
         #[ListOf(LeafDayResource::class)]

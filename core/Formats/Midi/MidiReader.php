@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Midi;
 
 use Nasturtium\Core\Formats\BadInput;
-
 use Nasturtium\Core\Formats\Grid;
 use Nasturtium\Core\Formats\ReadScore;
 use Nasturtium\Core\Score\Check;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Shorthand;
 
 use Nasturtium\Core\Formats\NavigationWords;
-
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Key;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Shorthand;
 
 use Nasturtium\Core\Refusal;
-
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Note;

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lesson;
+
+use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
+use Illuminate\Database\Eloquent\Collection;
+use Nasturtium\Core\Practice\HeardPage;
+use Nasturtium\Core\Practice\HeardStage;
+use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\TaskKind;
+
+/** A week as it is heard, a card for each page and for whatever is on none; and the pages that were opened at the lesson. */
+final class LessonCards
+{
+    /** Tasks that belong to no page stand before the pages, or behind them. */
+    private const BEFORE = [TaskKind::WarmUp];
+
+    /** @return list<LessonCardResource> warm-up, pages as they were set, reviews, what is on no page, new pages */
+    public static function of(Lesson $lesson): array
+    {
+        return self::cards($lesson, null);
+    }
+
+    public static function one(Lesson $lesson, int $learning): LessonCardResource
+    {
+        return self::cards($lesson, $learning)[0] ?? throw new \LogicException('the page was marked');
+    }
+
+    /**
+     * @param  ?int  $only  one page
+     * @return list<LessonCardResource>
+     */
+    private static function cards(Lesson $lesson, ?int $only): array
+    {
+        $tasks = $lesson->week_id === null ? [] : HeardTasks::ofWeek($lesson->week_id);
+        $byPage = [];
+        $cards = [];
+        foreach ($tasks as $task) {
+            if ($task->learningId !== null) {
+                $byPage[$task->learningId][] = $task;
+            } elseif ($only === null) {
+                $cards[in_array($task->kind, self::BEFORE, true) ? 0 : 3][] = self::single($task);
+            }
+        }
+        $learnings = self::learnings($lesson, $only === null ? array_keys($byPage) : [$only], $only === null);
+        $marks = PageMark::query()->where('lesson_id', $lesson->id)->get()->keyBy('learning_id');
+        foreach ($learnings as $learning) {
+            $card = self::page($lesson, $learning, $byPage[$learning->id] ?? [], $marks->get($learning->id));
+            $cards[$card->isNew ? 4 : ($card->kind === TaskKind::Review ? 2 : 1)][] = $card;
+        }
+        ksort($cards);
+
+        return array_merge(...array_values($cards));
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return Collection<int, Learning> in the order they were opened
+     */
+    private static function learnings(Lesson $lesson, array $ids, bool $withNew): Collection
+    {
+        $learnings = Learning::query()->where('student_id', $lesson->student_id)
+            ->where(static fn ($of) => $of->whereKey($ids)->when($withNew, static fn ($new) => $new->orWhere('opened_on', $lesson->held_on->toDateString())))
+            ->with(['piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']), 'piece.page.book', 'stages' => static fn ($stages) => $stages->orderBy('position')]);
+        $learnings->orderBy('opened_on')->orderBy('id');
+
+        return $learnings->get();
+    }
+
+    /** @param list<HeardTaskResource> $tasks */
+    private static function page(Lesson $lesson, Learning $learning, array $tasks, ?PageMark $mark): LessonCardResource
+    {
+        $byStage = [];
+        foreach ($tasks as $task) {
+            $byStage[$task->stageId ?? 0] = $task;
+        }
+        $isReview = $tasks !== [] && array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->kind !== TaskKind::Review) === [];
+        $stages = $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): HeardStage => self::heard($stage, $byStage[$stage->id] ?? null, $lesson))->all());
+        $heard = new HeardPage($stages);
+        $page = $learning->piece->page;
+
+        return new LessonCardResource(
+            "page {$learning->id}",
+            $isReview ? TaskKind::Review : TaskKind::Stage,
+            $learning->id,
+            $learning->piece_id,
+            $learning->piece->title,
+            "{$page->book->title}, p. {$page->number}",
+            $tasks === [] && $learning->state !== LearningState::Finished,
+            $tasks !== [] && self::isFolded($tasks),
+            $mark->mark ?? ($isReview ? $tasks[0]->mark : null),
+            $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): LessonStepResource => self::step($stage, $byStage[$stage->id] ?? null))->all()),
+            $mark->stage_id ?? $heard->heard(),
+            $heard->together(),
+            $tasks,
+        );
+    }
+
+    private static function heard(Stage $stage, ?HeardTaskResource $task, Lesson $lesson): HeardStage
+    {
+        // What passed at this lesson is heard again when its mark is another.
+        $before = $stage->passed_on !== null && ! $stage->passed_on->equalTo($lesson->held_on);
+
+        return new HeardStage($stage->id, $before, ($task->days ?? 0) > 0, ($task->practices ?? []) !== [], $stage->kind->isPreparation());
+    }
+
+    private static function step(Stage $stage, ?HeardTaskResource $task): LessonStepResource
+    {
+        return new LessonStepResource(
+            $stage->id,
+            $stage->title(),
+            $stage->instruction(),
+            $stage->opens(),
+            $stage->aloneHand(),
+            $stage->passed_on !== null,
+            $task?->id,
+            $task->days ?? 0,
+            count($task->practices ?? []),
+        );
+    }
+
+    private static function single(HeardTaskResource $task): LessonCardResource
+    {
+        return new LessonCardResource("task {$task->id}", $task->kind, null, null, $task->title, '', false, self::isFolded([$task]), $task->mark, [], null, null, [$task]);
+    }
+
+    /** @param list<HeardTaskResource> $tasks */
+    private static function isFolded(array $tasks): bool
+    {
+        return array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->days > 0 || $task->practices !== []) === [];
+    }
+}
