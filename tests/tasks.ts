@@ -1,4 +1,4 @@
-import type { LessonTask, Task } from '../resources/js/api';
+import type { LessonCard, LessonTask, Task } from '../resources/js/api';
 
 /** A task of a week, for tests of the screens that show one. */
 export function aTask(change: Partial<Task> = {}): Task {
@@ -9,6 +9,7 @@ export function aTask(change: Partial<Task> = {}): Task {
         instruction: 'Play the right hand alone, counting.',
         why: 'the next stage',
         learningId: 5,
+        stageId: 102,
         pieceId: 7,
         piece: 'Blue Gate',
         hand: 'R',
@@ -33,12 +34,38 @@ export function aTask(change: Partial<Task> = {}): Task {
 
 /** The same as it is heard at the lesson. */
 export function aHeardTask(change: Partial<LessonTask> = {}): LessonTask {
-    const { id, title, instruction, learningId, pieceId, piece, hand, bars, tempo, mark, tempoReached, heardNote } =
-        aTask();
+    const { id, kind, stageId, title, instruction, learningId, pieceId, piece } = aTask();
+    const { hand, bars, tempo, mark, tempoReached, heardNote } = aTask();
     return {
-        ...{ id, title, instruction, learningId, pieceId, piece, hand, bars, tempo, mark, tempoReached, heardNote },
+        ...{ id, kind, stageId, title, instruction, learningId, pieceId, piece },
+        ...{ hand, bars, tempo, mark, tempoReached, heardNote },
         days: 2,
         practices: [],
+        ...change,
+    };
+}
+
+/** A page as it is heard: looked over before, the right hand practised, the left hand to come. */
+export function aCard(change: Partial<LessonCard> = {}): LessonCard {
+    const step = { instruction: '', petal: null, hand: null, passed: false, taskId: null, days: 2, practised: 0 };
+    return {
+        key: 'page 5',
+        kind: 'stage',
+        learningId: 5,
+        pieceId: 7,
+        title: 'Blue Gate',
+        page: 'A Book, p. 3',
+        isNew: false,
+        folded: false,
+        mark: null,
+        steps: [
+            { ...step, stageId: 101, name: 'look over', passed: true },
+            { ...step, stageId: 102, name: 'right hand', taskId: 1, hand: 'R', petal: 'hands apart', practised: 1 },
+            { ...step, stageId: 103, name: 'left hand', taskId: 2, hand: 'L', petal: 'hands apart' },
+        ],
+        heardId: 102,
+        togetherId: null,
+        tasks: [aHeardTask({ id: 1 }), aHeardTask({ id: 2, title: 'Left hand', hand: 'L', stageId: 103 })],
         ...change,
     };
 }

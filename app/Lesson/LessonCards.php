@@ -6,6 +6,7 @@ namespace App\Lesson;
 
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Practice\HeardPage;
 use Nasturtium\Core\Practice\HeardStage;
@@ -63,11 +64,25 @@ final class LessonCards
     private static function learnings(Lesson $lesson, array $ids, bool $withNew): Collection
     {
         $learnings = Learning::query()->where('student_id', $lesson->student_id)
-            ->where(static fn ($of) => $of->whereKey($ids)->when($withNew, static fn ($new) => $new->orWhere('opened_on', $lesson->held_on->toDateString())))
+            ->where(static fn ($of) => $of->whereKey($ids)->when($withNew, static fn ($new) => self::orNew($new, $lesson)))
             ->with(['piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']), 'piece.page.book', 'stages' => static fn ($stages) => $stages->orderBy('position')]);
         $learnings->orderBy('opened_on')->orderBy('id');
 
         return $learnings->get();
+    }
+
+    /**
+     * Pages that were opened for this lesson: on its day, or since, and no plan has had them yet; and those that are marked at it.
+     *
+     * @param  Builder<Learning>  $pages
+     */
+    private static function orNew(Builder $pages, Lesson $lesson): void
+    {
+        $pages->orWhere('opened_on', $lesson->held_on->toDateString())
+            ->orWhereIn('id', PageMark::query()->where('lesson_id', $lesson->id)->select('learning_id'));
+        if ($lesson->finished_at === null) {
+            $pages->orWhere(static fn ($new) => $new->where('state', LearningState::Current)->whereDoesntHave('tasks'));
+        }
     }
 
     /** @param list<HeardTaskResource> $tasks */

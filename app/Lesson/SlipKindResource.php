@@ -20,10 +20,12 @@ final readonly class SlipKindResource
         public string $words,
         #[OA\Property]
         public string $remedy,
+        #[OA\Property]
+        public string $title,
     ) {}
 
     public static function of(Slip $slip): self
     {
-        return new self($slip, $slip->key(), $slip->words(), $slip->remedy());
+        return new self($slip, $slip->key(), $slip->words(), $slip->remedy(), $slip->title());
     }
 }

@@ -146,4 +146,24 @@ export async function family(page: Page, name: string, pieceId?: number): Promis
     return { link: new URL(link.url).pathname, week: week.id, student: student.id };
 }
 
+/** A student of one test alone who has a lesson today, early, with a plan of three pieces behind. */
+export async function lessonToday(page: Page, name: string, lessonTime: string): Promise<number> {
+    const { studio } = await api<{ studio: { today: string } }>(page, 'GET', '/session');
+    const today = new Date(`${studio.today}T12:00:00Z`);
+    const began = new Date(today);
+    began.setUTCDate(began.getUTCDate() - 7);
+    const student = await api<{ id: number }>(page, 'POST', '/students', {
+        ...NEW_STUDENT,
+        ...{ firstName: name, initial: 'Q', lessonTime, lessonWeekday: today.getUTCDay() || 7 },
+        practiceDays: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, minutes: 30 })),
+    });
+    const books = await api<{ pages: { pieces: { id: number; title: string }[] }[] }[]>(page, 'GET', '/books');
+    const pieces = books.flatMap((book) => book.pages.flatMap((one) => one.pieces)).slice(0, 3);
+    for (const { id } of pieces) await api(page, 'POST', `/students/${student.id}/learnings`, { pieceId: id });
+    const from = began.toISOString().slice(0, 10);
+    const week = await api<{ id: number }>(page, 'POST', `/students/${student.id}/weeks`, { from });
+    await api(page, 'PUT', `/weeks/${week.id}/sent`, { message: '' });
+    return student.id;
+}
+
 export { expect };

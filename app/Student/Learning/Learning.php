@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Page\Piece\Piece;
+
 use App\Student\Paths\OwnPath;
 use App\Student\Student;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Database\Query\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -91,6 +93,12 @@ final class Learning extends Model
     public function ladder(?Hand $hand): TempoLadder
     {
         return ($this->ladders->firstWhere('hand', $hand->value ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? TempoLadder::for($this->piece->score());
+    }
+
+    /** @return HasMany<Task, $this> of every week */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
     }
 
     /** @return HasMany<Ladder, $this> */

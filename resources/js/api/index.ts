@@ -7,6 +7,8 @@ export { ApiError, wordsOf } from './errors';
 export type Api = components['schemas'];
 export type Week = Api['WeekResource'];
 export type Task = Api['TaskResource'];
+/** What is heard as one thing at a lesson: a page, or a task that is on none. */
+export type LessonCard = Api['LessonCardResource'];
 /** A task as it is heard at the lesson. */
 export type LessonTask = Api['HeardTaskResource'];
 export type Bars = Api['BarsResource'];

@@ -1,19 +1,20 @@
-import { Button, Group, Stack, Text, Title } from '@mantine/core';
+import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import type { LessonTask } from '../api';
+import { choices } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
-import { HeardTask } from './HeardTask';
 import styles from './Lesson.module.css';
+import { LessonCardRow } from './LessonCardRow';
 import { NextWeek, useNextPage } from './NextWeek';
 import { Record } from './Record';
 import { SlipBoard } from './SlipBoard';
-import { type Hearing, useHearing } from './useHearing';
+import { type Hearing, taskOf, useHearing } from './useHearing';
 import { type LessonData, type LessonInHand, useLesson } from './useLesson';
 
+/** A lesson: what was set is heard page by page, and next week grows beside it. */
 export function Lesson() {
     const id = Number(useParams().lesson);
     const client = useQueryClient();
@@ -30,13 +31,15 @@ export function Lesson() {
                 if (finished.nextWeekId !== null) navigate(`/weeks/${finished.nextWeekId}`);
             },
         });
-    const next = data?.nextPages[0];
-    useLessonKeys(hearing, hand, { end, openNext: () => next && open.mutate(next.pieceId) });
+    const openPage = (pieceId: number | undefined) =>
+        pieceId !== undefined &&
+        open.mutate(pieceId, { onSuccess: (learning) => hearing.choose(`page ${learning.id}`) });
+    useLessonKeys(hearing, hand, { end, openNext: () => openPage(data?.nextPages[0]?.pieceId) });
     if (lesson.isPending) return <Waiting what="Opening the lesson…" />;
     if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
         <>
-            <Head data={data} tasks={hearing.tasks} waiting={hand.waiting} canUndo={hand.canUndo} undo={hand.undo}>
+            <Head data={data} hand={hand} hearing={hearing}>
                 <Button onClick={end} loading={finish.isPending}>
                     Finish, and see next week (Enter)
                 </Button>
@@ -48,29 +51,36 @@ export function Lesson() {
                     over what stands below.
                 </Text>
             )}
-            {hearing.tasks.length === 0 ? (
-                <Stack gap="sm">
-                    <Empty title="No week leads to this lesson">
-                        <Text>Open a page for the student, then finish: the first week is proposed from it.</Text>
-                    </Empty>
-                    <NextWeek data={data} />
-                </Stack>
-            ) : (
-                <Heard data={data} hand={hand} hearing={hearing} />
+            {hearing.cards.length === 0 && (
+                <Empty title="No plan leads to this lesson">
+                    <Text>Open a page for the student, then finish: the first plan is proposed from it.</Text>
+                </Empty>
             )}
+            <Heard data={data} hand={hand} hearing={hearing} openPage={openPage} />
         </>
     );
 }
 
 /** What is done with a hand that stays on the keyboard. */
 function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => void; openNext: () => void }) {
+    const { chosen } = hearing;
     useKeys([
-        { key: 'j', does: 'next task', run: () => hearing.go(1) },
-        { key: 'k', does: 'task before', run: () => hearing.go(-1) },
-        { key: 'p', does: 'pass, and on to the next', run: () => hearing.give('pass') },
-        { key: 'a', does: 'again', run: () => hearing.give('again') },
-        { key: 's', does: 'stop: let it rest', run: () => hearing.give('stop') },
-        { key: 'c', does: 'clear the mark', run: () => hearing.give(null) },
+        { key: 'j', does: 'next page', run: () => hearing.go(1) },
+        { key: 'k', does: 'page before', run: () => hearing.go(-1) },
+        { key: 'p', does: 'pass to the stage that was heard, and on', run: () => hearing.give(chosen, 'pass') },
+        { key: 'a', does: 'again, and on', run: () => hearing.give(chosen, 'again') },
+        { key: 'x', does: 'stop: pause this page, and on', run: () => hearing.give(chosen, 'stop') },
+        { key: 'c', does: 'clear the mark', run: () => hearing.give(hearing.target, null) },
+        {
+            key: 'd',
+            does: 'a new page was looked over and prepared together',
+            run: () => chosen?.togetherId != null && hearing.give(chosen, 'pass', chosen.togetherId),
+        },
+        ...[1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((nth) => ({
+            key: String(nth % 10),
+            does: `stage ${nth} was heard`,
+            run: () => hearing.toStep(chosen, nth - 1),
+        })),
         { key: '.', does: 'reached a faster tempo', run: () => hearing.climb(1) },
         { key: ',', does: 'reached a slower tempo', run: () => hearing.climb(-1) },
         { key: 'ArrowRight', does: 'next bar', run: () => hearing.toBar(1) },
@@ -82,77 +92,111 @@ function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => 
             does: `slip here: ${kind.words}`,
             run: () => hearing.slip(kind),
         })),
-        { key: 'u', does: 'take back what was done last', run: hand.undo },
-        { key: 'n', does: 'open the next page', run: does.openNext },
+        { key: 'u', does: 'undo', run: hand.undo },
+        { key: 'o', does: 'open the next page', run: does.openNext },
         { key: 'Enter', does: 'finish, and see next week', run: does.end },
     ]);
 }
 
-/** The tasks on one side, the page of the chosen one with its slips on the other. */
-function Heard({ data, hand, hearing }: { data: LessonData; hand: LessonInHand; hearing: Hearing }) {
-    const { tasks, task, chosen, page } = hearing;
+interface HeardProps {
+    data: LessonData;
+    hand: LessonInHand;
+    hearing: Hearing;
+    openPage: (pieceId: number) => void;
+}
+
+/** A card for each page on one side, the music of the one at hand with its slips on the other. */
+function Heard({ data, hand, hearing, openPage }: HeardProps) {
+    const { board, page } = hearing;
+    const slipsOf = (tasks: { id: number }[]) =>
+        data.slips.filter((slip) => tasks.some((task) => task.id === slip.taskId));
     return (
         <div className={styles.sides}>
-            <ol className={`plain-list ${styles.tasks}`} aria-label="What was assigned">
-                {tasks.map((one, i) => (
-                    <HeardTask
-                        key={one.id}
-                        task={one}
-                        slips={data.slips.filter((of) => of.taskId === one.id)}
-                        chosen={i === chosen}
-                        choose={() => hearing.choose(i)}
-                        mark={(mark) => hand.heard(one, { mark })}
-                        climb={i === chosen ? hearing.climb : null}
-                        note={(note) => hand.heard(one, { note })}
-                        dropSlip={hand.dropSlip}
-                    />
-                ))}
-            </ol>
+            <Stack gap={6}>
+                <ol className={`plain-list ${styles.tasks}`} aria-label="What was set">
+                    {hearing.cards.map((card) => (
+                        <LessonCardRow
+                            key={card.key}
+                            card={card}
+                            task={taskOf(card, hearing.heardOf(card))}
+                            heardId={hearing.heardOf(card)}
+                            slips={slipsOf(card.tasks)}
+                            kinds={data.slipKinds}
+                            chosen={card.key === hearing.chosen?.key}
+                            target={card.key === hearing.target?.key && card.mark !== null}
+                            choose={() => hearing.choose(card.key)}
+                            give={(mark, stageId) => hearing.give(card, mark, stageId)}
+                            toStep={(index) => hearing.toStep(card, index)}
+                            climb={card.key === board?.key ? hearing.climb : null}
+                            reached={hand.reached}
+                            dropSlip={hand.dropSlip}
+                        />
+                    ))}
+                </ol>
+                <Folded hearing={hearing} />
+                <NextWeek data={data} openPage={openPage} />
+            </Stack>
             <Stack gap="sm" className={styles.side}>
-                {task !== null && (
+                {board !== null && (
                     <SlipBoard
-                        task={task}
+                        card={board}
+                        task={hearing.task}
                         page={page.data}
                         error={page.error}
                         at={hearing.at}
                         point={hearing.point}
                         kinds={data.slipKinds}
-                        slips={data.slips.filter((of) => of.taskId === task.id)}
+                        slips={slipsOf(board.tasks)}
                         add={hearing.slip}
                     />
                 )}
-                <NextWeek data={data} />
                 <Record key={data.id} data={data} record={hand.record} />
             </Stack>
         </div>
     );
 }
 
+/** What had no day and was not practised is not asked for; it is named, so that nobody misses it. */
+function Folded({ hearing }: { hearing: Hearing }) {
+    if (hearing.folded.length === 0) return null;
+    return (
+        <Text size="sm" className="faint">
+            Not set this week: {hearing.folded.map((card) => card.title).join(', ')}.
+        </Text>
+    );
+}
+
 interface HeadProps {
     data: LessonData;
-    tasks: LessonTask[];
-    waiting: number;
-    canUndo: boolean;
-    undo: () => void;
+    hand: LessonInHand;
+    hearing: Hearing;
     children: ReactNode;
 }
 
-function Head({ data, tasks, waiting, canUndo, undo, children }: HeadProps) {
-    const marked = tasks.filter((one) => one.mark !== null).length;
+function Head({ data, hand, hearing, children }: HeadProps) {
+    const marked = hearing.cards.filter((card) => card.mark !== null).length;
     return (
         <Group justify="space-between" mb="sm" wrap="nowrap">
             <div>
                 <Title order={1} fz={26}>
-                    {data.student}, {longDate(data.heldOn)}
+                    {data.student}, {longDate(data.heldOn)}, {data.time}
                 </Title>
                 <Text size="sm" className="faint" role="status">
-                    {marked} of {tasks.length} heard
+                    {marked} of {hearing.cards.length} heard
                     {data.finishedAt !== null && '; finished before, finishing again proposes anew'}
-                    {waiting > 0 && `; ${waiting} not sent yet, kept until there is a connection`}
+                    {hand.waiting > 0 && `; ${hand.waiting} not saved yet, kept until there is a connection`}
                 </Text>
             </div>
             <Group gap="xs" wrap="nowrap">
-                <Button variant="default" onClick={undo} disabled={!canUndo}>
+                <Select
+                    aria-label="Attendance"
+                    w={180}
+                    allowDeselect={false}
+                    value={data.attendance}
+                    onChange={(attendance) => attendance !== null && hand.record({ attendance })}
+                    data={choices.Attendance}
+                />
+                <Button variant="default" onClick={hand.undo} disabled={!hand.canUndo}>
                     Undo (u)
                 </Button>
                 {children}

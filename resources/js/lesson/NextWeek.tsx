@@ -16,7 +16,7 @@ interface Relieved {
 }
 
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
-export function NextWeek({ data }: { data: LessonData }) {
+export function NextWeek({ data, openPage }: { data: LessonData; openPage: (pieceId: number) => void }) {
     return (
         <section className="sheet" aria-label="Next week">
             <Title order={2} fz="lg" mb={4}>
@@ -31,11 +31,8 @@ export function NextWeek({ data }: { data: LessonData }) {
                 {data.remedies.map((remedy) => (
                     <li key={`${remedy.piece} ${remedy.why}`}>
                         <Text size="sm">
-                            <b>
-                                {remedy.piece}, {remedy.place}
-                            </b>{' '}
-                            <HandMark hand={remedy.hand} /> {remedy.instruction} At {remedy.tempo},{' '}
-                            {minutes(remedy.minutes)}.
+                            <b>{remedy.title}</b>: {remedy.piece}, {remedy.place} <HandMark hand={remedy.hand} />{' '}
+                            {remedy.instruction} ♩ = {remedy.tempo}, {minutes(remedy.minutes)}.
                         </Text>
                         <Text size="xs" className="faint">
                             Because: {remedy.why}.
@@ -44,7 +41,7 @@ export function NextWeek({ data }: { data: LessonData }) {
                 ))}
             </ul>
             <Stuck data={data} />
-            <NextPages data={data} />
+            <NextPages data={data} openPage={openPage} />
         </section>
     );
 }
@@ -113,9 +110,8 @@ function Stuck({ data }: { data: LessonData }) {
 const SMALL = { size: 'compact-xs', variant: 'subtle', c: 'var(--ink)' } as const;
 
 /** The pages that come next: opened, or left out and put back. */
-function NextPages({ data }: { data: LessonData }) {
+function NextPages({ data, openPage }: { data: LessonData; openPage: (pieceId: number) => void }) {
     const fresh = useFresh(data.id);
-    const open = useNextPage(data);
     const [leftOut, setLeftOut] = useState<NextPage | null>(null);
     const skip = useMutation({
         mutationFn: ({ page, out }: { page: NextPage; out: boolean }) =>
@@ -136,8 +132,8 @@ function NextPages({ data }: { data: LessonData }) {
                     <Button
                         size="compact-sm"
                         variant="default"
-                        leftSection={i === 0 ? <Kbd>n</Kbd> : undefined}
-                        onClick={() => open.mutate(next.pieceId)}
+                        leftSection={i === 0 ? <Kbd>o</Kbd> : undefined}
+                        onClick={() => openPage(next.pieceId)}
                     >
                         Open {next.title}
                     </Button>
@@ -163,7 +159,7 @@ function NextPages({ data }: { data: LessonData }) {
                     </Button>
                 </Group>
             )}
-            <Trouble error={open.error ?? skip.error} />
+            <Trouble error={skip.error} />
         </Stack>
     );
 }

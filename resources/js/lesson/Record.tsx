@@ -1,11 +1,16 @@
 import { Group, NumberInput, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styles from './Record.module.css';
 import type { LessonData, LessonInHand } from './useLesson';
 
-/** The lesson's record: how long it was, a note for the teacher, one for the family. Kept when the hand leaves the field. */
+/** How long nothing is typed before a note is kept, in milliseconds. */
+const PAUSE = 600;
+
+type Notes = Pick<LessonData, 'privateNote' | 'sharedNote'>;
+
+/** The lesson's record: how long it was, a note for the teacher, one for the family. Kept as it is typed. */
 export function Record({ data, record }: { data: LessonData; record: LessonInHand['record'] }) {
-    const [notes, setNotes] = useState({ privateNote: data.privateNote, sharedNote: data.sharedNote });
+    const [notes, set] = useNotes(data, record);
     return (
         <section className="sheet" aria-label="Record">
             <Group align="flex-start" grow preventGrowOverflow={false}>
@@ -15,8 +20,7 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
                     minRows={2}
                     maxLength={4000}
                     value={notes.sharedNote}
-                    onChange={(event) => setNotes({ ...notes, sharedNote: event.currentTarget.value })}
-                    onBlur={() => notes.sharedNote !== data.sharedNote && record({ sharedNote: notes.sharedNote })}
+                    onChange={(event) => set({ ...notes, sharedNote: event.currentTarget.value })}
                 />
                 <Textarea
                     label="For you alone"
@@ -24,8 +28,7 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
                     minRows={2}
                     maxLength={4000}
                     value={notes.privateNote}
-                    onChange={(event) => setNotes({ ...notes, privateNote: event.currentTarget.value })}
-                    onBlur={() => notes.privateNote !== data.privateNote && record({ privateNote: notes.privateNote })}
+                    onChange={(event) => set({ ...notes, privateNote: event.currentTarget.value })}
                 />
                 <NumberInput
                     label="Minutes"
@@ -40,4 +43,29 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
             </Group>
         </section>
     );
+}
+
+/** What is typed goes into the queue of the lesson after a pause, and at once when the screen is left. */
+function useNotes(data: LessonData, record: LessonInHand['record']) {
+    const [notes, setNotes] = useState<Notes>({ privateNote: data.privateNote, sharedNote: data.sharedNote });
+    const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+    const keep = useRef(() => {});
+    keep.current = () => {
+        timer.current = null;
+        record(notes);
+    };
+    useEffect(() => {
+        const now = () => timer.current !== null && keep.current();
+        window.addEventListener('pagehide', now);
+        return () => {
+            window.removeEventListener('pagehide', now);
+            now();
+        };
+    }, []);
+    const set = (next: Notes) => {
+        setNotes(next);
+        if (timer.current !== null) clearTimeout(timer.current);
+        timer.current = setTimeout(() => keep.current(), PAUSE);
+    };
+    return [notes, set] as const;
 }

@@ -1,7 +1,8 @@
 import { Button, Kbd, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 
-import type { Api, LessonTask, Report } from '../api';
+import type { Api, LessonCard, LessonTask, Report } from '../api';
+import { lookOver } from '../desk/findings/lookOver';
 import { breakdownOf } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { rangeWords } from '../shared/score/beats';
@@ -13,7 +14,8 @@ import { atBar, type Pointed, rangeAt } from './pointed';
 import type { Slip } from './useLesson';
 
 interface Props {
-    task: LessonTask;
+    card: LessonCard;
+    task: LessonTask | null;
     page: { piece: Api['PieceResource']; report: Report } | undefined;
     error: unknown;
     at: Pointed;
@@ -31,21 +33,21 @@ export function wordsAt(report: Report | undefined, at: Pointed): string {
     return first === last ? `bar ${first}` : `bars ${first}–${last}`;
 }
 
-/** The page of a task with its measures, as the lesson needs it. */
-export function usePage(task: LessonTask | null, studentId: number | undefined) {
+/** The page of a card with its measures, as the lesson needs it. */
+export function usePage(pieceId: number | null, studentId: number | undefined) {
     return useQuery({
-        ...breakdownOf(task?.pieceId ?? 0, studentId ?? null),
-        enabled: task !== null && task.pieceId !== null && studentId !== undefined,
+        ...breakdownOf(pieceId ?? 0, studentId ?? null),
+        enabled: pieceId !== null && studentId !== undefined,
         staleTime: 60_000,
     });
 }
 
-/** The page of the task, engraved, its own bars bright; a place is pointed at and a slip picked for it. */
-export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: Props) {
-    if (task.pieceId === null || task.bars.length === 0) {
+/** The page of the card, engraved, the bars of its task bright; a place is pointed at and a slip picked for it. Of a new page, what is pointed out before a key is played. */
+export function SlipBoard({ card, task, page, error, at, point, kinds, slips, add }: Props) {
+    if (card.pieceId === null) {
         return (
-            <section className="sheet" aria-label={task.title}>
-                <Text>{task.instruction}</Text>
+            <section className="sheet" aria-label={card.title}>
+                <Text>{task?.instruction}</Text>
             </section>
         );
     }
@@ -53,20 +55,22 @@ export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: P
     if (page === undefined) return <Waiting what="Fetching the bars…" />;
     const { piece, report } = page;
     const slipped = new Set(slips.flatMap((slip) => between(slip.measure, slip.last)));
-    const own = new Set(task.bars.flatMap((bars) => between(bars.first, bars.last)));
+    const own = new Set((task?.bars ?? []).flatMap((bars) => between(bars.first, bars.last)));
     return (
-        <section className="sheet" aria-label={`${task.title}, ${task.piece}`}>
-            <Text mb={4}>
-                {task.instruction}
-                {task.tempo !== null && ` Tempo ${task.tempo}.`}
-            </Text>
+        <section className="sheet" aria-label={`${card.title}, the music`}>
+            {task !== null && (
+                <Text mb={4}>
+                    {task.instruction}
+                    {task.tempo !== null && ` ♩ = ${task.tempo}.`}
+                </Text>
+            )}
             <Score
                 music={piece.music}
-                title={`${task.piece}, the page of this task`}
+                title={`${card.title}, ${card.page}`}
                 scale={38}
                 overlay={(places) => (
                     <>
-                        <Aside places={places} own={own} />
+                        {own.size > 0 && <Aside places={places} own={own} />}
                         <MusicLayer
                             report={report}
                             places={places}
@@ -88,12 +92,31 @@ export function SlipBoard({ task, page, error, at, point, kinds, slips, add }: P
                     </>
                 )}
             />
-            <Text fw={700} mt="sm" mb={4}>
-                What went wrong in {wordsAt(report, at)}?{' '}
-                <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
-            </Text>
-            <SlipKinds kinds={kinds} add={add} />
+            {task === null ? (
+                <PointOut report={report} />
+            ) : (
+                <>
+                    <Text fw={700} mt="sm" mb={4}>
+                        What went wrong in {wordsAt(report, at)}?{' '}
+                        <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
+                    </Text>
+                    <SlipKinds kinds={kinds} add={add} />
+                </>
+            )}
         </section>
+    );
+}
+
+/** What a teacher points out before a key of a new page is played. */
+function PointOut({ report }: { report: Report }) {
+    return (
+        <ul className={`plain-list ${styles.pointOut}`} aria-label="Look over">
+            {lookOver(report).map((one) => (
+                <li key={`${one.title} ${one.text}`} className={one.thorn ? 'thorn' : undefined}>
+                    <b>{one.title}</b> {one.text}
+                </li>
+            ))}
+        </ul>
     );
 }
 
@@ -119,7 +142,7 @@ function SlipKinds({ kinds, add }: Pick<Props, 'kinds' | 'add'>) {
                 <Button
                     key={kind.kind}
                     variant="default"
-                    size="compact-md"
+                    size="compact-sm"
                     justify="flex-start"
                     title={kind.remedy}
                     leftSection={<Kbd>{kind.key}</Kbd>}

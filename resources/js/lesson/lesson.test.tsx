@@ -4,21 +4,47 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { dataOf } from '../../../tests/report';
 import { drawRoom, serve } from '../../../tests/screen';
-import { aHeardTask } from '../../../tests/tasks';
+import { aCard, aHeardTask } from '../../../tests/tasks';
 import { Lesson } from './Lesson';
 
 const KINDS = [
-    { kind: 'wrong-note', key: '1', words: 'wrong note', remedy: 'Name them.' },
-    { kind: 'cut-short', key: '2', words: 'cut short', remedy: 'Tap.' },
+    { kind: 'wrong-note', key: 'w', words: 'wrong note', remedy: 'Name them.', title: 'These two notes' },
+    { kind: 'cut-short', key: 'r', words: 'cut short', remedy: 'Tap.', title: 'Count it out' },
 ];
 
 const practised = {
     id: 3,
-    onDate: '2031-05-06',
+    date: '2031-05-06',
+    tempo: null,
     repetitions: 3,
     feeling: 'hard',
     note: 'The third bar!',
 };
+
+const PAGE = aCard({
+    tasks: [
+        aHeardTask({ id: 1, practices: [practised] as never }),
+        aHeardTask({ id: 2, title: 'Left hand', hand: 'L', stageId: 103 }),
+    ],
+});
+const OTHER = aCard({
+    key: 'page 6',
+    learningId: 6,
+    title: 'Tin Roof',
+    tasks: [aHeardTask({ id: 4, title: 'Whole' })],
+});
+const warmUp = aHeardTask({
+    id: 3,
+    kind: 'warm-up',
+    title: 'Warm-up',
+    pieceId: null,
+    piece: null,
+    learningId: null,
+    bars: [],
+    days: 0,
+});
+const NO_PAGE = { learningId: null, pieceId: null, page: '', heardId: null };
+const WARM_UP = aCard({ ...NO_PAGE, steps: [], key: 'task 3', kind: 'warm-up', title: 'Warm-up', tasks: [warmUp] });
 
 function lesson(change: object = {}) {
     return {
@@ -37,14 +63,10 @@ function lesson(change: object = {}) {
         nextPages: [],
         slipKinds: KINDS,
         slips: [],
-        week: {
-            id: 8,
-            tasks: [
-                aHeardTask({ id: 1, title: 'Right hand', practices: [practised] as never }),
-                aHeardTask({ id: 2, title: 'Left hand', hand: 'L' }),
-                aHeardTask({ id: 3, title: 'Warm-up', pieceId: null, piece: null, bars: [], days: 0 }),
-            ],
-        },
+        attendance: 'there',
+        time: '15:30',
+        weekId: 8,
+        cards: [PAGE, OTHER, WARM_UP],
         ...change,
     };
 }
@@ -63,53 +85,122 @@ function open(answers: Parameters<typeof serve>[0] = {}, change: object = {}) {
     return asked;
 }
 
-const rows = () => within(screen.getByRole('list', { name: 'What was assigned' })).getAllByRole('listitem');
+const rows = () =>
+    within(screen.getByRole('list', { name: 'What was set' }))
+        .getAllByRole('listitem')
+        .filter((row) => row.parentElement?.getAttribute('aria-label') === 'What was set');
 const put = (asked: ReturnType<typeof serve>) => asked.filter((one) => one.method === 'PUT');
+const marks = (asked: ReturnType<typeof serve>) => put(asked).map((one) => [one.path, one.body]);
+/** A server that keeps what it is told of the cards. */
+function keeping() {
+    const cards = { 5: PAGE, 6: OTHER, 3: WARM_UP };
+    const take = (of: keyof typeof cards) => (body: unknown) => {
+        cards[of] = { ...cards[of], ...(body as object) };
+        return cards[of];
+    };
+    const slips: object[] = [];
+    return {
+        'GET /lessons/4': () => lesson({ slips, cards: Object.values({ a: cards[5], b: cards[6], c: cards[3] }) }),
+        'POST /lessons/4/slips': (body: unknown) => {
+            slips.push({ id: 9, words: 'wrong note', place: 'bar 3', last: 2, ...(body as object) });
+            return slips[0];
+        },
+        'PUT /lessons/4/pages/5': take(5),
+        'PUT /lessons/4/pages/6': take(6),
+        'PUT /lessons/4/marks/3': take(3),
+    };
+}
 
 describe('a lesson', () => {
     beforeEach(() => localStorage.clear());
 
-    it('shows what home reported', async () => {
+    it('has one card for a page: what home reported, its stages in a row, the furthest practised is heard', async () => {
         open();
-        await screen.findByRole('heading', { name: 'Theo B., Monday 12 May' });
-        expect(rows()[0]?.textContent).toContain('practised 1 of 2 days, hard at the end');
+        await screen.findByRole('heading', { name: 'Theo B., Monday 12 May, 15:30' });
+        expect(rows()).toHaveLength(3);
+        expect(rows()[0]?.textContent).toContain('practised on 1 day, “hard” at the end');
         expect(rows()[0]?.textContent).toContain('From home: “The third bar!”');
+        expect(rows()[0]?.textContent).toContain('Heard: right hand');
         expect(rows()[1]?.textContent).toContain('not practised');
-        expect(rows()[2]?.textContent).toContain('had no day');
+        expect(rows()[2]?.textContent).toContain('not scheduled');
+        const stages = within(screen.getByRole('list', { name: 'Stages of Blue Gate' })).getAllByRole('button');
+        expect(stages.map((one) => one.getAttribute('aria-label'))).toEqual([
+            '1: look over, passed',
+            '2: right hand, practised',
+            '3: left hand',
+        ]);
     });
 
-    it('is marked by single keys: a pass goes on to the next task, the others stay for a slip', async () => {
-        const asked = open({
-            'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: 'pass' }),
-            'PUT /lessons/4/marks/2': () => aHeardTask({ id: 2, mark: 'again' }),
-        });
+    it('is marked by single keys, each goes on, and the last one leaves nothing to be marked by mistake', async () => {
+        const asked = open(keeping());
         await screen.findByRole('heading', { name: /Theo/ });
-        await userEvent.keyboard('p');
-        await userEvent.keyboard('a');
+        await userEvent.keyboard('paxpa');
         await waitFor(() =>
-            expect(put(asked).map((one) => [one.path, one.body])).toEqual([
-                ['/lessons/4/marks/1', { mark: 'pass', tempoReached: null, note: '' }],
-                ['/lessons/4/marks/2', { mark: 'again', tempoReached: null, note: '' }],
+            expect(marks(asked)).toEqual([
+                ['/lessons/4/pages/5', { mark: 'pass', stageId: 102 }],
+                ['/lessons/4/pages/6', { mark: 'again', stageId: 102 }],
+                ['/lessons/4/marks/3', { mark: 'stop' }],
             ]),
         );
-        expect(await screen.findByText('2 of 3 heard')).toBeTruthy();
-        expect(
-            within(rows()[1] as HTMLElement).getByRole('button', {
-                name: 'Left hand, Blue Gate: again',
-                pressed: true,
-            }),
-        ).toBeTruthy();
+    });
+
+    it('hears another stage by its number, and clears a mark', async () => {
+        const asked = open(keeping());
+        await screen.findByRole('heading', { name: /Theo/ });
+        await userEvent.keyboard('3p');
+        expect(await within(rows()[0] as HTMLElement).findByText('left hand')).toBeTruthy();
+        await userEvent.keyboard('c');
+        await waitFor(() =>
+            expect(marks(asked)).toEqual([
+                ['/lessons/4/pages/5', { mark: 'pass', stageId: 103 }],
+                ['/lessons/4/pages/5', { mark: null, stageId: 103 }],
+            ]),
+        );
     });
 
     it('takes a mark back with the button that gave it', async () => {
-        const asked = open(
-            { 'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: null }) },
-            { week: { id: 8, tasks: [aHeardTask({ id: 1, mark: 'again' })] } },
-        );
-        await userEvent.click(
-            await screen.findByRole('button', { name: 'Right hand, Blue Gate: again', pressed: true }),
-        );
+        const asked = open({ 'PUT /lessons/4/pages/5': () => PAGE }, { cards: [aCard({ mark: 'again' })] });
+        await userEvent.click(await screen.findByRole('button', { name: 'Blue Gate: again', pressed: true }));
         await waitFor(() => expect(put(asked)[0]?.body).toMatchObject({ mark: null }));
+    });
+
+    it('gives a slip to the card that was marked last, with its remedy at once', async () => {
+        const asked = open(keeping());
+        await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
+        await userEvent.keyboard('p');
+        expect(rows()[0]?.textContent).toContain('A slip goes here');
+        await userEvent.keyboard('w');
+        expect(await within(rows()[0] as HTMLElement).findByText('→ These two notes')).toBeTruthy();
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
+                taskId: 1,
+                kind: 'wrong-note',
+                measure: 2,
+            }),
+        );
+        expect(rows()[1]?.getAttribute('aria-current')).toBe('step');
+    });
+
+    it('looks a new page over, and passes what was prepared together by one key', async () => {
+        const fresh = aCard({ key: 'page 9', learningId: 9, isNew: true, togetherId: 101, heardId: 101, tasks: [] });
+        const asked = open({ 'PUT /lessons/4/pages/9': () => fresh }, { cards: [fresh] });
+        const look = within(await screen.findByRole('list', { name: 'Look over' }, { timeout: 5000 }));
+        expect(look.getByText('Time and key')).toBeTruthy();
+        await userEvent.keyboard('d');
+        await waitFor(() => expect(marks(asked)).toEqual([['/lessons/4/pages/9', { mark: 'pass', stageId: 101 }]]));
+    });
+
+    it('names what was not set, and asks for no mark of it', async () => {
+        open({}, { cards: [PAGE, { ...OTHER, folded: true }] });
+        expect(await screen.findByText('Not set this week: Tin Roof.')).toBeTruthy();
+        expect(rows()).toHaveLength(1);
+    });
+
+    it('notes who came', async () => {
+        const asked = open({ 'PATCH /lessons/4': () => lesson() });
+        await userEvent.click(await screen.findByRole('combobox', { name: 'Attendance' }));
+        await userEvent.click(await screen.findByRole('option', { name: 'Late' }));
+        await waitFor(() => expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ attendance: 'late' }));
     });
 
     it('notes a slip on the bar that is pointed at, shows it at once, and takes it back', async () => {
@@ -130,7 +221,7 @@ describe('a lesson', () => {
             },
         });
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
-        await userEvent.keyboard('{ArrowRight}2');
+        await userEvent.keyboard('{ArrowRight}r');
         expect(await screen.findByText('▲ bar 4: cut short')).toBeTruthy();
         // The task begins at bar 3, of index 2; one bar on is index 3.
         const sent = asked.find((one) => one.method === 'POST')?.body as { clientKey: string };
@@ -141,11 +232,11 @@ describe('a lesson', () => {
         vi.restoreAllMocks();
     });
 
-    it('is exact to the beat by keys, and points no farther than the bars of the task', async () => {
+    it('is exact to the beat by keys, and points no farther than the page', async () => {
         const asked = open({ 'POST /lessons/4/slips': () => ({}) });
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
         await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{ArrowRight}{ArrowLeft}');
-        await userEvent.keyboard('{Shift>}{ArrowRight}{ArrowRight}{/Shift}1');
+        await userEvent.keyboard('{Shift>}{ArrowRight}{ArrowRight}{/Shift}w');
         await waitFor(() =>
             expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
                 measure: 3,
@@ -159,20 +250,20 @@ describe('a lesson', () => {
 
     it('keeps the tempo that was reached, rung by rung, and a note', async () => {
         const asked = open({ 'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1 }) });
-        await screen.findByText('at 60');
+        await screen.findByText('♩ = 60');
         await waitFor(() => expect(asked.some((one) => one.path.endsWith('/ladders'))).toBe(true));
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
         await userEvent.keyboard('..');
-        expect(await screen.findByText('reached 66')).toBeTruthy();
+        expect(await screen.findByText('reached ♩ = 66')).toBeTruthy();
         await userEvent.keyboard(',');
         await userEvent.type(screen.getByLabelText('A note on Right hand'), 'sings');
         await userEvent.tab();
         await waitFor(() =>
             expect(put(asked).map((one) => one.body)).toEqual([
-                { mark: null, tempoReached: 63, note: '' },
-                { mark: null, tempoReached: 66, note: '' },
-                { mark: null, tempoReached: 63, note: '' },
-                { mark: null, tempoReached: 63, note: 'sings' },
+                { tempoReached: 63, note: '' },
+                { tempoReached: 66, note: '' },
+                { tempoReached: 63, note: '' },
+                { tempoReached: 63, note: 'sings' },
             ]),
         );
     });
@@ -180,30 +271,31 @@ describe('a lesson', () => {
     it('goes on without a connection and sends everything in its order when there is one', async () => {
         let there = false;
         const sent: string[] = [];
-        const marks = (task: number) => () => {
+        const page = (learning: number) => () => {
             if (!there) throw new TypeError('offline');
-            sent.push(`mark ${task}`);
-            return aHeardTask({ id: task, mark: 'pass' });
+            sent.push(`page ${learning}`);
+            return PAGE;
         };
-        open({ 'PUT /lessons/4/marks/1': marks(1), 'PUT /lessons/4/marks/2': marks(2) });
+        open({ 'PUT /lessons/4/pages/5': page(5), 'PUT /lessons/4/pages/6': page(6) });
         await screen.findByRole('heading', { name: /Theo/ });
         await userEvent.keyboard('pp');
-        expect(await screen.findByText(/2 of 3 heard; 2 not sent yet/)).toBeTruthy();
+        expect(await screen.findByText(/2 of 3 heard; 2 not saved yet/)).toBeTruthy();
         await userEvent.keyboard('{Enter}');
         expect((await screen.findByRole('alert')).textContent).toContain('There is no connection');
         there = true;
         window.dispatchEvent(new Event('online'));
-        await waitFor(() => expect(sent).toEqual(['mark 1', 'mark 2']));
-        await waitFor(() => expect(screen.queryByText(/not sent yet/)).toBeNull());
+        await waitFor(() => expect(sent).toEqual(['page 5', 'page 6']));
+        await waitFor(() => expect(screen.queryByText(/not saved yet/)).toBeNull());
     });
 
     it('shows what next week has and why, what is stuck, and the next page by one key', async () => {
         const asked = open(
-            { 'POST /stages/8/relief': () => [], 'POST /students/1/learnings': () => ({}) },
+            { 'POST /stages/8/relief': () => [], 'POST /students/1/learnings': () => ({ id: 12 }) },
             {
                 remedies: [
                     {
                         kind: 'line-turn-stall',
+                        title: 'Over the line end',
                         instruction: 'Over the turn of the line, eyes ahead.',
                         piece: 'Blue Gate',
                         place: 'bars 3–5',
@@ -228,7 +320,7 @@ describe('a lesson', () => {
         const next = within(await screen.findByRole('region', { name: 'Next week' }));
         expect(next.getByText('Because: stall at the line turn of line 1, twice in two weeks.')).toBeTruthy();
         await userEvent.click(next.getByRole('button', { name: 'a slower tempo' }));
-        await userEvent.keyboard('n');
+        await userEvent.keyboard('o');
         await waitFor(() =>
             expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
                 { relief: 'slower' },
@@ -286,6 +378,7 @@ describe('a lesson', () => {
         const remedies = [
             {
                 kind: 'cut-short',
+                title: 'Count it out',
                 instruction: 'Tap.',
                 piece: 'Blue Gate',
                 place: 'bar 3',
@@ -304,10 +397,10 @@ describe('a lesson', () => {
                 slips = [{ id: 9, words: 'cut short', place: 'bar 3', last: 2, ...(body as object) }];
                 return slips[0];
             },
-            'PUT /lessons/4/marks/1': () => aHeardTask({ id: 1, mark: 'again' }),
+            'PUT /lessons/4/pages/5': () => PAGE,
         });
         await screen.findByText(/What went wrong in bar 3/, {}, { timeout: 5000 });
-        await userEvent.keyboard('2');
+        await userEvent.keyboard('r');
         await waitFor(() => expect(asked).toBe(2));
         await userEvent.keyboard('a');
         expect(await screen.findByText('Because: cut short.')).toBeTruthy();
@@ -317,16 +410,18 @@ describe('a lesson', () => {
     it('keeps its notes and its length', async () => {
         const asked = open({ 'PATCH /lessons/4': () => lesson() });
         await userEvent.type(await screen.findByLabelText('For the family'), 'Lovely!');
-        await userEvent.tab();
         await waitFor(() =>
-            expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({ sharedNote: 'Lovely!' }),
+            expect(asked.find((one) => one.method === 'PATCH')?.body).toEqual({
+                sharedNote: 'Lovely!',
+                privateNote: '',
+            }),
         );
     });
 
     it('has no slip for a task without bars', async () => {
         const asked = open();
         await screen.findByRole('heading', { name: /Theo/ });
-        await userEvent.keyboard('k1');
+        await userEvent.keyboard('kw');
         expect(await screen.findByRole('region', { name: 'Warm-up' })).toBeTruthy();
         expect(asked.some((one) => one.method === 'POST')).toBe(false);
     });
@@ -339,14 +434,14 @@ describe('a lesson', () => {
     });
 
     it('says when the server did not take a step', async () => {
-        open({ 'PUT /lessons/4/marks/1': () => Response.json({ message: 'x' }, { status: 422 }) });
+        open({ 'PUT /lessons/4/pages/5': () => Response.json({ message: 'x' }, { status: 422 }) });
         await screen.findByRole('heading', { name: /Theo/ });
-        await userEvent.keyboard('s');
+        await userEvent.keyboard('x');
         expect((await screen.findByRole('alert')).textContent).toContain('One step was not taken by the server');
     });
 
     it('tells what to do where no week leads to it', async () => {
-        open({}, { week: null });
+        open({}, { weekId: null, cards: [] });
         expect(await screen.findByText(/Open a page for the student, then finish/)).toBeTruthy();
     });
 });

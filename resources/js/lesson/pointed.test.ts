@@ -1,20 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { aHeardTask } from '../../../tests/tasks';
 import type { Report } from '../api';
-import { atBar, firstBar, lastBar, rangeAt, step, stretch } from './pointed';
+import { atBar, firstBar, rangeAt, step, stretch } from './pointed';
 
 /** Three bars of four beats. */
 const report = { bars: [1, 2, 3].map((measure) => ({ measure, first: 1, last: 4 })) } as unknown as Report;
 
 describe('pointing at a place of a task', () => {
-    // Its bars are 3 to 5, of index 2 to 4.
-    const task = aHeardTask();
-
-    it('goes bar by bar, no farther than the task', () => {
-        expect([firstBar(task), lastBar(task)]).toEqual([2, 4]);
-        expect(step(atBar(2), 1, task)).toEqual(atBar(3));
-        expect(step(atBar(2), -1, task)).toEqual(atBar(2));
-        expect(step({ first: 2, last: 4, from: null, to: null }, 1, task)).toEqual(atBar(4));
+    it('begins with the first bar of the task, and goes bar by bar over the page', () => {
+        expect(firstBar(aHeardTask())).toBe(2);
+        expect(step(atBar(1), 1, report)).toEqual(atBar(2));
+        expect(step(atBar(2), 1, report)).toEqual(atBar(2));
+        expect(step(atBar(0), -1, report)).toEqual(atBar(0));
+        expect(step({ first: 0, last: 1, from: null, to: null }, 1, report)).toEqual(atBar(2));
     });
 
     it('is exact to the beat, over the bar line and back', () => {

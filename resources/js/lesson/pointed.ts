@@ -13,17 +13,13 @@ export function firstBar(task: LessonTask | null): number {
     return Math.min(...(task?.bars ?? []).map((of) => of.first), Number.MAX_SAFE_INTEGER);
 }
 
-export function lastBar(task: LessonTask | null): number {
-    return Math.max(...(task?.bars ?? []).map((of) => of.last), 0);
-}
-
 /** A bar alone. */
 export const atBar = (bar: number): Pointed => ({ first: bar, last: bar, from: null, to: null });
 
-/** The next bar of the task, or the one before. */
-export function step(at: Pointed, by: number, task: LessonTask): Pointed {
+/** The next bar of the page, or the one before. */
+export function step(at: Pointed, by: number, report: Pick<Report, 'bars'>): Pointed {
     const from = by > 0 ? at.last : at.first;
-    return atBar(Math.max(firstBar(task), Math.min(lastBar(task), from + by)));
+    return atBar(Math.max(0, Math.min(report.bars.length - 1, from + by)));
 }
 
 export const rangeAt = (at: Pointed): Range | null =>

@@ -1,47 +1,111 @@
 import { useState } from 'react';
-import { type Api, api, type LessonTask, at as placed } from '../api';
+import { type Api, api, type LessonCard, type LessonTask, at as placed } from '../api';
 import { atBar, firstBar, type Pointed, step, stretch } from './pointed';
 import { usePage, wordsAt } from './SlipBoard';
 import type { LessonInHand, Mark } from './useLesson';
 
-/** Which task is heard, where on its page is pointed, and what is said of it. */
+/** The task of a card that stands for it: of the stage that is heard, or else the first with bars. */
+export function taskOf(card: LessonCard, heardId: number | null): LessonTask | null {
+    const taskId = card.steps.find((one) => one.stageId === heardId)?.taskId;
+    const withBars = card.tasks.find((task) => task.bars.length > 0);
+    return card.tasks.find((task) => task.id === taskId) ?? withBars ?? card.tasks[0] ?? null;
+}
+
+/** The next card that has no mark, after one or from the start; null when every card has one. */
+export function nextOpen(cards: readonly LessonCard[], after: string): string | null {
+    const from = cards.findIndex((card) => card.key === after);
+    const ahead = [...cards.slice(from + 1), ...cards.slice(0, from + 1)];
+    return ahead.find((card) => card.mark === null && card.key !== after)?.key ?? null;
+}
+
+/**
+ * Which card is heard next, which one a slip belongs to, and where on the music is pointed. A mark goes on to the next
+ * card; a slip belongs to the card marked last until another is marked or chosen.
+ */
 export function useHearing(hand: LessonInHand) {
     const data = hand.lesson.data;
-    const [chosen, setChosen] = useState(0);
+    const cards = data?.cards ?? [];
+    const open = cards.filter((card) => !card.folded);
+    const { chosen, marked, shown, ...choice } = useChoice(open);
+    const [heard, setHeard] = useState<Record<string, number>>({});
     const [pointed, point] = useState<Pointed | null>(null);
-    const tasks = data?.week?.tasks ?? [];
-    const task = tasks[chosen] ?? null;
-    const page = usePage(task, data?.studentId);
+    const heardOf = (card: LessonCard) => heard[card.key] ?? card.heardId;
+    const target = marked ?? chosen;
+    const board = shown ?? target;
+    const task = board === null ? null : taskOf(board, heardOf(board));
+    const page = usePage(board?.pieceId ?? null, data?.studentId);
     const rungs = useRungs(task);
     const hasBars = task !== null && task.bars.length > 0;
     const at = pointed ?? atBar(hasBars ? firstBar(task) : 0);
-    const choose = (index: number) => {
-        setChosen(index);
+    const choose = (key: string) => {
+        choice.choose(key);
+        point(null);
+    };
+    const give = (card: LessonCard | null, mark: Mark, stageId?: number | null) => {
+        if (card === null) return;
+        hand.mark(card, mark, stageId ?? (card.steps.length > 0 ? heardOf(card) : null));
+        choice.go(card, mark);
         point(null);
     };
     return {
-        ...{ tasks, task, chosen, page, at, point, choose },
-        go: (by: number) => tasks.length > 0 && choose((chosen + by + tasks.length) % tasks.length),
-        give(mark: Mark) {
-            if (task === null) return;
-            hand.heard(task, { mark });
-            // A pass goes on to the next task; after "again" and "stop" there may be a slip to note.
-            if (mark === 'pass' && chosen < tasks.length - 1) choose(chosen + 1);
+        ...{ cards: open, folded: cards.filter((card) => card.folded), chosen, target, board, task, page, at, point },
+        ...{ choose, give, heardOf },
+        go: (by: number) => {
+            const index = open.findIndex((card) => card.key === (chosen ?? target)?.key);
+            const next = open[(index + by + open.length) % Math.max(1, open.length)];
+            if (next !== undefined) choose(next.key);
         },
-        slip: (kind: Api['SlipKindResource']) =>
-            task !== null && hasBars && hand.addSlip(task, kind, at, wordsAt(page.data?.report, at)),
+        /** The stage of a card that is heard instead, by its place from 0. */
+        toStep(card: LessonCard | null, index: number) {
+            const step = card?.steps[index];
+            if (card !== null && step !== undefined) setHeard({ ...heard, [card.key]: step.stageId });
+        },
+        slip(kind: Api['SlipKindResource']) {
+            if (target === null) return;
+            const of = taskOf(target, heardOf(target));
+            if (of === null || of.bars.length === 0) return;
+            const isHere = board?.key === target.key;
+            const where = isHere ? at : atBar(firstBar(of));
+            choice.show(target.key);
+            hand.addSlip(of, kind, where, wordsAt(isHere ? page.data?.report : undefined, where));
+        },
         climb(by: number) {
             if (task === null || task.tempo === null) return;
             const now = task.tempoReached ?? task.tempo;
             const next = by > 0 ? rungs.find((rung) => rung > now) : rungs.findLast((rung) => rung < now);
-            if (next !== undefined) hand.heard(task, { tempoReached: next });
+            if (next !== undefined) hand.reached(task, { tempoReached: next });
         },
-        toBar: (by: number) => hasBars && point(step(at, by, task)),
+        toBar: (by: number) => hasBars && page.data && point(step(at, by, page.data.report)),
         toBeat: (by: 1 | -1) => hasBars && page.data && point(stretch(at, by, page.data.report)),
     };
 }
 
 export type Hearing = ReturnType<typeof useHearing>;
+
+/** Which card is heard next, which was marked last, and which one the board shows, by their keys. */
+function useChoice(cards: readonly LessonCard[]) {
+    const [choice, setChoice] = useState<{ chosen: string | null; marked: string | null; shown: string | null } | null>(
+        null,
+    );
+    const of = (key: string | null | undefined) => cards.find((card) => card.key === key) ?? null;
+    const first = cards.find((card) => card.mark === null)?.key ?? null;
+    return {
+        chosen: of(choice === null ? first : choice.chosen),
+        marked: of(choice?.marked),
+        shown: of(choice?.shown),
+        choose: (key: string) => setChoice({ chosen: key, marked: null, shown: key }),
+        /** After a mark: on to the next card; the board stays for a slip, unless it passed. */
+        go(card: LessonCard, mark: Mark) {
+            if (mark === null) setChoice({ chosen: card.key, marked: null, shown: card.key });
+            else {
+                const next = nextOpen(cards, card.key);
+                setChoice({ chosen: next, marked: card.key, shown: mark === 'pass' ? (next ?? card.key) : card.key });
+            }
+        },
+        show: (key: string) =>
+            setChoice((before) => ({ chosen: before?.chosen ?? first, marked: before?.marked ?? null, shown: key })),
+    };
+}
 
 /** The tempi of the task's ladder, and those below it. */
 function useRungs(task: LessonTask | null): number[] {

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
-import { type Api, api, ask, at, type Deferred, deferred, keyOf, type LessonTask } from '../api';
+import { type Api, api, ask, at, type Deferred, deferred, keyOf, type LessonCard, type LessonTask } from '../api';
 import { sent, useResend } from '../shared/resend';
 import type { Pointed } from './pointed';
 import { enqueue, sendSteps, waitingSteps } from './queue';
@@ -9,20 +9,21 @@ export type LessonData = Api['LessonResource'];
 export type Slip = Api['SlipResource'];
 export type Mark = Api['LessonVerdict'] | null;
 /** What is noted of the whole lesson. */
-export type Kept = Partial<Pick<LessonData, 'minutes' | 'privateNote' | 'sharedNote'>>;
+export type Kept = Partial<Pick<LessonData, 'attendance' | 'minutes' | 'privateNote' | 'sharedNote'>>;
 
-/** What was heard of a task. */
-export interface Heard {
-    mark: Mark;
+/** What was heard of a task, but for its mark. */
+export interface Reached {
     tempoReached: number | null;
     note: string;
 }
 
-export const heardOf = (task: LessonTask): Heard => ({
-    mark: task.mark,
-    tempoReached: task.tempoReached,
-    note: task.heardNote,
-});
+const reachedOf = (task: LessonTask): Reached => ({ tempoReached: task.tempoReached, note: task.heardNote });
+
+/** How a card is marked: a page up to a stage. */
+interface Marked {
+    mark: Mark;
+    stageId: number | null;
+}
 
 /** A lesson whose every step shows at once, is kept, and is sent when there is a connection; each can be taken back. */
 export function useLesson(id: number) {
@@ -30,9 +31,22 @@ export function useLesson(id: number) {
     const lesson = api.useQuery('get', '/lessons/{lesson}', place);
     const { waiting, refused, edit, step, send } = useSteps(id);
     const [done, setDone] = useState<(() => void)[]>([]);
-    const setHeard = (task: LessonTask, heard: Heard) => {
-        edit((data) => withHeard(data, task, heard));
-        step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: heard }));
+    const setReached = (task: LessonTask, reached: Reached) => {
+        edit((data) => withTask(data, task.id, { tempoReached: reached.tempoReached, heardNote: reached.note }));
+        step(
+            deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: reached }),
+        );
+    };
+    const setMark = (card: LessonCard, { mark, stageId }: Marked) => {
+        edit((data) => withMark(data, card.key, { mark, heardId: stageId ?? card.heardId }));
+        const task = card.tasks[0];
+        if (card.learningId !== null) {
+            const place = at({ lesson: id, learning: card.learningId });
+            step(deferred('put', '/lessons/{lesson}/pages/{learning}', { ...place, body: { mark, stageId } }));
+        } else if (task !== undefined) {
+            const place = at({ lesson: id, task: task.id });
+            step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...place, body: { mark } }));
+        }
     };
     const { putSlip, takeSlip } = useSlips(id, edit, step);
     const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
@@ -43,10 +57,15 @@ export function useLesson(id: number) {
         waiting,
         refused,
         finish,
-        heard: (task: LessonTask, change: Partial<Heard>) => {
-            const before = heardOf(task);
-            setHeard(task, { ...before, ...change });
-            undoable(() => setHeard(task, before));
+        mark: (card: LessonCard, mark: Mark, stageId: number | null) => {
+            const before: Marked = { mark: card.mark, stageId: card.steps.length > 0 ? card.heardId : null };
+            setMark(card, { mark, stageId });
+            undoable(() => setMark(card, before));
+        },
+        reached: (task: LessonTask, change: Partial<Reached>) => {
+            const before = reachedOf(task);
+            setReached(task, { ...before, ...change });
+            undoable(() => setReached(task, before));
         },
         addSlip: (task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
             const slip = slipOf(task, kind, at, place);
@@ -73,15 +92,19 @@ export function useLesson(id: number) {
     };
 }
 
-/** The lesson with what was heard of one task. */
-const withHeard = (data: LessonData, task: LessonTask, { mark, tempoReached, note }: Heard): LessonData => ({
+/** The lesson with one of its cards changed. */
+const withMark = (data: LessonData, key: string, change: Pick<LessonCard, 'mark' | 'heardId'>): LessonData => ({
     ...data,
-    week: data.week && {
-        ...data.week,
-        tasks: data.week.tasks.map((one) =>
-            one.id === task.id ? { ...one, mark, tempoReached, heardNote: note } : one,
-        ),
-    },
+    cards: data.cards.map((card) => (card.key === key ? { ...card, ...change } : card)),
+});
+
+/** The lesson with one of its tasks changed. */
+const withTask = (data: LessonData, id: number, change: Partial<LessonTask>): LessonData => ({
+    ...data,
+    cards: data.cards.map((card) => ({
+        ...card,
+        tasks: card.tasks.map((task) => (task.id === id ? { ...task, ...change } : task)),
+    })),
 });
 
 type Steps = ReturnType<typeof useSteps>;
@@ -141,13 +164,13 @@ function useSteps(id: number) {
         let marksAlone = true;
         const lost = await sendSteps(id, async (step) => {
             const taken = await sent(step);
-            marksAlone = marksAlone && step.method === 'put';
+            marksAlone = marksAlone && step.path.includes('/marks/');
             return taken;
         });
         setRefused((before) => before + lost);
         const left = waitingSteps(id).length;
         setWaiting(left);
-        // Slips bring remedies, which the server finds; a mark shows as it was given.
+        // Slips bring remedies, and a page that passes takes stages along, which the server finds.
         if (left === 0 && (lost > 0 || !marksAlone || owed.current)) {
             owed.current = false;
             // Not waited for: a step that comes meanwhile is sent at once.

@@ -5,6 +5,7 @@ import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react
 import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
+import { useNextLesson } from './lessons';
 import { Trouble, Waiting } from './Notes';
 import styles from './Shell.module.css';
 
@@ -36,7 +37,9 @@ function Rooms({ name }: { name: string }) {
     const navigate = useNavigate();
     const [shown, setShown] = useState<Key[] | null>(null);
     const listed = useListedKeys();
+    const nextLesson = useNextLesson();
     useKeys([
+        { key: 'n', does: 'open the next lesson', run: nextLesson },
         ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
         { key: '?', does: 'show the keys of this screen', run: () => setShown(listed()) },
     ]);

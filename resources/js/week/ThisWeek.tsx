@@ -5,6 +5,7 @@ import { type Api, api, ask, at } from '../api';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Leaf } from '../shared/Leaf';
+import { nextOf, useOpenLesson } from '../shared/lessons';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { longDate, minutes } from '../shared/words';
@@ -16,10 +17,10 @@ export function ThisWeek() {
     const session = useSession();
     const navigate = useNavigate();
     const week = api.useQuery('get', '/this-week');
-    const { lesson, propose } = useOpen();
-    const next = week.data?.[0];
+    const lesson = useOpenLesson();
+    const propose = usePropose();
+    const next = nextOf(week.data);
     useKeys([
-        { key: 'n', does: 'open the next lesson', run: () => next && lesson.mutate(next) },
         {
             key: 'p',
             does: 'open the plan of the next student',
@@ -86,6 +87,7 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                 </Text>
                 <Text className="faint" size="sm">
                     {row.lessonTime}
+                    {row.held && ' ✓ held'}
                 </Text>
             </div>
             <Leaf days={row.leaf} today={today} size={80} />
@@ -166,21 +168,12 @@ function WhatWaits({ row }: { row: Row }) {
     );
 }
 
-/** Opens the lesson of a student, or plans a week, and goes there. */
-function useOpen() {
+/** Plans a week, and goes there. */
+function usePropose() {
     const navigate = useNavigate();
-    const lesson = useMutation({
-        mutationFn: (row: Row) =>
-            ask('post', '/students/{student}/lessons', {
-                ...at({ student: row.studentId }),
-                body: { heldOn: row.lessonOn },
-            }),
-        onSuccess: (opened) => navigate(`/lessons/${opened.id}`),
-    });
-    const propose = useMutation({
+    return useMutation({
         mutationFn: (row: Row) =>
             ask('post', '/students/{student}/weeks', { ...at({ student: row.studentId }), body: {} }),
         onSuccess: (proposed) => navigate(`/weeks/${proposed.id}`),
     });
-    return { lesson, propose };
 }

@@ -3,6 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
+import { useNextLesson } from '../shared/lessons';
 import { ThisWeek } from './ThisWeek';
 
 const row = (studentId: number, change: object = {}) => ({
@@ -19,6 +20,7 @@ const row = (studentId: number, change: object = {}) => ({
     stuck: [],
     waiting: [],
     weekId: 8,
+    held: false,
     ...change,
 });
 
@@ -30,6 +32,8 @@ function open(rows: object[], answers: Parameters<typeof serve>[0] = {}) {
     return asked;
 }
 
+const Next = () => <button type="button" onClick={useNextLesson()} aria-label="on" />;
+
 describe('this week', () => {
     it('shows each student with what was practised, what is stuck and what waits', async () => {
         open([
@@ -37,7 +41,7 @@ describe('this week', () => {
             row(2, { lessonOn: '2031-05-06', leaf: [] }),
         ]);
         await screen.findByRole('heading', { name: 'This week' });
-        const [first, second] = screen.getAllByRole('listitem').filter((item) => item.className === 'sheet');
+        const [first, second] = screen.getAllByRole('listitem').filter((item) => item.className.startsWith('sheet'));
         expect(first?.textContent).toContain('Today');
         expect(first?.textContent).toContain('2 days, 12½ min of 20 min');
         expect(first?.textContent).toContain('▲ Stuck: Left hand, three lessons');
@@ -52,7 +56,7 @@ describe('this week', () => {
         await screen.findByRole('heading', { name: 'This week' });
         await userEvent.keyboard('/');
         await userEvent.keyboard('zoe k');
-        const shown = () => screen.getAllByRole('listitem').filter((item) => item.className === 'sheet');
+        const shown = () => screen.getAllByRole('listitem').filter((item) => item.className.startsWith('sheet'));
         expect(shown().map((item) => within(item).getByRole('link', { name: /^Zoë/ }).textContent)).toEqual([
             'Zoë Ann K.',
         ]);
@@ -63,10 +67,22 @@ describe('this week', () => {
         expect(shown()).toHaveLength(13);
     });
 
-    it('opens the next lesson by one key', async () => {
-        const asked = open([row(1)], { 'POST /students/1/lessons': () => ({ id: 4 }) });
-        await screen.findByRole('heading', { name: 'This week' });
-        await userEvent.keyboard('n');
+    it('goes on from anywhere to the first lesson that was not held, and shows those that were', async () => {
+        const asked = serve({
+            ...SESSION,
+            'GET /this-week': () => [row(1, { held: true }), row(2, { lessonTime: '15:30' })],
+            'POST /students/2/lessons': () => ({ id: 4 }),
+        });
+        drawRoom(
+            '/',
+            '/',
+            <>
+                <ThisWeek />
+                <Next />
+            </>,
+        );
+        expect(await screen.findByText(/✓ held/)).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'on' }));
         expect(await screen.findByText('gone to /lessons/4')).toBeTruthy();
         expect(asked.find((one) => one.method === 'POST')?.body).toEqual({ heldOn: '2031-05-05' });
     });
