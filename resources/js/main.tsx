@@ -1,5 +1,4 @@
-import '@fontsource/atkinson-hyperlegible/latin-400.css';
-import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource-variable/source-sans-3/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import '@mantine/core/styles.css';
 import './shared/nasturtium.css';
