@@ -13,5 +13,5 @@ return [
     'providers' => [
         'users' => ['driver' => 'eloquent', 'model' => User::class],
     ],
-    'passwords' => [],
+    'passwords' => ['users' => ['provider' => 'users', 'table' => 'password_reset_tokens', 'expire' => 60, 'throttle' => 60]],
 ];

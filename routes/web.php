@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Account\AccountController;
+use App\Account\PasswordResetController;
+use App\Account\RegistrationController;
+use App\Account\SecondStep\SecondStepController;
 use App\Account\SessionController;
+use App\Account\SessionsController;
 use App\Account\Studio;
 use App\Account\StudioController;
 use App\Archive\ExportController;
@@ -66,10 +71,27 @@ use Illuminate\Support\Facades\Route;
  */
 Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(function (): void {
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('welcome', [RegistrationController::class, 'show']);
+    Route::post('studios', [RegistrationController::class, 'store'])->middleware('throttle:account');
+    Route::post('password-resets', [PasswordResetController::class, 'store'])->middleware('throttle:forgotten');
+    Route::put('password-resets', [PasswordResetController::class, 'update'])->middleware('throttle:forgotten');
 
     Route::middleware('auth')->group(function (): void {
         Route::get('session', [SessionController::class, 'show'])->can('work', Studio::class);
         Route::delete('session', [SessionController::class, 'destroy'])->can('work', Studio::class);
+        Route::get('account', [AccountController::class, 'show'])->can('work', Studio::class);
+        Route::patch('account', [AccountController::class, 'update'])->can('work', Studio::class);
+        Route::get('account/sessions', [AccountController::class, 'sessions'])->can('work', Studio::class);
+        Route::delete('account/sessions', [SessionsController::class, 'destroyAll'])->can('work', Studio::class);
+        Route::delete('account/sessions/{token}', [SessionsController::class, 'destroy'])->can('work', Studio::class);
+        Route::middleware('throttle:account')->group(function (): void {
+            Route::put('account/password', [AccountController::class, 'password'])->can('work', Studio::class);
+            Route::put('account/email', [AccountController::class, 'email'])->can('work', Studio::class);
+            Route::put('account/email/confirmed', [AccountController::class, 'confirm'])->can('work', Studio::class);
+            Route::post('account/second-step', [SecondStepController::class, 'store'])->can('work', Studio::class);
+            Route::put('account/second-step', [SecondStepController::class, 'update'])->can('work', Studio::class);
+            Route::delete('account/second-step', [SecondStepController::class, 'destroy'])->can('work', Studio::class);
+        });
         Route::patch('studios/{studio}', [StudioController::class, 'update'])->can('own', 'studio');
 
         Route::get('studios/{studio}/backup', [ExportController::class, 'backup'])->middleware('throttle:heavy')->can('own', 'studio');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Account\SecondStep\SecondStep;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
@@ -40,6 +41,9 @@ final class SessionController
         if ($user === null || ! $fits) {
             throw ValidationException::withMessages(['password' => 'The email address and the password do not go together. Check both and try again.']);
         }
+        if ($user->second_since !== null && ! SecondStep::takes($user, $request->string('code')->toString())) {
+            throw ValidationException::withMessages(['code' => $request->filled('code') ? 'This code is not right. Use the newest one of the app, or a recovery code.' : 'Enter the code of your authenticator app.']);
+        }
         $guard = Auth::guard('web');
         if ($guard instanceof SessionGuard) {
             $guard->setRememberDuration(self::REMEMBERED);
@@ -59,7 +63,9 @@ final class SessionController
     #[Delete('/session')]
     public function destroy(Request $request): Response
     {
-        Auth::logout();
+        // This device alone: what is remembered elsewhere stays.
+        $guard = Auth::guard('web');
+        $guard instanceof SessionGuard ? $guard->logoutCurrentDevice() : Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

@@ -15,6 +15,7 @@ final class SignInRequest extends Asked
         return [
             'email' => ['required', 'string', 'email', 'max:190'],
             'password' => ['required', 'string', 'max:200'],
+            'code' => ['sometimes', 'nullable', 'string', 'max:20'],
             'remember' => ['sometimes', 'boolean'],
         ];
     }

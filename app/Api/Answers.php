@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 final class Answers
 {
     /** Parts of paths that are no numbers. */
-    private const TEXTS = ['date', 'key'];
+    private const TEXTS = ['date', 'key', 'token'];
 
     /** @return list<OA\Response> */
     public static function with(?string $schema, bool $many): array

@@ -125,6 +125,8 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinute(30)->by((string) $request->ip())->after($failed),
             ];
         });
+        RateLimiter::for('forgotten', static fn (Request $request): array => [Limit::perMinutes(10, 5)->by('forgotten '.SignInKey::of($request->input('email'))), Limit::perMinute(10)->by('forgotten from '.$request->ip())]);
+        RateLimiter::for('account', static fn (Request $request): Limit => Limit::perMinute(12)->by('account '.($request->user()?->getAuthIdentifier() ?? $request->ip()))->after($failed));
         $who = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->ip());
         RateLimiter::for('home', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
         RateLimiter::for('calendar', static fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Home\Letters;
 
+use App\Account\Letter;
+
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
 use Symfony\Component\Mime\Address;

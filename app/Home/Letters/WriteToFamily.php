@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Home\Letters;
 
+use App\Account\Letter;
+
 use App\Student\Student;
 use App\Week\Task;
 use App\Week\TaskDay;

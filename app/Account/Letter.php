@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Home\Letters;
+namespace App\Account;
 
-use App\Account\Studio;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
 
-/** A plain letter from a studio to a family. */
+/** A plain letter of a studio: to a family about a student, or about an account. */
 final class Letter extends Mailable
 {
     /** Names the studio, so that the outbox knows whose it is. */
@@ -20,7 +19,7 @@ final class Letter extends Mailable
     public const STUDENT = 'X-Student';
 
     /** @param list<string> $lines */
-    public function __construct(private readonly Studio $studio, private readonly int $student, private readonly string $title, private readonly array $lines) {}
+    public function __construct(private readonly Studio $studio, private readonly ?int $student, private readonly string $title, private readonly array $lines) {}
 
     public function envelope(): Envelope
     {
@@ -29,7 +28,7 @@ final class Letter extends Mailable
 
     public function headers(): Headers
     {
-        return new Headers(text: [self::STUDIO => (string) $this->studio->id, self::STUDENT => (string) $this->student]);
+        return new Headers(text: [self::STUDIO => (string) $this->studio->id, ...$this->student === null ? [] : [self::STUDENT => (string) $this->student]]);
     }
 
     public function content(): Content

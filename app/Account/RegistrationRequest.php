@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use App\Http\Asked;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Password;
+
+/** A first account with its studio. The policy stands on the route. */
+final class RegistrationRequest extends Asked
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'studio' => ['required', 'string', 'max:120'],
+            'email' => ['required', 'string', 'email', 'max:190', Rule::unique('users', 'email')],
+            'password' => ['required', 'string', Password::min(10), 'max:200'],
+            'country' => ['required', 'string', Rule::in(Country::codes())],
+            'timezone' => ['nullable', 'string', 'timezone:all'],
+        ];
+    }
+}
