@@ -19,7 +19,7 @@ final class RegistrationRequest extends Asked
             'studio' => ['required', 'string', 'max:120'],
             'email' => ['required', 'string', 'email', 'max:190', Rule::unique('users', 'email')],
             'password' => ['required', 'string', Password::min(10), 'max:200'],
-            'country' => ['required', 'string', Rule::in(Country::codes())],
+            'country' => ['required', 'string', static fn (string $field, mixed $code, \Closure $fail) => in_array($code, Country::codes(), true) || $fail('Choose a country of the list.')],
             'timezone' => ['nullable', 'string', 'timezone:all'],
         ];
     }

@@ -24,7 +24,10 @@ const client = new QueryClient({
 });
 
 const router = createBrowserRouter([
-    { path: '/sign-in', lazy: async () => ({ Component: (await import('./studio/SignIn')).SignIn }) },
+    { path: '/sign-in', lazy: async () => ({ Component: (await import('./account/SignIn')).SignIn }) },
+    { path: '/welcome', lazy: async () => ({ Component: (await import('./account/Welcome')).Welcome }) },
+    { path: '/forgotten', lazy: async () => ({ Component: (await import('./account/Forgotten')).Forgotten }) },
+    { path: '/new-password', lazy: async () => ({ Component: (await import('./account/Forgotten')).NewPassword }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
     { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
     {
@@ -55,6 +58,7 @@ const router = createBrowserRouter([
             { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
             { path: 'lessons/:lesson', lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }) },
             { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
+            { path: 'account', lazy: async () => ({ Component: (await import('./account/Account')).Account }) },
             { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
             { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
         ],

@@ -16,7 +16,7 @@ export const test = base.extend({
 export function listen(page: Page, errors: string[]): void {
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-        const expected = /net::ERR_(INTERNET_DISCONNECTED|FAILED)|status of (401|404|409|422)/.test(message.text());
+        const expected = /net::ERR_(INTERNET_DISCONNECTED|FAILED)|status of (401|404|409|419|422)/.test(message.text());
         if (message.type() === 'error' && !expected) errors.push(message.text());
     });
 }

@@ -13,6 +13,7 @@ final readonly class ThisWeekResource
 {
     /**
      * @param  bool  $held  the lesson is finished
+     * @param  bool  $sent  the plan of this week
      * @param  list<LeafDayResource>  $leaf
      * @param  list<string>  $stuck
      * @param  list<string>  $waiting
@@ -35,6 +36,8 @@ final readonly class ThisWeekResource
         public bool $held,
         #[OA\Property]
         public ?int $weekId,
+        #[OA\Property]
+        public bool $sent,
         #[ListOf(LeafDayResource::class)]
         public array $leaf,
         #[ListOf('string')]

@@ -10,6 +10,13 @@ function proof(): Record<string, string> {
     return { 'X-XSRF-TOKEN': cookie === undefined ? '' : decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) };
 }
 
+/** Told to the window when an answer says that the session is over. */
+export const SESSION_OVER = 'nasturtium:session-over';
+
+function tellWhenOver(response: Response, byLink: boolean): void {
+    if (!byLink && [401, 419].includes(response.status)) window.dispatchEvent(new Event(SESSION_OVER));
+}
+
 const BASE = `${globalThis.location?.origin ?? ''}/api`;
 
 const server = createFetch<paths>({
@@ -23,8 +30,10 @@ server.use({
         if (request.headers.has('Authorization')) return;
         for (const [name, value] of Object.entries(proof())) request.headers.set(name, value);
     },
-    async onResponse({ response }) {
-        if (!response.ok) throw await errorOf(response);
+    async onResponse({ request, response }) {
+        if (response.ok) return;
+        tellWhenOver(response, request.headers.has('Authorization'));
+        throw await errorOf(response);
     },
 });
 
@@ -112,7 +121,9 @@ export async function send({ method, path, body }: Deferred, token?: string): Pr
             body: body === undefined ? null : JSON.stringify(body),
         }),
     );
-    if (!response.ok) throw await errorOf(response);
+    if (response.ok) return;
+    tellWhenOver(response, token !== undefined);
+    throw await errorOf(response);
 }
 
 /** The proof of a family link, which has its own token and nothing else. */

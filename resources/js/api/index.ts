@@ -1,7 +1,19 @@
 import type { components } from './generated';
 
 export { type Choice, choices, musicEndings } from './choices.generated';
-export { api, asForm, ask, at, authorized, type Deferred, deferred, keyOf, send, standing } from './client';
+export {
+    api,
+    asForm,
+    ask,
+    at,
+    authorized,
+    type Deferred,
+    deferred,
+    keyOf,
+    SESSION_OVER,
+    send,
+    standing,
+} from './client';
 export { ApiError, wordsOf } from './errors';
 
 export type Api = components['schemas'];

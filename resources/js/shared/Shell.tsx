@@ -1,7 +1,8 @@
-import { Anchor, Button, Group, Kbd, Table, Text, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { Anchor, Button, Group, Kbd, Table, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { SessionOver } from '../account/SessionOver';
 import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
@@ -26,11 +27,19 @@ export function Shell() {
     const session = useSession();
     const place = useLocation();
     if (session.isPending) return <Waiting what="Opening the studio…" />;
-    if (session.error instanceof ApiError && session.error.status === 401) {
-        return <Navigate to="/sign-in" replace state={{ to: place.pathname }} />;
+    // Who was signed in stays in the room; the password is asked for there.
+    if (session.data !== undefined) {
+        return (
+            <>
+                <Rooms name={session.data.name} />
+                <SessionOver email={session.data.email} />
+            </>
+        );
     }
-    if (session.error) return <Trouble error={session.error} again={() => session.refetch()} />;
-    return <Rooms name={session.data.name} />;
+    if (session.error instanceof ApiError && session.error.status === 401) {
+        return <Navigate to="/sign-in" replace state={{ to: place.pathname + place.search + place.hash }} />;
+    }
+    return <Trouble error={session.error} again={() => session.refetch()} />;
 }
 
 function Rooms({ name }: { name: string }) {
@@ -97,9 +106,9 @@ function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
     };
     return (
         <Group gap="xs" wrap="nowrap">
-            <Text size="sm" className="faint" visibleFrom="md">
+            <Anchor component={Link} to="/account" size="sm" className="faint" visibleFrom="md">
                 {name}
-            </Text>
+            </Anchor>
             <Button {...quiet} onClick={showKeys}>
                 Keys <Kbd ml={6}>?</Kbd>
             </Button>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { type Api, ask, at, choices, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { showFirstSteps } from '../week/FirstSteps';
 import { OutAndIn } from './OutAndIn';
 import { Outbox } from './Outbox';
 import { StudioWords, wordsBy } from './StudioWords';
@@ -54,9 +55,14 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
                 <Title order={1} fz={28}>
                     Studio
                 </Title>
-                <Anchor component={Link} to="/paths" c="var(--ink)">
-                    Paths on which pages are learnt
-                </Anchor>
+                <Group gap="md">
+                    <Anchor component={Link} to="/" onClick={showFirstSteps} c="var(--ink)">
+                        First steps
+                    </Anchor>
+                    <Anchor component={Link} to="/paths" c="var(--ink)">
+                        Paths on which pages are learnt
+                    </Anchor>
+                </Group>
             </Group>
             <Settings draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
             <StudioWords

@@ -9,6 +9,7 @@ import { nextOf, useOpenLesson } from '../shared/lessons';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { longDate, minutes } from '../shared/words';
+import { FirstSteps } from './FirstSteps';
 import styles from './ThisWeek.module.css';
 
 type Row = Api['ThisWeekResource'];
@@ -32,12 +33,18 @@ export function ThisWeek() {
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     if (week.data.length === 0) {
         return (
-            <Empty title="No students yet">
-                <Text>Add the first one, with a lesson day and the minutes at home.</Text>
-                <Button component={Link} to="/students">
-                    Add a student
-                </Button>
-            </Empty>
+            <Stack gap="sm">
+                <Title order={1} fz={28}>
+                    This week
+                </Title>
+                <FirstSteps rows={[]} />
+                <Empty title="No students yet">
+                    <Text>Add the first one, with a lesson day and the minutes at home.</Text>
+                    <Button component={Link} to="/students">
+                        Add a student
+                    </Button>
+                </Empty>
+            </Stack>
         );
     }
     const today = session.data?.studio.today;
@@ -49,6 +56,7 @@ export function ThisWeek() {
                 </Title>
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
+            <FirstSteps rows={week.data} />
             {find}
             <Trouble error={lesson.error ?? propose.error} />
             <ol className={`plain-list ${styles.list}`}>

@@ -1,0 +1,53 @@
+import { Button, Group, Text, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type Api, api, ask, at, keyOf } from '../api';
+import { Trouble } from '../shared/Notes';
+import { shortDate, timeOf } from '../shared/words';
+import styles from './Devices.module.css';
+
+/** Where the account is signed in; each other device can be signed out, or all at once. */
+export function Devices() {
+    const client = useQueryClient();
+    const sessions = api.useQuery('get', '/account/sessions');
+    const onSuccess = (left: Api['OpenSessionResource'][]) => client.setQueryData(keyOf('/account/sessions'), left);
+    const end = useMutation({
+        mutationFn: (token: string) => ask('delete', '/account/sessions/{token}', at({ token })),
+        onSuccess,
+    });
+    const endAll = useMutation({ mutationFn: () => ask('delete', '/account/sessions'), onSuccess });
+    const rows = sessions.data ?? [];
+    return (
+        <section className="sheet" aria-label="Devices">
+            <Title order={2} fz="lg" mb="xs">
+                Devices
+            </Title>
+            <ul className={`plain-list ${styles.list}`}>
+                {rows.map((row) => (
+                    <li key={row.token}>
+                        <Group justify="space-between">
+                            <Text>
+                                {row.device}
+                                <span className="faint">
+                                    {row.isThis
+                                        ? ', this one'
+                                        : `, used ${shortDate(row.usedAt.slice(0, 10))}, ${timeOf(row.usedAt)}`}
+                                </span>
+                            </Text>
+                            {!row.isThis && (
+                                <Button size="compact-sm" variant="default" onClick={() => end.mutate(row.token)}>
+                                    Sign out
+                                </Button>
+                            )}
+                        </Group>
+                    </li>
+                ))}
+            </ul>
+            {rows.length > 2 && (
+                <Button mt="sm" variant="default" loading={endAll.isPending} onClick={() => endAll.mutate()}>
+                    Sign out everywhere else
+                </Button>
+            )}
+            <Trouble error={sessions.error ?? end.error ?? endAll.error} />
+        </section>
+    );
+}

@@ -1,0 +1,63 @@
+import { Button, Group, PasswordInput, Stack, Text, TextInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useEffect, useState } from 'react';
+import { ApiError, ask, SESSION_OVER } from '../api';
+import { Dialog } from '../shared/Dialog';
+import { Trouble } from '../shared/Notes';
+
+/** When a session ends while she works, the password is asked for on the spot; what was typed stays, what waits is sent. */
+export function SessionOver({ email }: { email: string }) {
+    const client = useQueryClient();
+    const [over, setOver] = useState(false);
+    const [draft, setDraft] = useState({ password: '', code: '' });
+    useEffect(() => {
+        const heard = () => setOver(true);
+        window.addEventListener(SESSION_OVER, heard);
+        return () => window.removeEventListener(SESSION_OVER, heard);
+    }, []);
+    const signIn = useMutation({
+        mutationFn: () => ask('post', '/session', { body: { email, ...draft } }),
+        onSuccess: () => {
+            setOver(false);
+            setDraft({ password: '', code: '' });
+            client.invalidateQueries();
+            // What waits to be sent is sent as when a connection is back.
+            window.dispatchEvent(new Event('online'));
+        },
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        signIn.mutate();
+    };
+    const asksForCode = signIn.error instanceof ApiError && signIn.error.errors.code !== undefined;
+    return (
+        <Dialog opened={over} onClose={() => setOver(false)} title="Sign in again to go on">
+            <Stack component="form" onSubmit={submit} gap="sm">
+                <Text>You were signed out. Nothing you typed is lost.</Text>
+                <PasswordInput
+                    label={`Password of ${email}`}
+                    required
+                    autoComplete="current-password"
+                    data-autofocus
+                    value={draft.password}
+                    onChange={(event) => setDraft({ ...draft, password: event.currentTarget.value })}
+                />
+                {asksForCode && (
+                    <TextInput
+                        label="Code of your app, or a recovery code"
+                        required
+                        autoComplete="one-time-code"
+                        value={draft.code}
+                        onChange={(event) => setDraft({ ...draft, code: event.currentTarget.value })}
+                    />
+                )}
+                <Trouble error={signIn.error} />
+                <Group>
+                    <Button type="submit" loading={signIn.isPending}>
+                        Go on
+                    </Button>
+                </Group>
+            </Stack>
+        </Dialog>
+    );
+}

@@ -1,0 +1,85 @@
+import { Anchor, Button, Checkbox, PasswordInput, Text, TextInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { Link, Navigate, useLocation, useNavigate } from 'react-router';
+import { ApiError, api, ask, keyOf } from '../api';
+import { Trouble } from '../shared/Notes';
+import { Door } from './Door';
+
+/** Whether the server asks for the code of an authenticator app. */
+const asksForCode = (error: unknown) => error instanceof ApiError && error.errors.code !== undefined;
+
+/** The way in; to the first account where nobody has one yet. */
+export function SignIn() {
+    const [draft, setDraft] = useState({ email: '', password: '', code: '', remember: false });
+    const set = (change: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...change }));
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const welcome = api.useQuery('get', '/welcome');
+    const from = (useLocation().state as { to?: string } | null)?.to ?? '/';
+    const signIn = useMutation({
+        mutationFn: () => ask('post', '/session', { body: draft }),
+        onSuccess: (session) => {
+            client.setQueryData(keyOf('/session'), session);
+            navigate(from, { replace: true });
+        },
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        signIn.mutate();
+    };
+    if (welcome.data?.isEmpty) return <Navigate to="/welcome" replace />;
+    return (
+        <Door submit={submit} words="From the page to a week of practice.">
+            <TextInput
+                label="Email"
+                type="email"
+                autoComplete="username"
+                required
+                value={draft.email}
+                onChange={(event) => set({ email: event.currentTarget.value })}
+                autoFocus
+            />
+            <PasswordInput
+                label="Password"
+                autoComplete="current-password"
+                required
+                value={draft.password}
+                onChange={(event) => set({ password: event.currentTarget.value })}
+            />
+            {(asksForCode(signIn.error) || draft.code !== '') && (
+                <TextInput
+                    label="Code of your app, or a recovery code"
+                    autoComplete="one-time-code"
+                    inputMode="numeric"
+                    required
+                    value={draft.code}
+                    onChange={(event) => set({ code: event.currentTarget.value })}
+                    autoFocus
+                />
+            )}
+            <Checkbox
+                label="Remember me on this device for 30 days"
+                checked={draft.remember}
+                onChange={(event) => set({ remember: event.currentTarget.checked })}
+            />
+            <Trouble error={signIn.error} />
+            <Button type="submit" loading={signIn.isPending}>
+                Sign in
+            </Button>
+            <Text size="sm">
+                <Anchor component={Link} to="/forgotten" c="var(--ink)">
+                    Forgot your password?
+                </Anchor>
+                {welcome.data?.isOpen && (
+                    <>
+                        {' · '}
+                        <Anchor component={Link} to="/welcome" c="var(--ink)">
+                            Make a studio of your own
+                        </Anchor>
+                    </>
+                )}
+            </Text>
+        </Door>
+    );
+}
