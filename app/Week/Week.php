@@ -35,9 +35,14 @@ final class Week extends Model
     /** What the teacher wrote for the family at the lesson that the week begins with; read with all that is shown. */
     public string $lessonNote = '';
 
+    /** @var list<string> labels of the home links that show it */
+    public array $links = [];
+
     /** With its tasks and days, as it is shown. */
     public function whole(): self
     {
+        $this->links = array_values(DB::table('family_links')->where('student_id', $this->student_id)->whereNull('withdrawn_at')
+            ->where(static fn ($open) => $open->whereNull('expires_on')->orWhere('expires_on', '>=', now()->toDateString()))->orderBy('id')->pluck('label')->all());
         $this->lessonNote = (string) DB::table('lessons')->where('student_id', $this->student_id)->where('held_on', $this->starts_on->toDateString())->value('shared_note');
 
         return $this->loadMissing(WeekDays::RELATIONS);

@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
 final readonly class WeekResource
 {
     /**
+     * @param  list<string>  $receivers  the family's mail, and the labels of its home links
      * @param  list<WeekDayResource>  $days
      * @param  list<TaskResource>  $tasks
      */
@@ -34,6 +35,8 @@ final readonly class WeekResource
         public string $message,
         #[OA\Property]
         public string $lessonNote,
+        #[ListOf('string')]
+        public array $receivers,
         #[OA\Property]
         public int $share,
         #[OA\Property]
@@ -58,6 +61,7 @@ final readonly class WeekResource
             $week->sent_at?->toIso8601String(),
             $week->message,
             $week->lessonNote,
+            [...$week->student->family_mail === null ? [] : [$week->student->family_mail], ...$week->links],
             $week->share,
             $week->planned_on?->toDateString(),
             WeekPlanner::mostNewAt($week->student->age($today)),

@@ -107,7 +107,7 @@ test('the notes light as they sound', async ({ page }) => {
     await expect(page.locator('g.note[data-lit]')).toHaveCount(0);
 });
 
-test('a card is dragged to another day', async ({ page }) => {
+test('a mark is dragged to another day', async ({ page }) => {
     // Tall enough that nothing scrolls under the mouse on the way.
     await page.setViewportSize({ width: 1280, height: 2000 });
     await signIn(page);
@@ -117,17 +117,22 @@ test('a card is dragged to another day', async ({ page }) => {
     await page.getByLabel('Minutes').fill('1');
     await page.getByRole('checkbox').first().check();
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    const card = page.locator('[data-task]').filter({ hasText: 'Listen to the ferry' });
-    await expect(card).toHaveCount(1);
-    const from = await card.locator('xpath=ancestor::section').getAttribute('data-date');
-    const other = page.locator(`[data-date][data-free="no"]:not([data-date="${from}"])`).last();
-    await card.dragTo(other, { targetPosition: { x: 60, y: 20 } });
-    await expect(other).toContainText('Listen to the ferry');
+    const row = page.getByRole('row', { name: /Listen to the ferry/ });
+    const marks = row.getByRole('button', { pressed: true });
+    await expect(marks).toHaveCount(1);
+    const from = await marks.getAttribute('data-date');
+    const other = row.locator(`button[data-date]:not([data-date="${from}"])`).last();
+    const to = await other.getAttribute('data-date');
+    await marks.dragTo(other);
+    await expect.poll(() => marks.getAttribute('data-date')).toBe(to);
     await page.keyboard.press('u');
-    await expect(other).not.toContainText('Listen to the ferry');
-    await card.dblclick();
+    await expect.poll(() => marks.getAttribute('data-date')).toBe(from);
+    // A press on a day sets it there as well.
+    await other.click();
+    await expect(marks).toHaveCount(2);
+    await row.getByRole('button', { name: 'Change Listen to the ferry' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Remove from the week' }).click();
-    await expect(card).toHaveCount(0);
+    await expect(row).toHaveCount(0);
 });
 
 test('a slip is noted by touch on a bar, and taken back', async ({ page }) => {
@@ -143,7 +148,7 @@ test('a slip is noted by touch on a bar, and taken back', async ({ page }) => {
     await expect(slip).toBeVisible();
     await page.keyboard.press('u');
     await expect(slip).toBeHidden();
-    await page.keyboard.press('s');
+    await page.keyboard.press('x');
     const stop = page.getByRole('button', { name: /: stop$/ }).nth(1);
     await expect(stop).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('c');

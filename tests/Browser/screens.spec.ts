@@ -104,21 +104,18 @@ test('the keys of a screen are listed on ?', async ({ page }) => {
     await expect(page.getByRole('button', { name: /Finish, and see next week/ })).toBeVisible();
 });
 
-test('a card is moved by keys, a broken rule is told, and all of it is undone', async ({ page }) => {
+test('a mark is moved by keys, a broken rule is told, and all of it is undone', async ({ page }) => {
     await signIn(page);
     await page.goto(`/weeks/${(await family(page, 'Kit')).week}`);
     await expect(page.locator('[data-task]').first()).toBeVisible();
     const placed = () =>
         page
-            .locator('[data-date] [data-task]')
-            .evaluateAll((cards) =>
-                cards.map(
-                    (card) =>
-                        `${card.getAttribute('data-task')} ${card.closest('[data-date]')?.getAttribute('data-date')}`,
-                ),
+            .locator('[data-task][aria-pressed="true"]')
+            .evaluateAll((marks) =>
+                marks.map((mark) => `${mark.getAttribute('data-task')} ${mark.getAttribute('data-date')}`),
             );
     const before = await placed();
-    await page.locator('[data-date] [data-task]').last().click();
+    await page.locator('[data-task][data-date][aria-pressed="true"]').last().click();
     await page.keyboard.press('x');
     await expect.poll(placed).not.toEqual(before);
     await page.keyboard.press('u');

@@ -163,6 +163,8 @@ export async function lessonToday(page: Page, name: string, lessonTime: string):
     const from = began.toISOString().slice(0, 10);
     const week = await api<{ id: number }>(page, 'POST', `/students/${student.id}/weeks`, { from });
     await api(page, 'PUT', `/weeks/${week.id}/sent`, { message: '' });
+    await api(page, 'PUT', `/students/${student.id}/consent`, { consentedOn: from, words: 'Agreed.' });
+    await api(page, 'POST', `/students/${student.id}/links`, { label: 'Phone', expiresOn: null });
     return student.id;
 }
 

@@ -77,7 +77,7 @@ test('a lesson by keys and by the mouse: slips exact to the beat, tempo, undo', 
     await expect(page.getByText(/▲ .*: rest skipped/)).toBeHidden();
     await press(page, 'Enter');
     await expect(page.getByText('Not sent yet')).toBeVisible();
-    await expect(page.locator('[data-task]').filter({ hasText: 'Same fingers every time' }).first()).toBeVisible();
+    await expect(page.getByRole('row', { name: /Same fingers every time/ }).first()).toBeVisible();
 });
 
 test('a lesson goes on while the connection drops, and loses nothing', async ({ page, context }) => {
@@ -179,20 +179,20 @@ test('two phones of a family count a tick once, and both show it', async ({ page
     await other.context.close();
 });
 
-test('a card is kept on a day, the rest gives way, and what moved is said', async ({ page }) => {
+test('a mark is kept on a day, the rest gives way, and what moved is said', async ({ page }) => {
     await signIn(page);
     const { week } = await family(page, 'Hal');
     await page.goto(`/weeks/${week}`);
-    const last = page.locator('[data-date]').last();
-    const card = last.locator('[data-task]').filter({ hasText: 'Copper Kettle' }).last();
-    await card.click();
+    // The last mark of the last piece, a day earlier.
+    await page.locator('button[data-task][aria-pressed="true"]').last().click();
     await page.keyboard.press('ArrowLeft');
-    await expect(page.getByRole('img', { name: 'kept on this day' })).toHaveCount(1);
+    const kept = page.getByRole('button', { name: /kept on this day/ });
+    await expect(kept).toHaveCount(1);
     await expect(page.getByRole('status').filter({ hasText: 'Moved:' })).toBeVisible();
-    await page.keyboard.press('l');
-    await expect(page.getByRole('img', { name: 'kept on this day' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Let it move (l)' }).click();
+    await expect(kept).toHaveCount(0);
     await page.keyboard.press('u');
-    await expect(page.getByRole('img', { name: 'kept on this day' })).toHaveCount(1);
+    await expect(kept).toHaveCount(1);
     await page.keyboard.press('u');
     await expect(page.getByRole('button', { name: 'Undo (u)' })).toBeDisabled();
 });

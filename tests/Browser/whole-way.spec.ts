@@ -84,8 +84,9 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await expect(page.getByRole('checkbox', { name: 'look over' })).toBeChecked();
         await page.getByRole('button', { name: 'Plan a week' }).click();
         await expect(page.getByRole('heading', { name: /Vera D\./ })).toBeVisible();
-        await expect(page.locator('[data-task]').filter({ hasText: 'Tap and count' }).first()).toBeVisible();
+        await expect(page.getByRole('row', { name: /Tap and count/ })).toBeVisible();
         await page.keyboard.press('s');
+        await page.getByRole('button', { name: 'Send it all the same' }).click();
         await expect(page.getByText(/^Next lesson .* Sent/)).toBeVisible();
     });
 
@@ -158,7 +159,7 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await expect(page.getByText('bar 2: wrong note, or two notes confused')).toBeVisible();
         await page.keyboard.press('Enter');
         await expect(page.getByText('Not sent yet')).toBeVisible();
-        const cards = page.locator('[data-task]');
+        const cards = page.getByRole('row');
         await expect(cards.filter({ hasText: 'Name the notes' }).first()).toBeVisible();
         await expect(cards.filter({ hasText: 'These two notes' }).first()).toBeVisible();
     });

@@ -1,17 +1,20 @@
-import { Stack } from '@mantine/core';
+import { Button, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { Week } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { longDate } from '../shared/words';
 import { AddTask } from './AddTask';
-import { Board } from './Board';
+import { DayAsSeen } from './DayAsSeen';
 import { FamilyWord } from './FamilyWord';
 import { ForOthers } from './ForOthers';
+import { Handle } from './Handle';
 import { Patterns } from './Patterns';
 import { type PlanDialog, PlanHead } from './PlanHead';
+import { PlanTable } from './PlanTable';
 import { add, change } from './planning';
 import { TaskForm } from './TaskForm';
 import { handling, type Taken } from './taking';
@@ -21,6 +24,7 @@ const TITLES: Partial<Record<PlanDialog, string>> = {
     add: 'A task of your own',
     word: 'A word to the family',
     patterns: 'Patterns',
+    nobody: 'Nobody would get it yet',
     others: 'For other students too',
 };
 
@@ -31,6 +35,7 @@ export function Plan() {
     const today = useSession().data?.studio.today;
     const [taken, setTaken] = useState<Taken | null>(null);
     const [dialog, setDialog] = useState<PlanDialog | null>(null);
+    const [day, setDay] = useState<string | null>(null);
     const { task, drop, ...card } = handling(hand, today ?? '', taken, setTaken);
     usePlanKeys(card, hand, setDialog, taken !== null);
     if (week.isPending) return <Waiting what="Fetching the week…" />;
@@ -39,9 +44,10 @@ export function Plan() {
     const close = () => setDialog(null);
     return (
         <Stack gap="sm">
-            <PlanHead data={data} today={today} hand={hand} open={setDialog} />
+            <PlanHead data={data} today={today} hand={hand} open={setDialog} send={() => sendOrAsk(hand, setDialog)} />
             <Trouble error={save.error ?? send.error ?? again.error ?? fill.error} />
-            <Board
+            <Handle task={task} taken={taken} card={card} edit={() => setDialog('change')} />
+            <PlanTable
                 week={data}
                 today={today}
                 taken={taken}
@@ -51,8 +57,17 @@ export function Plan() {
                     setDialog('change');
                 }}
                 drop={drop}
+                makeRoom={card.makeRoom}
+                openDay={setDay}
                 moved={hand.moved}
             />
+            <Dialog
+                opened={day !== null}
+                onClose={() => setDay(null)}
+                title={day === null ? '' : `${longDate(day)}, as ${data.student} sees it`}
+            >
+                {day !== null && <DayAsSeen week={data} date={day} />}
+            </Dialog>
             <Dialog opened={dialog === 'change' && task !== null} onClose={close} title={task?.title}>
                 {task !== null && (
                     <TaskForm
@@ -112,6 +127,9 @@ function OtherDialogs({
                     send={(message) => hand.send.mutate(message, { onSuccess: close })}
                 />
             )}
+            {dialog === 'nobody' && (
+                <Nobody data={data} send={() => hand.send.mutate(undefined, { onSuccess: close })} />
+            )}
             {dialog === 'patterns' && <Patterns week={data} hand={hand} done={close} />}
             {dialog === 'others' && <ForOthers week={data} taken={taken?.id ?? null} />}
         </Dialog>
@@ -126,19 +144,50 @@ function usePlanKeys(
     isTaken: boolean,
 ) {
     useKeys([
-        { key: 'j', does: 'take the next card', run: () => card.next(1) },
-        { key: 'k', does: 'take the card before', run: () => card.next(-1) },
-        { key: 'ArrowRight', does: 'move the card a day on', run: () => card.step(1) },
-        { key: 'ArrowLeft', does: 'move the card a day back', run: () => card.step(-1) },
-        { key: 'l', does: 'keep the card on its day, or let it go', run: card.lock },
-        { key: 'd', does: 'put the card on one more day', run: card.also },
-        { key: 'x', does: 'take the card off its day', run: card.takeOff },
-        { key: 'Delete', does: 'remove the task from the week', run: card.remove },
+        { key: 'j', does: 'the next mark', run: () => card.next(1) },
+        { key: 'k', does: 'the mark before', run: () => card.next(-1) },
+        { key: 'ArrowRight', does: 'move the mark a day on', run: () => card.step(1) },
+        { key: 'ArrowLeft', does: 'move the mark a day back', run: () => card.step(-1) },
+        { key: 'l', does: 'keep it on its day, or let it move', run: card.lock },
+        { key: 'd', does: 'one more day', run: card.also },
+        { key: 'x', does: 'remove it from its day', run: card.takeOff },
+        { key: 'Delete', does: 'remove the task from the plan', run: card.remove },
         { key: 'Enter', does: 'change repetitions, tempo, minutes, days', run: () => isTaken && open('change') },
         { key: '*', does: 'star the task', run: card.star },
         { key: 'a', does: 'add a task', run: () => open('add') },
         { key: 'm', does: 'a word to the family', run: () => open('word') },
         { key: 'u', does: 'undo', run: hand.undo },
-        { key: 's', does: 'send the week', run: () => hand.week.data?.sentAt === null && hand.send.mutate(undefined) },
+        { key: 'r', does: 'make room for what did not fit', run: () => card.roomForNext() },
+        { key: 's', does: 'send the plan', run: () => sendOrAsk(hand, open) },
     ]);
+}
+
+/** Sends the plan, once; where nobody would get it, that is asked about first. */
+function sendOrAsk({ week, send }: WeekInHand, open: (dialog: PlanDialog) => void) {
+    if (week.data === undefined || week.data.sentAt !== null || send.isPending) return;
+    if (week.data.receivers.length === 0) open('nobody');
+    else send.mutate(undefined);
+}
+
+/** No home link and no mail: the ways to reach the family, or the plan goes on paper. */
+function Nobody({ data, send }: { data: Week; send: () => void }) {
+    return (
+        <Stack gap="sm">
+            <Text>
+                {data.student} has no home link and no family email. Make a link on the student’s page, or print the
+                plan.
+            </Text>
+            <Group gap="xs">
+                <Button component={Link} to={`/students/${data.studentId}`}>
+                    To the student’s page
+                </Button>
+                <Button variant="default" component={Link} to={`/weeks/${data.id}/sheet`}>
+                    Print it
+                </Button>
+                <Button variant="default" onClick={send}>
+                    Send it all the same
+                </Button>
+            </Group>
+        </Stack>
+    );
 }

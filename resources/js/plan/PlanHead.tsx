@@ -2,28 +2,29 @@ import { Anchor, Button, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import type { Week } from '../api';
 import { Leaf } from '../shared/Leaf';
-import { longDate, shortDate } from '../shared/words';
+import { listed, longDate, shortDate } from '../shared/words';
 import styles from './PlanHead.module.css';
 import { movedWords } from './planning';
 import type { WeekInHand } from './useWeek';
 import { WeekMenu } from './WeekMenu';
 
-export type PlanDialog = 'add' | 'change' | 'word' | 'patterns' | 'others';
+export type PlanDialog = 'add' | 'change' | 'word' | 'patterns' | 'others' | 'nobody';
 
 interface Props {
     data: Week;
     today: string | undefined;
     hand: WeekInHand;
     open: (dialog: PlanDialog) => void;
+    send: () => void;
 }
 
 /** Whose week it is, how it stands, and what can be done with it as a whole. */
-export function PlanHead({ data, today, hand, open }: Props) {
+export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
     const { undo, canUndo, again, send, moved } = hand;
     const state = [
         `Next lesson ${longDate(data.endsOn)}.`,
         data.sentAt === null
-            ? 'Not sent yet: the family does not see it.'
+            ? `Not sent yet: the family does not see it.${data.receivers.length > 0 ? ` It goes to ${listed(data.receivers)}.` : ''}`
             : `Sent ${shortDate(data.sentAt.slice(0, 10))}.`,
         data.share < 100 ? 'A light week: half the minutes.' : '',
         data.plannedOn !== null && data.plannedOn > data.startsOn
@@ -46,6 +47,7 @@ export function PlanHead({ data, today, hand, open }: Props) {
                             {state.filter((words) => words !== '').join(' ')}
                         </Text>
                         {data.message !== '' && <Text size="sm">To the family: “{data.message}”</Text>}
+                        {data.lessonNote !== '' && <Text size="sm">From the lesson: “{data.lessonNote}”</Text>}
                     </div>
                 </Group>
                 <Group gap="xs" wrap="nowrap">
@@ -61,11 +63,7 @@ export function PlanHead({ data, today, hand, open }: Props) {
                         Add (a)
                     </Button>
                     <WeekMenu data={data} hand={hand} open={open} />
-                    <Button
-                        onClick={() => send.mutate(undefined)}
-                        disabled={data.sentAt !== null}
-                        loading={send.isPending}
-                    >
+                    <Button onClick={sendIt} disabled={data.sentAt !== null} loading={send.isPending}>
                         Send (s)
                     </Button>
                 </Group>

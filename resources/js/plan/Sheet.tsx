@@ -70,6 +70,7 @@ function Paper({ week, studio, pieces }: Props) {
                 >
                     <SheetHead week={week} link={link.data?.url ?? null} />
                     {week.message !== '' && <p className={styles.word}>{week.message}</p>}
+                    {week.lessonNote !== '' && <p className={styles.word}>From the lesson: {week.lessonNote}</p>}
                     {loose.length > 0 && <TaskTable tasks={loose} days={days} />}
                     {pieces.map((piece) => (
                         <PieceTasks

@@ -4,97 +4,102 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import { aTask } from '../../../tests/tasks';
-import { ApiError } from '../api';
+import { ApiError, type Task } from '../api';
 import { AddTask } from './AddTask';
-import { DayColumn } from './DayColumn';
+import { PlanTable } from './PlanTable';
 import type { PlannedTask } from './planning';
-import { TaskCard } from './TaskCard';
 import { TaskForm } from './TaskForm';
 import { CARD } from './taking';
 
-describe('a card of the week', () => {
-    it('says what, on which bars, how often, how fast and how long', () => {
-        draw(<TaskCard task={aTask({ starred: true })} locked isNews taken={false} take={() => {}} edit={() => {}} />);
-        const card = screen.getByRole('button').textContent;
-        expect(card).toContain('★ Right hand');
-        expect(card).toContain('bars 3–5 ×3 at 60, 2½ min');
-        expect(screen.getByRole('img', { name: 'kept on this day' })).toBeTruthy();
-        expect(screen.getByRole('button').dataset.news).toBe('yes');
-    });
+const DAYS = ['2031-05-05', '2031-05-06', '2031-05-07', '2031-05-08'].map((date, i) => ({
+    date,
+    minutes: i === 3 ? 0 : 15,
+    planned: 5,
+    practised: 0,
+    taskIds: [],
+}));
 
-    it('says why it has no day, and is taken by a press, changed by two', async () => {
-        const done: string[] = [];
-        draw(
-            <TaskCard
-                task={aTask({ leftWhy: 'no room before Thursday' })}
-                locked={false}
-                isNews={false}
-                taken={false}
-                take={() => done.push('taken')}
-                edit={() => done.push('edited')}
-            />,
-        );
-        expect(screen.getByText('no room before Thursday')).toBeTruthy();
-        await userEvent.dblClick(screen.getByRole('button'));
-        expect(done).toEqual(['taken', 'taken', 'edited']);
-    });
-});
-
-describe('a day of the week', () => {
-    const day = { date: '2031-05-06', minutes: 15, planned: 7.5 };
-
-    it('tells its time, and a free one that it is free', () => {
-        draw(
-            <DayColumn day={day as never} today="2031-05-06" drop={() => {}}>
-                <p>card</p>
-            </DayColumn>,
-        );
-        const column = screen.getByRole('region', { name: 'Tuesday 6 May' });
-        expect(column.textContent).toContain('Tuesday today');
-        expect(column.textContent).toContain('7½ min of 15 min');
-        draw(
-            <DayColumn
-                day={{ ...day, date: '2031-05-07', minutes: 0, planned: 0 } as never}
-                today="2031-05-06"
-                drop={() => {}}
-            >
-                {null}
-            </DayColumn>,
-        );
-        expect(screen.getByRole('region', { name: 'Wednesday 7 May' }).textContent).toContain('free');
-    });
-
-    it('takes what is dropped on it', () => {
-        const dropped: unknown[] = [];
-        draw(
-            <DayColumn day={day as never} today={undefined} drop={(card, to) => dropped.push([card, to])}>
-                {null}
-            </DayColumn>,
-        );
-        const column = screen.getByRole('region', { name: 'Tuesday 6 May' });
-        fireEvent.dragOver(column, { dataTransfer: { types: [CARD] } });
-        expect(column.getAttribute('data-over')).toBe('yes');
-        fireEvent.drop(column, { dataTransfer: { getData: () => '{"id":4,"date":null}' } });
-        expect(dropped).toEqual([[{ id: 4, date: null }, '2031-05-06']]);
-        expect(column.getAttribute('data-over')).toBe('no');
-    });
-
-    it.each(['', 'a text from elsewhere', 'null', '{"id":"4","date":null}', '{"id":null,"date":null}', '[4]'])(
-        'takes nothing that is no card: %j',
-        (text) => {
-            const dropped: unknown[] = [];
-            draw(
-                <DayColumn day={day as never} today={undefined} drop={(card) => dropped.push(card)}>
-                    {null}
-                </DayColumn>,
-            );
-            const column = screen.getByRole('region', { name: 'Tuesday 6 May' });
-            fireEvent.dragOver(column, { dataTransfer: { types: ['text/plain', 'Files'] } });
-            expect(column.getAttribute('data-over')).toBe('no');
-            fireEvent.drop(column, { dataTransfer: { getData: () => text } });
-            expect(dropped).toEqual([]);
-        },
+/** A plan on paper, with what was done to it. */
+function table(tasks: Task[], change: Partial<Parameters<typeof PlanTable>[0]> = {}) {
+    const did: unknown[] = [];
+    const tell =
+        (what: string) =>
+        (...of: unknown[]) =>
+            void did.push([what, ...of]);
+    draw(
+        <PlanTable
+            week={{ days: DAYS, tasks } as never}
+            today="2031-05-06"
+            taken={null}
+            take={tell('take')}
+            edit={tell('edit')}
+            drop={tell('drop')}
+            makeRoom={tell('room')}
+            openDay={tell('open')}
+            moved={[]}
+            {...change}
+        />,
     );
+    return did;
+}
+
+const mark = (name: RegExp) => screen.getByRole('button', { name });
+
+describe('a row of the plan', () => {
+    it('says what, on which bars, how often, how fast and how long, under its piece', () => {
+        table([aTask({ starred: true, dates: ['2031-05-06'], locked: ['2031-05-06'] })], {
+            moved: [{ id: 1, title: 'Right hand', to: ['2031-05-06'], from: [] }],
+        });
+        expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain(
+            'bars 3–5, 3 times, ♩ = 60, 2½ min',
+        );
+        expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain('★');
+        expect(screen.getByText('Blue Gate')).toBeTruthy();
+        expect(mark(/^Right hand, Blue Gate, Tuesday: set, kept on this day, moved here/)).toBeTruthy();
+    });
+
+    it('is set by a press where it is free, taken where it stands, and changed by its name', async () => {
+        const did = table([aTask({ dates: ['2031-05-06'] })]);
+        // A day that is over and one without practice take nothing.
+        expect(screen.getAllByRole('button', { name: /Right hand, Blue Gate, / }).length).toBe(2);
+        await userEvent.click(mark(/^Right hand, Blue Gate, Tuesday: set/));
+        await userEvent.click(mark(/^Right hand, Blue Gate, Wednesday: free/));
+        await userEvent.click(mark(/^Change Right hand, Blue Gate/));
+        expect(did).toEqual([
+            ['take', { id: 1, date: '2031-05-06' }],
+            ['drop', { id: 1, date: null }, '2031-05-07'],
+            ['edit', { id: 1, date: null }],
+        ]);
+    });
+
+    it('says why it did not fit, and makes room', async () => {
+        const did = table([aTask({ dates: [], leftWhy: 'no room before Thursday' })]);
+        expect(screen.getByRole('region', { name: 'Didn’t fit' }).textContent).toContain('no room before Thursday');
+        await userEvent.click(mark(/Make room/));
+        expect(did).toEqual([['room', 1]]);
+    });
+
+    it('opens a day as the child sees it', async () => {
+        const did = table([aTask({ dates: ['2031-05-06'] })]);
+        await userEvent.click(mark(/^Tuesday 6 May, as the child sees it/));
+        expect(did).toEqual([['open', '2031-05-06']]);
+        expect(screen.getAllByRole('columnheader').at(-1)?.textContent).toContain('free');
+    });
+
+    it.each([
+        ['{"id":4,"date":null}', [['drop', { id: 4, date: null }, '2031-05-06']]],
+        ['', []],
+        ['a text from elsewhere', []],
+        ['null', []],
+        ['{"id":"4","date":null}', []],
+        ['[4]', []],
+    ])('takes what is dropped on a day, and nothing that is no mark: %j', (text, done) => {
+        const did = table([aTask({ dates: ['2031-05-06'] })]);
+        const cell = mark(/^Right hand, Blue Gate, Tuesday/);
+        fireEvent.dragOver(cell, { dataTransfer: { types: [CARD] } });
+        fireEvent.drop(cell, { dataTransfer: { getData: () => text } });
+        expect(did).toEqual(done);
+    });
 });
 
 describe('a task is changed', () => {

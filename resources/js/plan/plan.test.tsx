@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
@@ -18,7 +18,14 @@ const task = (id: number, title: string, dates: string[], change: Partial<Task> 
 function week(change: object = {}) {
     const tasks = [
         task(1, 'Right hand', [MONDAY, WEDNESDAY]),
-        task(2, 'Warm-up', [TUESDAY], { piece: null, pieceId: null, learningId: null, hand: null, bars: [] }),
+        task(2, 'Warm-up', [TUESDAY], {
+            piece: null,
+            pieceId: null,
+            learningId: null,
+            hand: null,
+            bars: [],
+            kind: 'warm-up',
+        }),
         task(3, 'Theory', [], { leftWhy: 'no room before Thursday; 2 min short', piece: null, learningId: null }),
     ];
     const on = (date: string) => tasks.filter((one) => one.dates.includes(date)).map((one) => one.id);
@@ -30,6 +37,8 @@ function week(change: object = {}) {
         endsOn: '2031-05-08',
         sentAt: null,
         message: '',
+        lessonNote: '',
+        receivers: ['Family tablet'],
         share: 100,
         plannedOn: MONDAY,
         mostNew: 2,
@@ -61,15 +70,28 @@ function open(answers: Parameters<typeof serve>[0] = {}, change: object = {}) {
 
 const puts = (asked: ReturnType<typeof serve>) =>
     asked.filter((one) => one.method === 'PUT').map((one) => one.body as Sent);
-const column = (name: RegExp) => screen.findByRole('region', { name });
+const mark = (name: RegExp) => screen.findByRole('button', { name });
 
 describe('the plan of a week', () => {
-    it('has a column for each day with its cards, and what found no room with the reason', async () => {
+    it('has a row for each task, a column for each day, and what did not fit with the reason', async () => {
         open();
-        expect((await column(/Monday/)).textContent).toContain('Right hand');
-        expect((await column(/Tuesday/)).textContent).toContain('Warm-up');
-        const left = await screen.findByRole('region', { name: 'Found no room' });
+        expect(await mark(/^Right hand, Blue Gate, Monday: set/)).toBeTruthy();
+        expect(await mark(/^Warm-up, Tuesday: set/)).toBeTruthy();
+        expect(screen.getAllByRole('rowheader').map((row) => row.textContent)[0]).toContain('Warm-up');
+        const left = await screen.findByRole('region', { name: 'Didn’t fit' });
         expect(left.textContent).toContain('no room before Thursday; 2 min short');
+    });
+
+    it('shows a day as the child sees it, and makes room for what did not fit', async () => {
+        const asked = open({ 'PUT /weeks/8': () => week() });
+        await userEvent.click(await mark(/^Tuesday 6 May, as the child sees it/));
+        expect(
+            (await screen.findByRole('dialog', { name: /Tuesday 6 May, as Theo B. sees it/ })).textContent,
+        ).toContain('Warm-up');
+        await userEvent.keyboard('{Escape}');
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        await userEvent.keyboard('r');
+        await waitFor(() => expect(puts(asked)[0]?.tasks[2]).toMatchObject({ dates: [TUESDAY], locked: [TUESDAY] }));
     });
 
     it('keeps a card where it is put, and says what moved around it', async () => {
@@ -77,7 +99,7 @@ describe('the plan of a week', () => {
         moved.tasks[0] = task(1, 'Right hand', [MONDAY, TUESDAY], { locked: [TUESDAY] });
         moved.tasks[1] = task(2, 'Warm-up', [WEDNESDAY], { piece: null, bars: [] });
         const asked = open({ 'PUT /weeks/8': () => moved });
-        await userEvent.click(within(await column(/Wednesday/)).getByRole('button', { name: /Right hand/ }));
+        await userEvent.click(await mark(/^Right hand, Blue Gate, Wednesday/));
         await userEvent.keyboard('{ArrowLeft}');
         await waitFor(() => expect(puts(asked)).toHaveLength(1));
         expect(puts(asked)[0]?.tasks[0]).toMatchObject({
@@ -92,7 +114,7 @@ describe('the plan of a week', () => {
 
     it('leaves a day that is over as it was: its card is given one more day', async () => {
         const asked = open({ 'PUT /weeks/8': () => week() });
-        await userEvent.click(within(await column(/Monday/)).getByRole('button', { name: /Right hand/ }));
+        await userEvent.click(await mark(/^Right hand, Blue Gate, Monday/));
         await userEvent.keyboard('x{ArrowRight}');
         await waitFor(() => expect(puts(asked)).toHaveLength(1));
         expect(puts(asked)[0]?.tasks[0]).toMatchObject({ dates: [MONDAY, TUESDAY, WEDNESDAY], off: [] });
@@ -100,7 +122,7 @@ describe('the plan of a week', () => {
 
     it('takes a change back just as it was', async () => {
         const asked = open({ 'PUT /weeks/8': () => week() });
-        await userEvent.click(within(await column(/Wednesday/)).getByRole('button', { name: /Right hand/ }));
+        await userEvent.click(await mark(/^Right hand, Blue Gate, Wednesday/));
         await userEvent.keyboard('l');
         await waitFor(() => expect(puts(asked)[0]?.tasks[0]?.locked).toEqual([WEDNESDAY]));
         await waitFor(() => expect(screen.getByRole('button', { name: 'Undo (u)' })).toHaveProperty('disabled', false));
@@ -114,21 +136,38 @@ describe('the plan of a week', () => {
         open({
             'PUT /weeks/8': () => Response.json({ errors: { tasks: ['Tuesday, Theory: no.'] } }, { status: 422 }),
         });
-        await userEvent.click(within(await column(/Wednesday/)).getByRole('button', { name: /Right hand/ }));
+        await userEvent.click(await mark(/^Right hand, Blue Gate, Wednesday/));
         await userEvent.keyboard('*');
         expect((await screen.findByRole('alert')).textContent).toContain('Tuesday, Theory: no.');
-        expect((await column(/Wednesday/)).textContent).toContain('Right hand');
+        expect(await mark(/^Right hand, Blue Gate, Wednesday: set/)).toBeTruthy();
     });
 
     it('is sent by one key, with a word when there is one', async () => {
         const asked = open({ 'PUT /weeks/8/sent': () => week({ sentAt: '2031-05-06T10:00:00Z' }) });
-        await column(/Monday/);
+        await mark(/^Right hand, Blue Gate, Monday/);
         await userEvent.keyboard('m');
         await userEvent.type(await screen.findByLabelText('To the family'), 'Slow is fine.');
         await userEvent.click(screen.getByRole('button', { name: 'Send the week with it' }));
         await waitFor(() =>
             expect(asked.find((one) => one.path.endsWith('/sent'))?.body).toEqual({ message: 'Slow is fine.' }),
         );
+        expect(await screen.findByText(/Sent 6 May/)).toBeTruthy();
+    });
+
+    it('goes to whom it says, once; and asks where nobody would get it', async () => {
+        const asked = open({ 'PUT /weeks/8/sent': () => new Promise(() => {}) });
+        expect(await screen.findByText(/It goes to Family tablet/)).toBeTruthy();
+        await userEvent.keyboard('ss');
+        await waitFor(() => expect(asked.filter((one) => one.path.endsWith('/sent'))).toHaveLength(1));
+    });
+
+    it('asks before it is sent to nobody', async () => {
+        const asked = open({ 'PUT /weeks/8/sent': () => week({ sentAt: '2031-05-06T10:00:00Z' }) }, { receivers: [] });
+        await mark(/^Right hand, Blue Gate, Monday/);
+        await userEvent.keyboard('s');
+        expect(await screen.findByText(/has no home link and no family email/)).toBeTruthy();
+        expect(asked.some((one) => one.path.endsWith('/sent'))).toBe(false);
+        await userEvent.click(screen.getByRole('button', { name: 'Send it all the same' }));
         expect(await screen.findByText(/Sent 6 May/)).toBeTruthy();
     });
 

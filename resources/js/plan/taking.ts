@@ -1,5 +1,6 @@
 import type { Week } from '../api';
 import { change, lock, move, remove } from './planning';
+import { leftOf, rowsOf } from './rows';
 import type { WeekInHand } from './useWeek';
 
 /** A card that is taken: a task on a day, or one that has none. */
@@ -21,19 +22,18 @@ export function takenFrom(text: string): Taken | null {
     }
 }
 
-/** Every card in reading order: day by day, then those without a day. */
+/** Every mark in reading order: row by row, then the tasks without a day. */
 export function cardsOf(week: Week | undefined): Taken[] {
     if (week === undefined) return [];
-    const placed = week.days.flatMap((day) => day.taskIds.map((id) => ({ id, date: day.date as string | null })));
-    const left = week.tasks.filter((task) => task.dates.length === 0).map((task) => ({ id: task.id, date: null }));
-    return [...placed, ...left];
+    const placed = rowsOf(week).flatMap((task) => [...task.dates].sort().map((date) => ({ id: task.id, date })));
+    return [...placed, ...leftOf(week).map((task) => ({ id: task.id, date: null }))];
 }
 
-/** The card under the hand, for dragging; a marked text or a picture is none. */
+/** The mark under the hand, for dragging; a marked text or a picture is none. */
 export function cardUnder(target: EventTarget): Taken | null {
-    const card = target instanceof HTMLElement ? target : null;
-    if (card?.dataset.task === undefined) return null;
-    return { id: Number(card.dataset.task), date: card.closest<HTMLElement>('[data-date]')?.dataset.date ?? null };
+    const mark = target instanceof HTMLElement ? target.closest<HTMLElement>('[data-task]') : null;
+    if (mark?.dataset.task === undefined || mark.getAttribute('aria-pressed') === 'false') return null;
+    return { id: Number(mark.dataset.task), date: mark.dataset.date ?? null };
 }
 
 /** What can be done to the card that is taken, by keys and by buttons alike. */
@@ -70,6 +70,17 @@ export function handling(
         also: () => {
             const free = open.find((day) => !(task?.dates.includes(day.date) ?? true));
             if (taken !== null && free !== undefined) apply(move(taken.id, null, free.date));
+        },
+        /** A task that did not fit gets a day, and the rest gives way. */
+        makeRoom: (id: number) => {
+            const first = open[0];
+            if (first !== undefined) apply(move(id, null, first.date), () => setTaken({ id, date: first.date }));
+        },
+        /** The first task that did not fit. */
+        roomForNext() {
+            const waiting = data === undefined ? [] : leftOf(data);
+            const next = waiting.find((one) => one.id === taken?.id) ?? waiting[0];
+            if (next !== undefined) this.makeRoom(next.id);
         },
         lock: () => taken?.date != null && apply(lock(taken.id, taken.date)),
         takeOff: () => from(taken?.date ?? null) !== null && place(null),

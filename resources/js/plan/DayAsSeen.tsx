@@ -1,0 +1,23 @@
+import { Text } from '@mantine/core';
+import type { Week } from '../api';
+import { minutes } from '../shared/words';
+
+/** A day in the order and the words that the child will see. */
+export function DayAsSeen({ week, date }: { week: Week; date: string }) {
+    const ids = week.days.find((day) => day.date === date)?.taskIds ?? [];
+    const tasks = ids.flatMap((id) => week.tasks.filter((task) => task.id === id));
+    if (tasks.length === 0) return <Text>A free day.</Text>;
+    return (
+        <ol>
+            {tasks.map((task) => (
+                <li key={task.id}>
+                    <Text>
+                        <b>{task.title}</b>
+                        {task.piece !== null && `, ${task.piece}`}, {minutes(task.minutes)}
+                    </Text>
+                    <Text size="sm">{task.instruction}</Text>
+                </li>
+            ))}
+        </ol>
+    );
+}

@@ -1,0 +1,70 @@
+import { useEffect, useRef } from 'react';
+import type { Api, Task } from '../api';
+import { dayName, weekdayOf } from '../shared/words';
+import styles from './MarkCell.module.css';
+
+interface Props {
+    task: Task;
+    day: Api['WeekDayResource'];
+    /** The day is over: what stood there stays as it was. */
+    past: boolean;
+    /** Something is dragged over its day. */
+    over: boolean;
+    /** The plan has just brought it here. */
+    isNews: boolean;
+    taken: boolean;
+    take: () => void;
+    set: () => void;
+    edit: () => void;
+}
+
+/** Where a task stands on a day, or may be put: a press sets it, or takes it into the hand. */
+export function MarkCell({ task, day, past, over, isNews, taken, take, set, edit }: Props) {
+    const mark = useRef<HTMLButtonElement>(null);
+    useEffect(() => {
+        if (taken) mark.current?.focus();
+    }, [taken]);
+    const isSet = task.dates.includes(day.date);
+    const locked = task.locked.includes(day.date);
+    const practised = task.practices.some((practice) => practice.date === day.date);
+    const can = isSet || (!past && day.minutes > 0);
+    const states = [
+        isSet ? 'set' : 'free',
+        locked && 'kept on this day',
+        practised && 'practised',
+        isNews && 'moved here',
+    ];
+    return (
+        <td className={styles.cell} data-over={over ? 'yes' : undefined} data-date={day.date}>
+            {can && (
+                <button
+                    ref={mark}
+                    type="button"
+                    className={styles.mark}
+                    draggable={isSet}
+                    data-task={task.id}
+                    data-date={day.date}
+                    data-hand={task.hand ?? ''}
+                    data-news={isNews ? 'yes' : undefined}
+                    data-past={past ? 'yes' : undefined}
+                    data-taken={taken ? 'yes' : undefined}
+                    aria-pressed={isSet}
+                    aria-label={`${task.title}${task.piece === null ? '' : `, ${task.piece}`}, ${dayName(weekdayOf(day.date))}: ${states.filter(Boolean).join(', ')}`}
+                    onClick={isSet ? take : set}
+                    onDoubleClick={edit}
+                >
+                    {practised ? '✓' : locked ? <Tack /> : ''}
+                </button>
+            )}
+        </td>
+    );
+}
+
+/** A tack: it stays on its day. */
+function Tack() {
+    return (
+        <svg aria-hidden="true" viewBox="0 0 10 14" className={styles.tack}>
+            <path d="M2 0h6v1L7 2v4l2 2v1H5.6L5 14l-.6-5H1V8l2-2V2L2 1z" />
+        </svg>
+    );
+}

@@ -1,0 +1,39 @@
+import type { Task } from '../api';
+import { HandMark } from '../shared/HandMark';
+import { barsWords, minutes } from '../shared/words';
+import styles from './TaskName.module.css';
+
+/** What a row is: the task, its hand, bars, times, tempo and minutes, and what came from home. A press changes it. */
+export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
+    const words = task.practices.filter((practice) => practice.note !== '');
+    return (
+        <th scope="row" className={styles.name}>
+            <button
+                type="button"
+                className={styles.button}
+                onClick={edit}
+                aria-label={`Change ${task.title}${task.piece === null ? '' : `, ${task.piece}`}`}
+            >
+                <b>
+                    {task.starred && '★ '}
+                    {task.title}
+                </b>{' '}
+                {task.piece !== null && <HandMark hand={task.hand} />}{' '}
+                <span className={styles.detail}>{detail(task)}</span>
+            </button>
+            {words.map((practice) => (
+                <div key={practice.id} className={styles.detail}>
+                    From home: “{practice.note}”
+                </div>
+            ))}
+        </th>
+    );
+}
+
+/** `bars 1–4, 3 times, ♩ = 60, 2 min` */
+function detail(task: Task): string {
+    const bars = task.bars.length > 3 ? '' : barsWords(task.bars);
+    const times = task.repetitions > 1 ? `${task.repetitions} times` : '';
+    const tempo = task.tempo === null ? '' : `♩ = ${task.tempo}`;
+    return [bars, times, tempo, minutes(task.minutes)].filter(Boolean).join(', ');
+}
