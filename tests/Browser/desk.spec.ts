@@ -131,7 +131,7 @@ test('the teacher’s word on a bar takes its thorn away, and gives it back', as
         .click();
     await page.keyboard.press('y');
     await expect(tile(/^Bar 4, R\+L$/)).toBeVisible();
-    await page.getByRole('button', { name: /As reckoned/ }).click();
+    await page.getByRole('button', { name: /Let the program judge/ }).click();
     await expect(tile(/^Bar 4, .*sticks/)).toBeVisible();
 });
 

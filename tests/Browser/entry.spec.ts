@@ -200,7 +200,7 @@ test('a piece goes out as MIDI and comes in again as a start', async ({ page }) 
     await page.goto('/books');
     await page.getByRole('link', { name: 'The Gate' }).click();
     await engraved(page);
-    await page.getByRole('button', { name: 'As a file' }).click();
+    await page.getByRole('button', { name: 'Download' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('menuitem', { name: 'MIDI', exact: true }).click();
     const file = await download;

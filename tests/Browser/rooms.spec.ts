@@ -131,7 +131,7 @@ test('a mark is dragged to another day', async ({ page }) => {
     await other.click();
     await expect(marks).toHaveCount(2);
     await row.getByRole('button', { name: 'Change Listen to the ferry' }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'Remove from the week' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remove from the plan' }).click();
     await expect(row).toHaveCount(0);
 });
 
@@ -193,10 +193,10 @@ test('a tick is taken back on the phone', async ({ browser }) => {
 
 test('the night is kept, and signing out closes the rooms', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('button', { name: 'Night' }).click();
+    await page.getByRole('button', { name: 'Dark' }).click();
     await page.reload();
     await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
-    await page.getByRole('button', { name: 'Day' }).click();
+    await page.getByRole('button', { name: 'Light' }).click();
     await page.getByRole('button', { name: 'Sign out' }).click();
     await expect(page.getByLabel('Email')).toBeVisible();
     await page.goto('/books');

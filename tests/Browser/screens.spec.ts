@@ -38,7 +38,7 @@ test('every room of the teacher is accessible, by day and by night', async ({ pa
             await expect(page.getByRole('heading', { name: 'Ada R.' })).toBeVisible();
         },
         'a student over time': async () => {
-            await page.getByRole('link', { name: 'How it goes' }).click();
+            await page.getByRole('link', { name: 'Progress' }).click();
             await expect(page.getByText('Practised and planned')).toBeVisible();
         },
         'a term report': async () => {
@@ -95,7 +95,7 @@ test('every room of the teacher is accessible, by day and by night', async ({ pa
 test('the keys of a screen are listed on ?', async ({ page }) => {
     await signIn(page);
     await page.keyboard.press('?');
-    const list = page.getByRole('dialog', { name: 'Keys of this screen' });
+    const list = page.getByRole('dialog', { name: 'Shortcuts of this screen' });
     await expect(list).toContainText('open the next lesson');
     await expectAccessible(page);
     await page.keyboard.press('Escape');
@@ -133,7 +133,7 @@ test('a mark is moved by keys, a broken rule is told, and all of it is undone', 
 test('the sheet of a week fits one page, with its bars engraved', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
-    await page.getByRole('button', { name: 'The week…' }).click();
+    await page.getByRole('button', { name: 'More' }).click();
     await page.getByRole('menuitem', { name: 'Print' }).click();
     await engraved(page);
     await page.waitForTimeout(800);

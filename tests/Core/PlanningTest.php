@@ -82,7 +82,7 @@ test('new things a day are few for the young', function (): void {
     $new = [task('a', TaskKind::Stage, 2, new: true), task('b', TaskKind::Stage, 2, new: true), task('c', TaskKind::Stage, 2, new: true)];
     $plan = WeekPlanner::propose(week_of(days(20, 20, 20), $new, 1));
     expect(array_map(count(...), $plan->days))->toBe([MON => 1, TUE => 2, WED => 2])
-        ->and(array_values($plan->left))->toBe(['enough new things on every day that is left']);
+        ->and(array_values($plan->left))->toBe(['No day left for more new work']);
 });
 
 test('a star doubles the value; of reviews the longest rested gets the day', function (): void {
@@ -129,7 +129,7 @@ test('after missed days what was done counts on, and nothing waits for it any mo
         // What was practised is not "left": it had its day.
         ->and($plan->left)->toBe([])
         ->and($plan->quarters)->toBe(4 * 12);
-    expect(WeekPlanner::propose(week_of([], $tasks))->left)->toBe(['left' => 'no day with time to practise is left', 'both' => 'no day with time to practise is left']);
+    expect(WeekPlanner::propose(week_of([], $tasks))->left)->toBe(['left' => 'No day with time to practice is left', 'both' => 'No day with time to practice is left']);
 });
 
 test('what found no room says how much is missing, and where it waits in vain', function (): void {
@@ -138,8 +138,8 @@ test('what found no room says how much is missing, and where it waits in vain', 
     ]));
     expect($plan->left)->toBe([
         'long' => 'no room before Thursday; 4 min short',
-        'after' => 'waits for a stage that has no day yet',
-        'late' => 'no day is left after what it waits for',
+        'after' => 'An earlier step isn’t scheduled yet',
+        'late' => 'No day left after the earlier step',
     ]);
 });
 

@@ -27,7 +27,7 @@ test('last week again: what did not pass and is not there comes back', function 
 test('a pattern is kept from a week, given to another, and passed on to a colleague', function (): void {
     $kept = $this->postJson('/api/patterns', ['name' => 'Opening', 'weekId' => $this->week['id']])->assertOk()->json();
     expect($kept['tasks'])->toHaveCount(1)->and($kept['tasks'][0])->toMatchArray(['kind' => 'warm-up', 'title' => 'Warm-up', 'halfMinutes' => 4]);
-    $this->postJson('/api/patterns', ['name' => 'Opening', 'weekId' => $this->week['id']])->assertJsonPath('errors.name.0', 'There is a pattern of this name; choose another.');
+    $this->postJson('/api/patterns', ['name' => 'Opening', 'weekId' => $this->week['id']])->assertJsonPath('errors.name.0', 'There is a template of this name; choose another.');
     $other = new Fixtures('south');
     $this->actingAs($other->teacher);
     $colleagues = $this->postJson('/api/patterns', ['name' => 'Opening', 'tasks' => [...$kept['tasks'], ['kind' => 'theory', 'title' => 'Five notes by ear', 'instruction' => 'Sing, then find.', 'halfMinutes' => 6, 'repetitions' => 2, 'mostDays' => 2]]])->assertOk()->json('id');
@@ -41,7 +41,7 @@ test('a pattern is kept from a week, given to another, and passed on to a collea
 
 test('a week of pages alone makes no pattern', function (): void {
     Task::query()->where('week_id', $this->week['id'])->whereNull('learning_id')->delete();
-    $this->postJson('/api/patterns', ['name' => 'Nothing', 'weekId' => $this->week['id']])->assertJsonPath('errors.weekId.0', fn (string $says): bool => str_contains($says, 'hangs on a page'));
+    $this->postJson('/api/patterns', ['name' => 'Nothing', 'weekId' => $this->week['id']])->assertJsonPath('errors.weekId.0', fn (string $says): bool => str_contains($says, 'is tied to a page'));
 });
 
 test('one assignment goes to several students, each on their own page, and says what came of it', function (): void {

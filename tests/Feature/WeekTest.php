@@ -158,7 +158,7 @@ test('the first screen shows the leaf, what is stuck and what waits', function (
     }
     $row = $this->getJson('/api/this-week')->assertOk()->json(0);
     expect($row['stuck'])->toBe(['Blue Gate: tap and count, 3 lessons'])
-        ->and($row['waiting'])->toContain('the week is not sent yet')
+        ->and($row['waiting'])->toContain('the plan is not sent yet')
         ->and($row['leaf'])->toHaveCount(7)
         ->and($row['pieces'])->toBe(['Blue Gate']);
 });

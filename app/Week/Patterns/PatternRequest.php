@@ -33,7 +33,7 @@ final class PatternRequest extends Asked
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.unique' => 'There is a pattern of this name; choose another.'];
+        return ['name.unique' => 'There is a template of this name; choose another.'];
     }
 
     /** @return list<array{kind: string, title: string, instruction: string, halfMinutes: int, repetitions: int, mostDays: int}> */

@@ -33,7 +33,7 @@ final class WeekPatternController
     {
         $tasks = $request->tasks();
         if ($tasks === []) {
-            throw ValidationException::withMessages(['weekId' => 'Every task of this week hangs on a page; a pattern is made of the others: warm-up, theory, drills.']);
+            throw ValidationException::withMessages(['weekId' => 'Every task of this plan is tied to a page. A template is made of the others: warm-up, theory, drills.']);
         }
 
         return new JsonResponse(WeekPatternResource::of(WeekPattern::query()->create([

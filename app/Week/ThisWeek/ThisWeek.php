@@ -167,11 +167,11 @@ final class ThisWeek
         if ($week === null) {
             $waiting[] = 'no week planned';
         } elseif ($week->sent_at === null) {
-            $waiting[] = 'the week is not sent yet';
+            $waiting[] = 'the plan is not sent yet';
         }
         $left = count($counted['left']);
         if ($left > 0) {
-            $waiting[] = $left === 1 ? 'one task found no room' : "{$left} tasks found no room";
+            $waiting[] = $left === 1 ? 'one task didn’t fit' : "{$left} tasks didn’t fit";
         }
         $words = $counted['words'];
         if ($words > 0) {

@@ -98,7 +98,7 @@ final readonly class WeekPlanner
     private function reason(int $at): string
     {
         if ($this->board->waitsInVain($at)) {
-            return 'waits for a stage that has no day yet';
+            return 'An earlier step isn’t scheduled yet';
         }
         $allowed = $this->board->allowed($at);
         $short = [];
@@ -110,10 +110,10 @@ final readonly class WeekPlanner
         sort($short);
         $days = $this->board->twice[$at] ? 2 : 1;
         if (! isset($short[$days - 1])) {
-            return $this->board->room === [] ? 'no day with time to practise is left' : ($days === 1 || $short === [] ? 'no day is left after what it waits for' : 'new work is met on two days, and only one is left after what it waits for');
+            return $this->board->room === [] ? 'No day left with time for it' : ($days === 1 || $short === [] ? 'No day left after the earlier step' : 'Needs two days; only one is left');
         }
         if ($short[$days - 1] <= 0) {
-            return 'enough new things on every day that is left';
+            return 'No day left for more new work';
         }
 
         return ($days === 1 ? 'no room' : 'no room on two days')." before {$this->week->ends()}; ".($short[$days - 1] / 2).' min short';

@@ -4,9 +4,9 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { ask } from '../api';
+import { SessionOver } from '../shared/SessionOver';
 import { FirstSteps } from '../week/FirstSteps';
 import { Account } from './Account';
-import { SessionOver } from './SessionOver';
 import { SignIn } from './SignIn';
 import { Welcome } from './Welcome';
 

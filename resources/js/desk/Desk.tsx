@@ -74,7 +74,7 @@ function Page({ data, student, chooser }: Props) {
                     </Button>
                     <PieceFiles pieceId={piece.id} />
                     <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
-                        Correct (e)
+                        Edit (e)
                     </Button>
                 </Group>
             </Group>

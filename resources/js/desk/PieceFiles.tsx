@@ -13,7 +13,7 @@ export function PieceFiles({ pieceId }: { pieceId: number }) {
     return (
         <Menu>
             <Menu.Target>
-                <Button variant="default">As a file</Button>
+                <Button variant="default">Download</Button>
             </Menu.Target>
             <Menu.Dropdown>
                 {FORMATS.map(({ name, query }) => (

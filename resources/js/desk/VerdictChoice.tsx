@@ -8,9 +8,9 @@ import styles from './Desk.module.css';
 type Breakdown = Api['BreakdownResource'];
 
 const VERDICTS = [
-    { verdict: 'easy', label: 'Easy for us', key: 'y' },
-    { verdict: null, label: 'As reckoned', key: '0' },
-    { verdict: 'hard', label: 'Hard', key: 'x' },
+    { verdict: 'easy', label: 'Easy for this student', key: 'y' },
+    { verdict: null, label: 'Let the program judge', key: '0' },
+    { verdict: 'hard', label: 'Hard for this student', key: 'x' },
 ] as const;
 
 /** The teacher’s word on a bar, over what was reckoned. */

@@ -87,7 +87,7 @@ describe('the teacher’s word on a bar', () => {
     it('is sent, and what stands is pressed', async () => {
         const asked = serve({ 'PUT /pieces/7/verdict': () => new Response(null, { status: 204 }) });
         draw(<VerdictChoice data={DATA} measure={2} />);
-        expect(screen.getByRole('button', { name: /As reckoned/, pressed: true })).toBeTruthy();
+        expect(screen.getByRole('button', { name: /Let the program judge/, pressed: true })).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: /Easy/ }));
         await waitFor(() => expect(asked[0]?.body).toEqual({ measure: 2, verdict: 'easy' }));
         await userEvent.keyboard('x');

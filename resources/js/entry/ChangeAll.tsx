@@ -34,7 +34,7 @@ export function ChangeAll({ change, transposing, setTransposing }: Props) {
             <Menu>
                 <Menu.Target>
                     <Button variant="default" loading={change.isPending}>
-                        Change it all
+                        Change the whole piece
                     </Button>
                 </Menu.Target>
                 <Menu.Dropdown>

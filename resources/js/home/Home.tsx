@@ -182,8 +182,8 @@ function waits(kept: Unsent[]): string {
 }
 
 function nothing(week: HomeWeek, inWeek: boolean): string {
-    if (week.lessonOn === null) return 'No week has been sent yet.';
-    return `${inWeek ? 'A free day' : 'This day is not in the week that was sent'}. The next lesson is ${longDate(week.lessonOn)}.`;
+    if (week.lessonOn === null) return 'No plan has been sent yet.';
+    return `${inWeek ? 'A free day' : 'This day is not in the plan that was sent'}. The next lesson is ${longDate(week.lessonOn)}.`;
 }
 
 function FromTheTeacher({ week }: { week: HomeWeek }) {

@@ -32,7 +32,7 @@ export function FamilyWord({ week, error, sending, send }: Props) {
             <Trouble error={error} />
             <Group>
                 <Button type="submit" loading={sending}>
-                    {week.sentAt === null ? 'Send the week with it' : 'Send'}
+                    {week.sentAt === null ? 'Send the plan with it' : 'Send'}
                 </Button>
             </Group>
         </Stack>

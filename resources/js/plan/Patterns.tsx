@@ -20,13 +20,13 @@ export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; d
         mutationFn: (pattern: number) => ask('delete', '/patterns/{pattern}', at({ pattern })),
         onSuccess: again,
     });
-    if (patterns.isPending) return <Waiting what="Fetching the patterns…" />;
+    if (patterns.isPending) return <Waiting what="Fetching the templates…" />;
     return (
         <Stack gap="md">
             {patterns.data?.length === 0 && (
                 <Text size="sm">None yet. Keep the tasks of this week that are not tied to a page, under a name.</Text>
             )}
-            <ul className={`plain-list ${styles.list}`} aria-label="Patterns">
+            <ul className={`plain-list ${styles.list}`} aria-label="Templates">
                 {patterns.data?.map((pattern) => (
                     <PatternRow
                         key={pattern.id}
@@ -72,7 +72,7 @@ function KeepPattern({
     return (
         <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
             <TextInput
-                label="Keep this week’s as"
+                label="Save as template; not tied to a page"
                 required
                 maxLength={60}
                 value={name}
@@ -128,7 +128,7 @@ function PatternRow({
                     <ActionIcon
                         variant="subtle"
                         c="var(--thorn)"
-                        aria-label={`Remove the pattern ${pattern.name}`}
+                        aria-label={`Delete the template ${pattern.name}`}
                         onClick={drop}
                     >
                         ✕

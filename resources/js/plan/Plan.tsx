@@ -23,7 +23,7 @@ import { useWeek, type WeekInHand } from './useWeek';
 const TITLES: Partial<Record<PlanDialog, string>> = {
     add: 'A task of your own',
     word: 'A word to the family',
-    patterns: 'Patterns',
+    patterns: 'Templates',
     nobody: 'Nobody would get it yet',
     others: 'For other students too',
 };
@@ -38,7 +38,7 @@ export function Plan() {
     const [day, setDay] = useState<string | null>(null);
     const { task, drop, ...card } = handling(hand, today ?? '', taken, setTaken);
     usePlanKeys(card, hand, setDialog, taken !== null);
-    if (week.isPending) return <Waiting what="Fetching the week…" />;
+    if (week.isPending) return <Waiting what="Fetching the plan…" />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     const data = week.data;
     const close = () => setDialog(null);

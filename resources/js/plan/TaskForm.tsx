@@ -68,7 +68,7 @@ export function TaskForm({ task, error, save, remove }: Props) {
                     )}
                 </Group>
                 <Button variant="subtle" c="var(--thorn)" onClick={remove}>
-                    Remove from the week
+                    Remove from the plan
                 </Button>
             </Group>
         </Stack>
@@ -108,7 +108,7 @@ function HowMuch({ task, draft, set }: HowMuchProps) {
                     max={120}
                     step={0.5}
                     value={draft.minutes ?? ''}
-                    placeholder={`${task.minutes}, reckoned`}
+                    placeholder={`${task.minutes} (estimated)`}
                     onChange={(value) => set({ minutes: value === '' ? null : Number(value) })}
                 />
             </Group>

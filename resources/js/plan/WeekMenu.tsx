@@ -17,7 +17,7 @@ export function WeekMenu({ data, hand, open }: Props) {
     return (
         <Menu position="bottom-end" withinPortal>
             <Menu.Target>
-                <Button variant="default">The week…</Button>
+                <Button variant="default">More</Button>
             </Menu.Target>
             <Menu.Dropdown>
                 <Menu.Item onClick={() => open('word')}>A word to the family (m)</Menu.Item>
@@ -27,7 +27,7 @@ export function WeekMenu({ data, hand, open }: Props) {
                 <Menu.Item onClick={() => hand.fill.mutate({ pattern: null })}>
                     Last week again, what did not pass
                 </Menu.Item>
-                <Menu.Item onClick={() => open('patterns')}>Patterns…</Menu.Item>
+                <Menu.Item onClick={() => open('patterns')}>Templates…</Menu.Item>
                 <Menu.Item onClick={() => open('others')}>For other students too…</Menu.Item>
                 <Menu.Divider />
                 <Menu.Item onClick={() => navigate(`/weeks/${data.id}/sheet`)}>Print</Menu.Item>

@@ -144,7 +144,7 @@ describe('a task is changed', () => {
 
     it('keeps minutes that are set over those reckoned', async () => {
         const { saved } = form();
-        expect(screen.getByLabelText('Minutes').getAttribute('placeholder')).toBe('2.5, reckoned');
+        expect(screen.getByLabelText('Minutes').getAttribute('placeholder')).toBe('2.5 (estimated)');
         fireEvent.change(screen.getByLabelText('Minutes'), { target: { value: '4' } });
         fireEvent.change(screen.getByLabelText('Tempo'), { target: { value: '66' } });
         await userEvent.click(screen.getByRole('button', { name: 'Save' }));
@@ -154,7 +154,7 @@ describe('a task is changed', () => {
     it('is removed by its own button, and says what is wrong', async () => {
         const { removed } = form(new TypeError('offline'));
         expect(screen.getByRole('alert').textContent).toContain('There is no connection');
-        await userEvent.click(screen.getByRole('button', { name: 'Remove from the week' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Remove from the plan' }));
         expect(removed()).toBe(1);
     });
 });

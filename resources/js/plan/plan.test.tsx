@@ -147,7 +147,7 @@ describe('the plan of a week', () => {
         await mark(/^Right hand, Blue Gate, Monday/);
         await userEvent.keyboard('m');
         await userEvent.type(await screen.findByLabelText('To the family'), 'Slow is fine.');
-        await userEvent.click(screen.getByRole('button', { name: 'Send the week with it' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Send the plan with it' }));
         await waitFor(() =>
             expect(asked.find((one) => one.path.endsWith('/sent'))?.body).toEqual({ message: 'Slow is fine.' }),
         );
@@ -181,7 +181,7 @@ describe('the plan of a week', () => {
 
 describe('what is done with a whole week', () => {
     const choose = async (item: RegExp | string) => {
-        await userEvent.click(await screen.findByRole('button', { name: 'The week…' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'More' }));
         await userEvent.click(await screen.findByRole('menuitem', { name: item }));
     };
 
@@ -225,18 +225,18 @@ describe('what is done with a whole week', () => {
         const asked = open({
             'GET /patterns': () => patterns,
             'POST /patterns': () =>
-                Response.json({ errors: { name: ['There is a pattern of this name.'] } }, { status: 422 }),
+                Response.json({ errors: { name: ['There is a template of this name.'] } }, { status: 422 }),
             'DELETE /patterns/5': () => new Response(null, { status: 204 }),
             'POST /weeks/8/patterns/5': () => week(),
         });
-        await choose('Patterns…');
+        await choose('Templates…');
         expect(await screen.findByText('Draw ten clefs, 3 min')).toBeTruthy();
         const file = screen.getByRole('link', { name: 'Pass on' }).getAttribute('href') ?? '';
         expect(JSON.parse(decodeURIComponent(file.split(',')[1] ?? ''))).toMatchObject({ name: 'Rainy week' });
-        await userEvent.type(screen.getByLabelText(/Keep this week’s as/), 'Rainy week');
+        await userEvent.type(screen.getByLabelText(/Save as template; not tied to a page/), 'Rainy week');
         await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
-        expect((await screen.findByRole('alert')).textContent).toContain('There is a pattern of this name.');
-        await userEvent.click(screen.getByRole('button', { name: 'Remove the pattern Rainy week' }));
+        expect((await screen.findByRole('alert')).textContent).toContain('There is a template of this name.');
+        await userEvent.click(screen.getByRole('button', { name: 'Delete the template Rainy week' }));
         await userEvent.click(screen.getByRole('button', { name: 'Give' }));
         await waitFor(() =>
             expect(asked.filter((one) => ['POST', 'DELETE'].includes(one.method)).map((one) => one.path)).toEqual([

@@ -18,7 +18,7 @@ export function Overview() {
     if (rows.data.length === 0) {
         return (
             <Empty title="No student yet">
-                <Text>Add the first one, and this tells how everybody gets on.</Text>
+                <Text>Add the first one, and everybody’s progress stands here.</Text>
             </Empty>
         );
     }
@@ -26,7 +26,7 @@ export function Overview() {
     return (
         <>
             <Title order={1} fz={28} mb="md">
-                How everybody gets on
+                Progress
             </Title>
             <div className={styles.columns}>
                 <Column title="Practised this week" none="Nobody has a week under way.">

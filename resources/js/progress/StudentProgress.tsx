@@ -119,7 +119,7 @@ function endWords(pace: Api['PaceResource']): string {
     if (pace.from === null) return 'At this pace it does not end yet.';
     const from = `${shortDate(pace.from)} ${pace.from.slice(0, 4)}`;
     return pace.to === null
-        ? `It ends on ${from} at best.`
+        ? `At the earliest ${from}.`
         : `It ends between ${from} and ${shortDate(pace.to)} ${pace.to.slice(0, 4)}.`;
 }
 
@@ -176,7 +176,7 @@ function ProgressHead({
                 <Anchor component={Link} to={`/students/${data.studentId}`} inherit c="inherit">
                     {data.student}
                 </Anchor>
-                , how it goes
+                : progress
             </Title>
             <Group gap="xs">
                 <Select

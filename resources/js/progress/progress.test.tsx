@@ -74,7 +74,7 @@ describe('how a student gets on', () => {
         ]);
         expect(screen.getByText(/3 before, 1 lately/)).toBeTruthy();
         expect(screen.getByText(/Blue Gate, bar 2 \(rest skipped, 3 times\)/)).toBeTruthy();
-        expect(screen.getByText(/It ends on 2 Jun 2031 at best/)).toBeTruthy();
+        expect(screen.getByText(/At the earliest 2 Jun 2031/)).toBeTruthy();
         expect(screen.getByText(/you removed 2 and added 1 of/)).toBeTruthy();
     });
 

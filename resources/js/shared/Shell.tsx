@@ -2,12 +2,12 @@ import { Anchor, Button, Group, Kbd, Table, useComputedColorScheme, useMantineCo
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { SessionOver } from '../account/SessionOver';
 import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { useNextLesson } from './lessons';
 import { Trouble, Waiting } from './Notes';
+import { SessionOver } from './SessionOver';
 import styles from './Shell.module.css';
 
 const ROOMS = [
@@ -50,7 +50,7 @@ function Rooms({ name }: { name: string }) {
     useKeys([
         { key: 'n', does: 'open the next lesson', run: nextLesson },
         ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
-        { key: '?', does: 'show the keys of this screen', run: () => setShown(listed()) },
+        { key: '?', does: 'show the shortcuts of this screen', run: () => setShown(listed()) },
     ]);
     return (
         <>
@@ -68,7 +68,7 @@ function Rooms({ name }: { name: string }) {
             <main className={styles.room}>
                 <Outlet />
             </main>
-            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Keys of this screen">
+            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Shortcuts of this screen">
                 <KeyTable keys={shown ?? []} />
             </Dialog>
         </>
@@ -110,10 +110,10 @@ function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
                 {name}
             </Anchor>
             <Button {...quiet} onClick={showKeys}>
-                Keys <Kbd ml={6}>?</Kbd>
+                Shortcuts <Kbd ml={6}>?</Kbd>
             </Button>
             <Button {...quiet} onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}>
-                {scheme === 'dark' ? 'Day' : 'Night'}
+                {scheme === 'dark' ? 'Light' : 'Dark'}
             </Button>
             <Button {...quiet} onClick={signOut}>
                 Sign out

@@ -47,20 +47,20 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
                 {!finished && (
                     <Stack gap={4}>
                         <Button size="compact-sm" variant="default" onClick={() => turn.mutate()}>
-                            {learning.state === 'resting' ? 'Take up' : 'Rest'}
+                            {learning.state === 'resting' ? 'Take up again' : 'Pause this page'}
                         </Button>
                         <Button
                             size="compact-sm"
                             variant="default"
-                            aria-label={`Tempi of ${learning.title}`}
+                            aria-label={`Tempos of ${learning.title}`}
                             onClick={() => setClimbing(true)}
                         >
-                            Tempi
+                            Tempos
                         </Button>
                     </Stack>
                 )}
             </Group>
-            <Dialog opened={climbing} onClose={() => setClimbing(false)} title={`Tempi of ${learning.title}`}>
+            <Dialog opened={climbing} onClose={() => setClimbing(false)} title={`Tempos of ${learning.title}`}>
                 <Ladders learningId={learning.id} />
             </Dialog>
             <Trouble error={turn.error} />

@@ -43,7 +43,7 @@ export function LessonTimes({ draft, set }: Props) {
             </Group>
             <SecondLesson draft={draft} set={set} studio={studio} />
             <TextInput
-                label="Mail of the family"
+                label="Family email"
                 description="Weeks that are sent, and reports, go there too."
                 type="email"
                 maxLength={190}

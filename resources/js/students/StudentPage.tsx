@@ -94,7 +94,7 @@ function Head({ of: { student, weekId }, hand, open }: HeadProps) {
                     </Button>
                 )}
                 <Button variant="default" component={Link} to={`/students/${student.id}/progress`}>
-                    How it goes
+                    Progress
                 </Button>
                 <Button variant="default" onClick={() => open('edit')}>
                     Change (e)

@@ -139,7 +139,7 @@ describe('a page of a student', () => {
             'PUT /learnings/5/path': () => ({}),
         });
         draw(<LearningCard learning={LEARNING} studentId={1} />);
-        await userEvent.click(screen.getByRole('button', { name: 'Rest' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Pause this page' }));
         await choose('Path of Blue Gate', 'Humming');
         await waitFor(() =>
             expect(asked.filter((one) => one.method !== 'GET').map((one) => [one.path, one.body])).toEqual([
@@ -202,7 +202,7 @@ describe('the lessons of a student', () => {
         expect(screen.queryAllByRole('option', { name: 'Monday' })).toHaveLength(0);
         await userEvent.click(screen.getByRole('option', { name: 'Thursday' }));
         expect(screen.getByLabelText(/Its time/)).toHaveProperty('value', '16:00');
-        await userEvent.type(screen.getByLabelText(/Mail of the family/), 'home@family.example');
+        await userEvent.type(screen.getByLabelText(/Family email/), 'home@family.example');
         await userEvent.click(screen.getByRole('button', { name: 'Add' }));
         expect(saved[0]).toMatchObject({
             secondWeekday: 4,

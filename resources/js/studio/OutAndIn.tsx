@@ -13,9 +13,9 @@ export function OutAndIn({ studioId }: { studioId: number }) {
         onSuccess: () => client.invalidateQueries(),
     });
     return (
-        <section className="sheet" aria-label="Out and in">
+        <section className="sheet" aria-label="Export and import">
             <Title order={2} fz="lg" mb={6}>
-                Out and in
+                Export and import
             </Title>
             <Stack gap="sm">
                 <CalendarLink studentId={null} />

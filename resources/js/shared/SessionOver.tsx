@@ -2,8 +2,8 @@ import { Button, Group, PasswordInput, Stack, Text, TextInput } from '@mantine/c
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useState } from 'react';
 import { ApiError, ask, SESSION_OVER } from '../api';
-import { Dialog } from '../shared/Dialog';
-import { Trouble } from '../shared/Notes';
+import { Dialog } from './Dialog';
+import { Trouble } from './Notes';
 
 /** When a session ends while she works, the password is asked for on the spot; what was typed stays, what waits is sent. */
 export function SessionOver({ email }: { email: string }) {
