@@ -37,7 +37,11 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                 <Title order={1} fz={28}>
                     {task.title}
                 </Title>
-                {task.piece !== null && <Text fz="lg">{task.piece}</Text>}
+                {task.piece !== null && (
+                    <Text fz="lg">
+                        {task.piece} {task.page && <span className="faint">{task.page}</span>}
+                    </Text>
+                )}
             </div>
             <Text fz="lg">{task.instruction}</Text>
             {task.piece !== null && music.isPending && <Waiting what="Fetching the bars…" />}

@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
-import { breaksIn } from './DayList';
+import { breaksIn, groupsOf } from './DayList';
 import { Home } from './Home';
 
 const task = (id: number, title: string, practices: object[] = []) => ({
@@ -63,7 +63,7 @@ describe('home', () => {
         expect(screen.getByText('0 of 3 done')).toBeTruthy();
         expect(screen.getByText('Slow is fine.')).toBeTruthy();
         expect(screen.getByText('The tune sings!')).toBeTruthy();
-        expect(within(screen.getByRole('list')).getAllByRole('listitem')[2]?.textContent).toContain('a break');
+        expect(screen.getAllByRole('listitem')[2]?.textContent).toContain('a break');
         expect(screen.getByText('Stop when it hurts.')).toBeTruthy();
     });
 
@@ -122,5 +122,20 @@ describe('home', () => {
         const minutes = (...of: number[]) => of.map((one) => ({ minutes: one }));
         expect([...breaksIn(minutes(4, 7, 3, 8, 2), 10)]).toEqual([1, 3]);
         expect([...breaksIn(minutes(4, 7), 10)]).toEqual([]);
+    });
+});
+
+describe('the tasks of a day', () => {
+    const of = (id: number, piece: string | null) =>
+        ({ id, piece, page: piece === null ? '' : 'A Book, p. 3' }) as never;
+
+    it('stand together by piece, where the first of them stands', () => {
+        const groups = groupsOf([of(1, null), of(2, 'Gate'), of(3, null), of(4, 'Gate'), of(5, 'Roof')]);
+        expect(groups.map((group) => [group.piece, group.tasks.map((task) => task.id)])).toEqual([
+            [null, [1]],
+            ['Gate', [2, 4]],
+            [null, [3]],
+            ['Roof', [5]],
+        ]);
     });
 });
