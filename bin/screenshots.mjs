@@ -53,7 +53,7 @@ const views = {
     entry: async () => {
         await page.goto(`${base}/books`);
         await page.getByRole('link', { name: 'The Old Pump' }).click();
-        await page.getByRole('link', { name: /Correct/ }).click();
+        await page.getByRole('link', { name: /Edit/ }).click();
         await page.locator('.score g.note').first().waitFor();
         await page.keyboard.press('Control+End');
         await shot(page, 'entry');
@@ -89,14 +89,14 @@ const views = {
     progress: async () => {
         await page.goto(`${base}/students`);
         await page.getByRole('link', { name: 'Theo B.' }).click();
-        await page.getByRole('link', { name: 'How it goes' }).click();
+        await page.getByRole('main').getByRole('link', { name: 'Progress' }).click();
         await page.getByText('Practised and planned').waitFor();
         await shot(page, 'progress');
     },
     report: async () => {
         await page.goto(`${base}/students`);
         await page.getByRole('link', { name: 'Theo B.' }).click();
-        await page.getByRole('link', { name: 'How it goes' }).click();
+        await page.getByRole('main').getByRole('link', { name: 'Progress' }).click();
         await page.getByRole('link', { name: 'Term report' }).click();
         await page.getByLabel('Sentences').waitFor();
         await shot(page, 'report');
@@ -133,7 +133,7 @@ const views = {
     },
     'home-task-phone': async () => {
         await hand.goto(base + home);
-        await hand.getByRole('button', { name: /Tap and count|hand|name|fingers|Whole|ladder/i }).first().click();
+        await hand.getByRole('button', { name: /bars/ }).first().click();
         await shot(hand, 'home-task-phone');
     },
 };

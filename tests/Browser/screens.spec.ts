@@ -38,7 +38,7 @@ test('every room of the teacher is accessible, by day and by night', async ({ pa
             await expect(page.getByRole('heading', { name: 'Ada R.' })).toBeVisible();
         },
         'a student over time': async () => {
-            await page.getByRole('link', { name: 'Progress' }).click();
+            await page.getByRole('main').getByRole('link', { name: 'Progress' }).click();
             await expect(page.getByText('Practised and planned')).toBeVisible();
         },
         'a term report': async () => {
@@ -51,7 +51,7 @@ test('every room of the teacher is accessible, by day and by night', async ({ pa
         'the entry': async () => {
             await page.goto('/books');
             await page.getByRole('link', { name: 'Copper Kettle' }).click();
-            await page.getByRole('link', { name: /Correct/ }).click();
+            await page.getByRole('link', { name: /Edit/ }).click();
             await engraved(page);
         },
         'the desk': async () => {

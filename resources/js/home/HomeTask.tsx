@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
-import { handWords } from '../shared/words';
+import { handWords, tempoWords } from '../shared/words';
 import { HomeMusic } from './HomeMusic';
 import { InARow } from './InARow';
 import type { Tick } from './outbox';
@@ -30,7 +30,7 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                 {back}
                 <Text className="faint">
                     {task.piece !== null && handWords(task.hand)}
-                    {task.tempo !== null && `, tempo ${task.tempo}`}
+                    {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                 </Text>
             </Group>
             <div>

@@ -49,8 +49,9 @@ function open(answers: Parameters<typeof serve>[0] = {}) {
 }
 
 const titles = () =>
-    within(screen.getByRole('list'))
-        .getAllByRole('button')
+    screen
+        .getAllByRole('list')
+        .flatMap((list) => within(list).getAllByRole('button'))
         .map((button) => button.querySelector('b')?.textContent);
 
 describe('home', () => {

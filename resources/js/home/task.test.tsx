@@ -68,7 +68,7 @@ describe('one task at home', () => {
     it('says what to do, with which hand and how fast', async () => {
         home();
         expect(screen.getByRole('heading', { name: 'Left hand' })).toBeTruthy();
-        expect(screen.getByText('left hand, tempo 54')).toBeTruthy();
+        expect(screen.getByText('left hand, ♩ = 54')).toBeTruthy();
         expect(screen.getByText('Play the left hand alone, counting.')).toBeTruthy();
         expect(await screen.findByText('Count in 1 2, then play on 1.')).toBeTruthy();
         // Tried first, with the beat alone; then heard, to compare.

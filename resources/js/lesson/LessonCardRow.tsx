@@ -1,6 +1,7 @@
 import { Button, Group, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { type Api, choices, type LessonCard, type LessonTask } from '../api';
+import { tempoWords } from '../shared/words';
 import styles from './LessonCardRow.module.css';
 import { StepRow } from './StepRow';
 import type { Mark, Reached, Slip } from './useLesson';
@@ -180,7 +181,9 @@ function More({ task, climb, reached }: { task: LessonTask; climb: (by: number) 
                         −
                     </Button>
                     <Text size="sm" className={styles.tempo}>
-                        {task.tempoReached === null ? `♩ = ${task.tempo}` : `reached ♩ = ${task.tempoReached}`}
+                        {task.tempoReached === null
+                            ? tempoWords(task.tempo ?? 0)
+                            : `reached ${tempoWords(task.tempoReached)}`}
                     </Text>
                     <Button {...step} aria-label={`A faster tempo: ${task.title}`} onClick={() => climb(1)}>
                         +

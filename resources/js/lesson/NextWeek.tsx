@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type Api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
-import { minutes } from '../shared/words';
+import { minutes, tempoWords } from '../shared/words';
 import styles from './NextWeek.module.css';
 import type { LessonData } from './useLesson';
 
@@ -32,7 +32,7 @@ export function NextWeek({ data, openPage }: { data: LessonData; openPage: (piec
                     <li key={`${remedy.piece} ${remedy.why}`}>
                         <Text size="sm">
                             <b>{remedy.title}</b>: {remedy.piece}, {remedy.place} <HandMark hand={remedy.hand} />{' '}
-                            {remedy.instruction} ♩ = {remedy.tempo}, {minutes(remedy.minutes)}.
+                            {remedy.instruction} {tempoWords(remedy.tempo)}, {minutes(remedy.minutes)}.
                         </Text>
                         <Text size="xs" className="faint">
                             Because: {remedy.why}.

@@ -9,6 +9,7 @@ import { rangeWords } from '../shared/score/beats';
 import { MusicLayer } from '../shared/score/MusicLayer';
 import type { Places } from '../shared/score/places';
 import { Score } from '../shared/score/Score';
+import { tempoWords } from '../shared/words';
 import styles from './Lesson.module.css';
 import { atBar, type Pointed, rangeAt } from './pointed';
 import type { Slip } from './useLesson';
@@ -61,7 +62,7 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
             {task !== null && (
                 <Text mb={4}>
                     {task.instruction}
-                    {task.tempo !== null && ` ♩ = ${task.tempo}.`}
+                    {task.tempo !== null && ` ${tempoWords(task.tempo)}.`}
                 </Text>
             )}
             <Score

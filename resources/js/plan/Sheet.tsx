@@ -7,7 +7,17 @@ import { type Api, api, ask, at, type Task, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
-import { barsWords, dayFrom, dayName, handWords, longDate, minutes, shortDate, weekdayOf } from '../shared/words';
+import {
+    barsWords,
+    dayFrom,
+    dayName,
+    handWords,
+    longDate,
+    minutes,
+    shortDate,
+    tempoWords,
+    weekdayOf,
+} from '../shared/words';
 import styles from './Sheet.module.css';
 
 /** Width and printable height in millimetres. */
@@ -176,7 +186,7 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
                                     {', '}
                                     {handWords(task.hand)}, {barsWords(task.bars)}
                                     {task.repetitions > 1 && `, ${task.repetitions} times`}
-                                    {task.tempo !== null && `, tempo ${task.tempo}`}
+                                    {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                                 </>
                             )}
                             , {minutes(task.minutes)}. {task.instruction}

@@ -1,6 +1,6 @@
 import type { Task } from '../api';
 import { HandMark } from '../shared/HandMark';
-import { barsWords, minutes } from '../shared/words';
+import { barsWords, minutes, tempoWords } from '../shared/words';
 import styles from './TaskName.module.css';
 
 /** What a row is: the task, its hand, bars, times, tempo and minutes, and what came from home. A press changes it. */
@@ -34,6 +34,6 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
 function detail(task: Task): string {
     const bars = task.bars.length > 3 ? '' : barsWords(task.bars);
     const times = task.repetitions > 1 ? `${task.repetitions} times` : '';
-    const tempo = task.tempo === null ? '' : `♩ = ${task.tempo}`;
+    const tempo = task.tempo === null ? '' : tempoWords(task.tempo);
     return [bars, times, tempo, minutes(task.minutes)].filter(Boolean).join(', ');
 }

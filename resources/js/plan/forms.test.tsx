@@ -51,7 +51,7 @@ describe('a row of the plan', () => {
             moved: [{ id: 1, title: 'Right hand', to: ['2031-05-06'], from: [] }],
         });
         expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain(
-            'bars 3–5, 3 times, ♩ = 60, 2½ min',
+            'bars 3–5, 3 times, ♩\u00a0=\u00a060, 2½ min',
         );
         expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain('★');
         expect(screen.getByText('Blue Gate')).toBeTruthy();

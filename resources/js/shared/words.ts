@@ -62,3 +62,8 @@ export function dayFrom(date: string, days: number): string {
 export function timeOf(moment: string): string {
     return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
+
+/** `♩ = 60`, which stays on one line. */
+export function tempoWords(tempo: number): string {
+    return `♩\u00a0=\u00a0${tempo}`;
+}

@@ -4,6 +4,7 @@ import { type Api, api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble, Waiting } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
+import { tempoWords } from '../shared/words';
 import styles from './Stages.module.css';
 
 type Learning = Api['LearningResource'];
@@ -61,7 +62,7 @@ export function Stages({ learning, studentId }: { learning: Learning; studentId:
                             {stage.hand !== null && <HandMark hand={stage.hand} />}
                             {stage.tempo !== null && (
                                 <Text size="xs" className="faint">
-                                    at {stage.tempo}
+                                    {tempoWords(stage.tempo)}
                                 </Text>
                             )}
                             {stage.misses > 0 && stage.passedOn === null && (

@@ -1,5 +1,5 @@
 import type { Report } from '../../api';
-import { handWords, minutes } from '../../shared/words';
+import { handWords, minutes, tempoWords } from '../../shared/words';
 import { capital, type Finding, found } from './finding';
 
 /** The way the page is learnt, stage by stage. */
@@ -13,7 +13,7 @@ export function stages(report: Report): Finding[] {
             stage.chunks.length < 2
                 ? ''
                 : ` In ${stage.chunks.length} parts: ${stage.chunks.map((one) => `${one.from}–${one.to}`).join(', ')}.`;
-        const tempo = stage.tempo === null ? '' : `, at ${stage.tempo}`;
+        const tempo = stage.tempo === null ? '' : `, ${tempoWords(stage.tempo)}`;
         return found(
             `${i + 1}. ${capital(stage.name)}`,
             `${stage.do}${chunks} Passes: ${stage.pass}. ${capital(handWords(stage.hand))}${tempo}, ${minutes(stage.minutes)}.`,
