@@ -2,7 +2,7 @@ import { Anchor, Button, Checkbox, PasswordInput, Text, TextInput } from '@manti
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useLocation, useNavigate } from 'react-router';
-import { ApiError, api, ask, keyOf } from '../api';
+import { type Api, ApiError, api, ask, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { Door } from './Door';
 
@@ -13,20 +13,11 @@ const asksForCode = (error: unknown) => error instanceof ApiError && error.error
 export function SignIn() {
     const [draft, setDraft] = useState({ email: '', password: '', code: '', remember: false });
     const set = (change: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...change }));
-    const client = useQueryClient();
-    const navigate = useNavigate();
     const welcome = api.useQuery('get', '/welcome');
-    const from = (useLocation().state as { to?: string } | null)?.to ?? '/';
-    const signIn = useMutation({
-        mutationFn: () => ask('post', '/session', { body: draft }),
-        onSuccess: (session) => {
-            client.setQueryData(keyOf('/session'), session);
-            navigate(from, { replace: true });
-        },
-    });
+    const signIn = useSignIn();
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        signIn.mutate();
+        signIn.mutate(draft);
     };
     if (welcome.data?.isEmpty) return <Navigate to="/welcome" replace />;
     return (
@@ -67,19 +58,40 @@ export function SignIn() {
             <Button type="submit" loading={signIn.isPending}>
                 Sign in
             </Button>
-            <Text size="sm">
-                <Anchor component={Link} to="/forgotten" c="var(--ink)">
-                    Forgot your password?
-                </Anchor>
-                {welcome.data?.isOpen && (
-                    <>
-                        {' · '}
-                        <Anchor component={Link} to="/welcome" c="var(--ink)">
-                            Make a studio of your own
-                        </Anchor>
-                    </>
-                )}
-            </Text>
+            <OtherWays isOpen={welcome.data?.isOpen ?? false} />
         </Door>
     );
+}
+
+/** For whoever cannot sign in, or has nothing to sign in to. */
+function OtherWays({ isOpen }: { isOpen: boolean }) {
+    return (
+        <Text size="sm">
+            <Anchor component={Link} to="/forgotten" c="var(--ink)">
+                Forgot your password?
+            </Anchor>
+            {isOpen && (
+                <>
+                    {' · '}
+                    <Anchor component={Link} to="/welcome" c="var(--ink)">
+                        Make a studio of your own
+                    </Anchor>
+                </>
+            )}
+        </Text>
+    );
+}
+
+/** Signs in, and goes where she was on her way to. */
+function useSignIn() {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const { state } = useLocation() as { state: { to?: string } | null };
+    return useMutation({
+        mutationFn: (draft: Api['SignInRequest']) => ask('post', '/session', { body: draft }),
+        onSuccess: (session) => {
+            client.setQueryData(keyOf('/session'), session);
+            navigate(state?.to ?? '/', { replace: true });
+        },
+    });
 }

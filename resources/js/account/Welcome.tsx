@@ -35,24 +35,7 @@ export function Welcome() {
     if (welcome.data?.isOpen === false) return <Shut />;
     return (
         <Door submit={submit} wide words="Welcome. A name, a studio, and you can open the first page.">
-            <Group grow align="flex-start">
-                <TextInput
-                    label="Your name"
-                    required
-                    maxLength={120}
-                    autoComplete="name"
-                    value={draft.name}
-                    onChange={(event) => set({ name: event.currentTarget.value })}
-                    autoFocus
-                />
-                <TextInput
-                    label="Name of your studio"
-                    required
-                    maxLength={120}
-                    value={draft.studio}
-                    onChange={(event) => set({ studio: event.currentTarget.value })}
-                />
-            </Group>
+            <Names draft={draft} set={set} />
             <TextInput
                 label="Email"
                 type="email"
@@ -108,5 +91,29 @@ function Shut() {
                 Sign in
             </Anchor>
         </Door>
+    );
+}
+
+/** Whose studio it is. */
+function Names({ draft, set }: { draft: typeof EMPTY; set: (change: Partial<typeof EMPTY>) => void }) {
+    return (
+        <Group grow align="flex-start">
+            <TextInput
+                label="Your name"
+                required
+                maxLength={120}
+                autoComplete="name"
+                value={draft.name}
+                onChange={(event) => set({ name: event.currentTarget.value })}
+                autoFocus
+            />
+            <TextInput
+                label="Name of your studio"
+                required
+                maxLength={120}
+                value={draft.studio}
+                onChange={(event) => set({ studio: event.currentTarget.value })}
+            />
+        </Group>
     );
 }

@@ -54,7 +54,7 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
     }
     if (error) return <Trouble error={error} />;
     if (page === undefined) return <Waiting what="Fetching the bars…" />;
-    const { piece, report } = page;
+    const { report } = page;
     const slipped = new Set(slips.flatMap((slip) => between(slip.measure, slip.last)));
     const own = new Set((task?.bars ?? []).flatMap((bars) => between(bars.first, bars.last)));
     return (
@@ -65,34 +65,7 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
                     {task.tempo !== null && ` ${tempoWords(task.tempo)}.`}
                 </Text>
             )}
-            <Score
-                music={piece.music}
-                title={`${card.title}, ${card.page}`}
-                scale={38}
-                overlay={(places) => (
-                    <>
-                        {own.size > 0 && <Aside places={places} own={own} />}
-                        <MusicLayer
-                            report={report}
-                            places={places}
-                            bars={new Set(rangeAt(at) === null ? between(at.first, at.last) : [])}
-                            slipped={slipped}
-                            range={rangeAt(at)}
-                            onBar={(bar, more) =>
-                                point(more ? { ...atBar(at.first), last: Math.max(at.first, bar) } : atBar(bar))
-                            }
-                            onNote={(id) => {
-                                const event = report.events.find((one) => one.id === id);
-                                const bar = report.bars.findIndex(
-                                    (one) => one.measure === Number.parseInt(event?.place ?? '', 10),
-                                );
-                                if (bar >= 0) point(atBar(bar));
-                            }}
-                            onRange={point}
-                        />
-                    </>
-                )}
-            />
+            <PageMusic card={card} page={page} own={own} slipped={slipped} at={at} point={point} />
             {task === null ? (
                 <PointOut report={report} />
             ) : (
@@ -158,4 +131,53 @@ function SlipKinds({ kinds, add }: Pick<Props, 'kinds' | 'add'>) {
 
 function between(first: number, last: number): number[] {
     return Array.from({ length: last - first + 1 }, (_, nth) => first + nth);
+}
+
+/** The page engraved; a press or a drag points at a place. */
+function PageMusic({
+    card,
+    page,
+    own,
+    slipped,
+    at,
+    point,
+}: {
+    card: LessonCard;
+    page: NonNullable<Props['page']>;
+    own: ReadonlySet<number>;
+    slipped: ReadonlySet<number>;
+    at: Pointed;
+    point: Props['point'];
+}) {
+    const { piece, report } = page;
+    return (
+        <Score
+            music={piece.music}
+            title={`${card.title}, ${card.page}`}
+            scale={38}
+            overlay={(places) => (
+                <>
+                    {own.size > 0 && <Aside places={places} own={own} />}
+                    <MusicLayer
+                        report={report}
+                        places={places}
+                        bars={new Set(rangeAt(at) === null ? between(at.first, at.last) : [])}
+                        slipped={slipped}
+                        range={rangeAt(at)}
+                        onBar={(bar, more) =>
+                            point(more ? { ...atBar(at.first), last: Math.max(at.first, bar) } : atBar(bar))
+                        }
+                        onNote={(id) => {
+                            const event = report.events.find((one) => one.id === id);
+                            const bar = report.bars.findIndex(
+                                (one) => one.measure === Number.parseInt(event?.place ?? '', 10),
+                            );
+                            if (bar >= 0) point(atBar(bar));
+                        }}
+                        onRange={point}
+                    />
+                </>
+            )}
+        />
+    );
 }

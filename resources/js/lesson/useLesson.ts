@@ -31,23 +31,7 @@ export function useLesson(id: number) {
     const lesson = api.useQuery('get', '/lessons/{lesson}', place);
     const { waiting, refused, edit, step, send } = useSteps(id);
     const [done, setDone] = useState<(() => void)[]>([]);
-    const setReached = (task: LessonTask, reached: Reached) => {
-        edit((data) => withTask(data, task.id, { tempoReached: reached.tempoReached, heardNote: reached.note }));
-        step(
-            deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: reached }),
-        );
-    };
-    const setMark = (card: LessonCard, { mark, stageId }: Marked) => {
-        edit((data) => withMark(data, card.key, { mark, heardId: stageId ?? card.heardId }));
-        const task = card.tasks[0];
-        if (card.learningId !== null) {
-            const place = at({ lesson: id, learning: card.learningId });
-            step(deferred('put', '/lessons/{lesson}/pages/{learning}', { ...place, body: { mark, stageId } }));
-        } else if (task !== undefined) {
-            const place = at({ lesson: id, task: task.id });
-            step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...place, body: { mark } }));
-        }
-    };
+    const { setMark, setReached } = useMarks(id, edit, step);
     const { putSlip, takeSlip } = useSlips(id, edit, step);
     const undoable = (back: () => void) => setDone((steps) => [...steps, back]);
 
@@ -90,6 +74,28 @@ export function useLesson(id: number) {
         },
         canUndo: done.length > 0,
     };
+}
+
+/** How cards are marked, and what was reached on their tasks. */
+function useMarks(id: number, edit: Steps['edit'], step: Steps['step']) {
+    const setReached = (task: LessonTask, reached: Reached) => {
+        edit((data) => withTask(data, task.id, { tempoReached: reached.tempoReached, heardNote: reached.note }));
+        step(
+            deferred('put', '/lessons/{lesson}/marks/{task}', { ...at({ lesson: id, task: task.id }), body: reached }),
+        );
+    };
+    const setMark = (card: LessonCard, { mark, stageId }: Marked) => {
+        edit((data) => withMark(data, card.key, { mark, heardId: stageId ?? card.heardId }));
+        const task = card.tasks[0];
+        if (card.learningId !== null) {
+            const place = at({ lesson: id, learning: card.learningId });
+            step(deferred('put', '/lessons/{lesson}/pages/{learning}', { ...place, body: { mark, stageId } }));
+        } else if (task !== undefined) {
+            const place = at({ lesson: id, task: task.id });
+            step(deferred('put', '/lessons/{lesson}/marks/{task}', { ...place, body: { mark } }));
+        }
+    };
+    return { setMark, setReached };
 }
 
 /** The lesson with one of its cards changed. */

@@ -1,5 +1,5 @@
 import { Text } from '@mantine/core';
-import { Fragment, useState } from 'react';
+import { type DragEvent, Fragment, useState } from 'react';
 import type { Task, Week } from '../api';
 import { DayHead } from './DayHead';
 import { MarkCell } from './MarkCell';
@@ -24,14 +24,8 @@ interface Props {
 /** The plan as a page of an assignment book: what is to be done in rows, by piece; the days in columns, a mark where it stands. */
 export function PlanTable({ week, today, taken, take, edit, drop, makeRoom, openDay, moved }: Props) {
     const left = leftOf(week);
-    const [over, setOver] = useState<string | null>(null);
+    const { over, handlers } = useDragging(drop);
     const news = new Map(moved.map((one) => [one.id, one]));
-    const dragged = (event: React.DragEvent) => {
-        const card = cardUnder(event.target);
-        if (card !== null) event.dataTransfer.setData(CARD, JSON.stringify(card));
-    };
-    const dateUnder = (event: React.DragEvent) =>
-        (event.target as HTMLElement).closest<HTMLElement>('[data-date]')?.dataset.date ?? null;
     const row = (task: Task) => (
         <tr key={task.id}>
             <TaskName task={task} edit={() => edit({ id: task.id, date: null })} />
@@ -54,34 +48,8 @@ export function PlanTable({ week, today, taken, take, edit, drop, makeRoom, open
     return (
         <>
             <div className={`sheet ${styles.sheet}`}>
-                <table
-                    className={styles.table}
-                    onDragStart={dragged}
-                    onDragOver={(event) => {
-                        if (!event.dataTransfer.types.includes(CARD)) return;
-                        event.preventDefault();
-                        setOver(dateUnder(event));
-                    }}
-                    onDragLeave={() => setOver(null)}
-                    onDrop={(event) => {
-                        // Whatever falls here, the browser does not open it in the place of the plan.
-                        event.preventDefault();
-                        setOver(null);
-                        const card = takenFrom(event.dataTransfer.getData(CARD));
-                        const to = dateUnder(event);
-                        if (card !== null && to !== null) drop(card, to);
-                    }}
-                >
-                    <thead>
-                        <tr>
-                            <th scope="col" className={styles.what}>
-                                What
-                            </th>
-                            {week.days.map((day) => (
-                                <DayHead key={day.date} day={day} today={today} open={() => openDay(day.date)} />
-                            ))}
-                        </tr>
-                    </thead>
+                <table className={styles.table} {...handlers}>
+                    <Heads week={week} today={today} openDay={openDay} />
                     <tbody>
                         {groupsOf(week).map((group) => (
                             <Fragment key={group.key}>
@@ -134,4 +102,48 @@ function DidNotFit({ tasks, taken, take, makeRoom }: LeftProps) {
             </ul>
         </section>
     );
+}
+
+/** The days, each with its gauge. */
+function Heads({ week, today, openDay }: { week: Week; today: string | undefined; openDay: Props['openDay'] }) {
+    return (
+        <thead>
+            <tr>
+                <th scope="col" className={styles.what}>
+                    What
+                </th>
+                {week.days.map((day) => (
+                    <DayHead key={day.date} day={day} today={today} open={() => openDay(day.date)} />
+                ))}
+            </tr>
+        </thead>
+    );
+}
+
+/** A mark that is dragged: over which day it hangs, and where it falls. */
+function useDragging(drop: Props['drop']) {
+    const [over, setOver] = useState<string | null>(null);
+    const dateUnder = (event: DragEvent) =>
+        (event.target as HTMLElement).closest<HTMLElement>('[data-date]')?.dataset.date ?? null;
+    const handlers = {
+        onDragStart: (event: DragEvent) => {
+            const card = cardUnder(event.target);
+            if (card !== null) event.dataTransfer.setData(CARD, JSON.stringify(card));
+        },
+        onDragOver: (event: DragEvent) => {
+            if (!event.dataTransfer.types.includes(CARD)) return;
+            event.preventDefault();
+            setOver(dateUnder(event));
+        },
+        onDragLeave: () => setOver(null),
+        onDrop: (event: DragEvent) => {
+            // Whatever falls here, the browser does not open it in the place of the plan.
+            event.preventDefault();
+            setOver(null);
+            const card = takenFrom(event.dataTransfer.getData(CARD));
+            const to = dateUnder(event);
+            if (card !== null && to !== null) drop(card, to);
+        },
+    };
+    return { over, handlers };
 }
