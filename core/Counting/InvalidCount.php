@@ -10,12 +10,12 @@ use Nasturtium\Core\Refusal;
 final class InvalidCount extends Refusal
 {
     /** @param list<string> $lengths */
-    public static function noSuchLength(string $length, array $lengths): self
+    public static function noSuchLength(int|string $length, array $lengths): self
     {
         return new self("there is no word for a '{$length}' note; the lengths are ".implode(', ', $lengths));
     }
 
-    public static function wordTooLong(string $length, int $most): self
+    public static function wordTooLong(int|string $length, int $most): self
     {
         return new self("the word for a {$length} note is longer than ".$most.' letters');
     }

@@ -9,7 +9,7 @@ use Nasturtium\Core\Refusal;
 /** A finger that no hand has. */
 final class InvalidFinger extends Refusal
 {
-    public static function notOfAHand(string $at, int $finger): self
+    public static function notOfAHand(int|string $at, int $finger): self
     {
         return new self("{$at}: a hand has fingers 1 to 5, not {$finger}");
     }

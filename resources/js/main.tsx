@@ -23,7 +23,10 @@ const client = new QueryClient({
     },
 });
 
-const router = createBrowserRouter([
+const Opening = () => <Waiting what="One moment…" />;
+
+/** What opens without the teacher's rooms around it. */
+const ALONE = [
     { path: '/sign-in', lazy: async () => ({ Component: (await import('./account/SignIn')).SignIn }) },
     { path: '/welcome', lazy: async () => ({ Component: (await import('./account/Welcome')).Welcome }) },
     { path: '/forgotten', lazy: async () => ({ Component: (await import('./account/Forgotten')).Forgotten }) },
@@ -35,6 +38,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./progress/TermReport')).TermReport }),
     },
     { path: '/pieces/:piece/sheet', lazy: async () => ({ Component: (await import('./desk/LensSheet')).LensSheet }) },
+];
+
+const router = createBrowserRouter([
+    ...ALONE.map((route) => ({ ...route, HydrateFallback: Opening })),
     {
         path: '/',
         Component: Shell,
@@ -62,7 +69,7 @@ const router = createBrowserRouter([
             { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
             { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
         ],
-        HydrateFallback: () => <Waiting what="One moment…" />,
+        HydrateFallback: Opening,
     },
 ]);
 

@@ -20,7 +20,7 @@ final class SecurityHeaders
 
     private const ANSWER = "default-src 'none'; frame-ancestors 'none'; sandbox";
 
-    private const PERMISSIONS = 'microphone=(self), camera=(self), midi=(self), fullscreen=(self), autoplay=(self), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), display-capture=()';
+    private const PERMISSIONS = 'microphone=(self), camera=(self), midi=(self), fullscreen=(self), autoplay=(self), geolocation=(), payment=(), usb=(), serial=(), display-capture=()';
 
     private const A_YEAR = 'max-age=31536000; includeSubDomains';
 

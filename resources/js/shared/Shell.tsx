@@ -1,6 +1,6 @@
 import { Anchor, Button, Group, Kbd, Table, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
@@ -47,6 +47,7 @@ function Rooms({ name }: { name: string }) {
     const [shown, setShown] = useState<Key[] | null>(null);
     const listed = useListedKeys();
     const nextLesson = useNextLesson();
+    useTitle();
     useKeys([
         { key: 'n', does: 'open the next lesson', run: nextLesson },
         ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
@@ -54,6 +55,9 @@ function Rooms({ name }: { name: string }) {
     ]);
     return (
         <>
+            <a href="#room" className={styles.skip}>
+                Skip to the content
+            </a>
             <Group
                 component="header"
                 className={`no-print ${styles.header}`}
@@ -65,7 +69,7 @@ function Rooms({ name }: { name: string }) {
                 <Doors />
                 <Mine name={name} showKeys={() => setShown(listed())} />
             </Group>
-            <main className={styles.room}>
+            <main id="room" tabIndex={-1} className={styles.room}>
                 <Outlet />
             </main>
             <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Shortcuts of this screen">
@@ -73,6 +77,20 @@ function Rooms({ name }: { name: string }) {
             </Dialog>
         </>
     );
+}
+
+/** The title of the page says what the screen says of itself. */
+function useTitle() {
+    useEffect(() => {
+        const tell = () => {
+            const heading = document.querySelector('h1')?.textContent ?? '';
+            document.title = heading === '' ? 'Nasturtium' : `${heading} · Nasturtium`;
+        };
+        const watch = new MutationObserver(tell);
+        watch.observe(document.body, { childList: true, subtree: true, characterData: true });
+        tell();
+        return () => watch.disconnect();
+    }, []);
 }
 
 function Doors() {

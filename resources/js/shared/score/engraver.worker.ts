@@ -1,4 +1,4 @@
-import { VerovioToolkit } from 'verovio/esm';
+import { enableLog, LOG_OFF, VerovioToolkit } from 'verovio/esm';
 import createModule from 'verovio/wasm';
 
 export interface Order {
@@ -23,7 +23,11 @@ export interface Engraved {
 
 const IS_MUSICXML = /^(?:\uFEFF)?\s*(?:<\?xml[^>]*\?>\s*)?(?:<!DOCTYPE score-partwise[^>[]*>\s*)?<score-partwise[\s>]/;
 
-const ready = createModule().then((module: unknown) => new VerovioToolkit(module));
+const ready = createModule().then((module: unknown) => {
+    // What it would say of spacing is of no use to anybody; what cannot be engraved is told as an error.
+    enableLog(LOG_OFF, module);
+    return new VerovioToolkit(module);
+});
 
 function engrave(toolkit: InstanceType<typeof VerovioToolkit>, order: Order): string {
     const rows = order.rows.above + order.rows.below;

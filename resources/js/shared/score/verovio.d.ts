@@ -3,6 +3,9 @@ declare module 'verovio/wasm' {
 }
 
 declare module 'verovio/esm' {
+    export const LOG_OFF: number;
+    export function enableLog(level: number, module: unknown): void;
+
     export class VerovioToolkit {
         constructor(module: unknown);
         setOptions(options: Record<string, unknown>): void;

@@ -1,0 +1,27 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { drawRoom, serve } from '../../../tests/screen';
+import { Shell } from './Shell';
+
+const SESSION = { name: 'Odile', email: 'odile@x.example', studio: { today: '2031-05-05' } };
+
+describe('the rooms', () => {
+    it('give the page the name of the screen, and a way past the doors', async () => {
+        serve({ 'GET /session': () => SESSION });
+        drawRoom('/', '/', <Shell />);
+        const skip = await screen.findByRole('link', { name: 'Skip to the content' });
+        expect(document.querySelector(skip.getAttribute('href') ?? '')?.tagName).toBe('MAIN');
+        expect(document.title).toBe('Nasturtium');
+        const heading = document.createElement('h1');
+        heading.textContent = 'Theo B.';
+        document.querySelector('main')?.append(heading);
+        await waitFor(() => expect(document.title).toBe('Theo B. · Nasturtium'));
+    });
+
+    it('are closed to whoever is not signed in', async () => {
+        serve({ 'GET /session': () => Response.json({ message: 'x' }, { status: 401 }) });
+        drawRoom('/students', '/students?left=yes', <Shell />);
+        expect(await screen.findByText('gone to /sign-in')).toBeTruthy();
+    });
+});
