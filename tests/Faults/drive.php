@@ -63,12 +63,23 @@ foreach (answered($client->get("{$first}/api/this-week")) as $one) {
     $row ??= $one['student'] === 'Theo B.' ? $one : null;
 }
 $lesson = answered($client->post("{$first}/api/students/{$row['studentId']}/lessons", ['headers' => proof($jar), 'json' => ['heldOn' => $row['lessonOn']]]));
-$week = answered($client->get("{$first}/api/weeks/{$lesson['week']['id']}"));
+$week = answered($client->get("{$first}/api/weeks/{$lesson['weekId']}"));
 $task = array_values(array_filter($week['tasks'], static fn (array $of): bool => $of['bars'] !== []))[0];
 $link = answered($client->post("{$second}/api/students/{$row['studentId']}/links", ['headers' => proof($jar), 'json' => ['label' => 'Faults', 'expiresOn' => null]]));
 $home = ['Authorization' => 'Bearer '.basename($link['url'])];
 
-$slip = static fn (string $key): array => ['taskId' => $task['id'], 'kind' => 'cut-short', 'measure' => $task['bars'][0]['first'], 'hand' => null, 'clientKey' => $key];
+// A slip is noted once at a place, so each is of another kind, hand, bar or beat.
+$kinds = ['wrong-note', 'read-backwards', 'wrong-finger', 'leap-missed', 'cut-short', 'beat-lost', 'line-turn-stall', 'hands-do-not-meet', 'articulation', 'dynamics', 'repeat-missed'];
+$bars = range($task['bars'][0]['first'], $task['bars'][0]['last']);
+$beats = [[null, null], [1, 1], [2, 2], [3, 3], [1, 2], [2, 3], [1, 3]];
+$slip = static function (string $key, int $number) use ($task, $kinds, $bars, $beats): array {
+    [$from, $to] = $beats[intdiv($number, 33 * count($bars)) % count($beats)];
+
+    return [
+        'taskId' => $task['id'], 'kind' => $kinds[$number % 11], 'hand' => [null, 'R', 'L'][intdiv($number, 11) % 3],
+        'measure' => $bars[intdiv($number, 33) % count($bars)], 'fromBeat' => $from, 'toBeat' => $to, 'clientKey' => $key,
+    ];
+};
 $tick = static fn (string $key, string $date): array => ['clientKey' => $key, 'date' => $date, 'repetitions' => 1, 'feeling' => 'fine', 'note' => ''];
 
 // The same tick from two phones at two applications at the same moment.
@@ -94,12 +105,13 @@ for ($number = 0; ! file_exists($over) || $number < 40; $number++) {
     for ($try = 0; $try < 200; $try++) {
         $at = ($number + $try) % 2 === 0 ? $first : $second;
         try {
-            $status = $client->post("{$at}/api/lessons/{$lesson['id']}/slips", ['headers' => proof($jar), 'json' => $slip($key)])->getStatusCode();
+            $status = $client->post("{$at}/api/lessons/{$lesson['id']}/slips", ['headers' => proof($jar), 'json' => $slip($key, $number)])->getStatusCode();
         } catch (GuzzleException) {
             $status = 0;
         }
         if ($status === 200) {
             $acknowledged[] = $key;
+            usleep(30_000);
             break;
         }
         $broken++;
