@@ -54,7 +54,7 @@ test('a student is changed, a link opens and closes, and the student is erased',
     const errors: string[] = [];
     listen(home, errors);
     await home.goto(link);
-    await expect(home.getByText('No week has been sent yet')).toBeVisible();
+    await expect(home.getByText('No plan has been sent yet')).toBeVisible();
     await page.getByRole('button', { name: 'Withdraw' }).click();
     await expect(page.getByText('withdrawn')).toBeVisible();
     await home.reload();
