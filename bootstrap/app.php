@@ -19,6 +19,7 @@ use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 use Nasturtium\Core\Formats\BadInput;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\InvalidScore;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -52,6 +53,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (AuthenticationException $reason, Request $request): JsonResponse => new JsonResponse(['message' => 'Please sign in.'], 401));
         // Music that was kept and cannot be read is told, not a failure of the server.
         $exceptions->render(static fn (BadInput|InvalidScore $reason): JsonResponse => new JsonResponse(['message' => 'The music of this piece cannot be read: '.lcfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
-        $exceptions->dontReport([BadInput::class, InvalidScore::class]);
+        // So is whatever else was kept, as a path of her own, and is refused now.
+        $exceptions->render(static fn (Refusal $reason): JsonResponse => new JsonResponse(['message' => ucfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
+        $exceptions->dontReport([Refusal::class]);
     })
     ->create();

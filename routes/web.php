@@ -60,6 +60,7 @@ use App\Student\Timetable\Holiday;
 use App\Week\Patterns\WeekPattern;
 use App\Week\Patterns\WeekPatternController;
 use App\Week\Practice;
+use App\Week\ThisWeek\FirstStepsController;
 use App\Week\ThisWeek\ThisWeekController;
 use App\Week\WeekController;
 
@@ -72,7 +73,7 @@ use Illuminate\Support\Facades\Route;
 Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(function (): void {
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('welcome', [RegistrationController::class, 'show']);
-    Route::post('studios', [RegistrationController::class, 'store'])->middleware('throttle:account');
+    Route::post('studios', [RegistrationController::class, 'store'])->middleware(['throttle:account', 'throttle:heavy']);
     Route::post('password-resets', [PasswordResetController::class, 'store'])->middleware('throttle:forgotten');
     Route::put('password-resets', [PasswordResetController::class, 'update'])->middleware('throttle:forgotten');
 
@@ -86,7 +87,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::delete('account/sessions/{token}', [SessionsController::class, 'destroy'])->can('work', Studio::class);
         Route::middleware('throttle:account')->group(function (): void {
             Route::put('account/password', [AccountController::class, 'password'])->can('work', Studio::class);
-            Route::put('account/email', [AccountController::class, 'email'])->can('work', Studio::class);
+            Route::put('account/email', [AccountController::class, 'email'])->middleware('throttle:mail')->can('work', Studio::class);
             Route::put('account/email/confirmed', [AccountController::class, 'confirm'])->can('work', Studio::class);
             Route::post('account/second-step', [SecondStepController::class, 'store'])->can('work', Studio::class);
             Route::put('account/second-step', [SecondStepController::class, 'update'])->can('work', Studio::class);
@@ -108,6 +109,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->can('own', 'calendar');
 
         Route::get('this-week', [ThisWeekController::class, 'index'])->can('work', Student::class);
+        Route::get('first-steps', [FirstStepsController::class, 'show'])->can('work', Studio::class);
 
         Route::get('students', [StudentController::class, 'index'])->can('work', Student::class);
         Route::post('students', [StudentController::class, 'store'])->can('work', Student::class);

@@ -9,7 +9,6 @@ use App\Api\Patch;
 use App\Api\Put;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -39,7 +38,7 @@ final class AccountController
     public function password(PasswordRequest $request, #[CurrentUser] User $user, Sessions $sessions): JsonResponse
     {
         PasswordAskedRequest::hold($user, $request->string('current')->toString(), 'current');
-        $user->update(['password' => Hash::make($request->string('password')->toString())]);
+        $user->update(['password' => $request->string('password')->toString()]);
         $sessions->endOthers($user);
 
         return new JsonResponse(AccountResource::of($user));

@@ -8,7 +8,6 @@ use App\Api\Post;
 use App\Api\Put;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
@@ -46,7 +45,7 @@ final class PasswordResetController
     public function update(ResetRequest $request): Response
     {
         $status = Password::broker()->reset($request->only(['email', 'token', 'password']), static function (User $user, string $password): void {
-            $user->forceFill(['password' => Hash::make($password), 'remember_token' => Str::random(60)])->save();
+            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
             DB::table('sessions')->where('user_id', $user->id)->delete();
         });
         if ($status !== Password::PASSWORD_RESET) {

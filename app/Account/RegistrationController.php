@@ -6,6 +6,8 @@ namespace App\Account;
 
 use App\Api\Get;
 use App\Api\Post;
+use Illuminate\Contracts\Cache\LockProvider;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
@@ -24,8 +26,11 @@ final class RegistrationController
     #[Post('/studios', SessionResource::class)]
     public function store(RegistrationRequest $request): JsonResponse
     {
-        // Two first accounts at once: the second finds the door shut.
-        $user = Cache::lock('a first account', 10)->block(5, static fn (): User => DB::transaction(static function () use ($request): User {
+        // Two first accounts at once: the second finds the door shut. The lock is a row of the request's own transaction, so it
+        // holds until the first account is kept, and not only until it is written.
+        $locks = Cache::store('database')->getStore();
+        assert($locks instanceof LockProvider);
+        $user = $locks->lock('a first account', 10)->block(5, static fn (): User => DB::transaction(static function () use ($request): User {
             if (! self::isOpen()) {
                 throw ValidationException::withMessages(['email' => 'New studios are made by invitation here. Ask whoever runs this installation.']);
             }
@@ -35,7 +40,12 @@ final class RegistrationController
                 'timezone' => $country->timezone($request->filled('timezone') ? $request->string('timezone')->toString() : null),
             ]);
 
-            return User::query()->create(['studio_id' => $studio->id, 'name' => $request->string('name')->trim()->toString(), 'email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()]);
+            try {
+                return User::query()->create(['studio_id' => $studio->id, 'name' => $request->string('name')->trim()->toString(), 'email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()]);
+            } catch (UniqueConstraintViolationException) {
+                // Somebody else has taken the address since it was looked at.
+                throw ValidationException::withMessages(['email' => __('validation.unique', ['attribute' => 'email'])]);
+            }
         }));
         Auth::login($user);
         $request->session()->regenerate();

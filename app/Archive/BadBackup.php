@@ -52,7 +52,7 @@ final class BadBackup extends BadInput
 
     public static function studioInUse(): self
     {
-        return new self('This studio has students or books already. A backup is put back into an empty one.');
+        return new self('This studio has students or books already. A backup is restored into an empty one.');
     }
 
     public static function hereAlready(): self

@@ -32,7 +32,7 @@ final class RestoreCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line("{$rows} rows were put back into {$studio->refresh()->name}.");
+        $this->line("{$rows} rows were restored into {$studio->refresh()->name}.");
 
         return self::SUCCESS;
     }

@@ -31,8 +31,6 @@ final readonly class HomeTaskResource
         #[OA\Property]
         public ?string $piece,
         #[OA\Property]
-        public ?int $learningId,
-        #[OA\Property]
         public string $page,
         #[OA\Property]
         public ?Hand $hand,

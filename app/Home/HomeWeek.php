@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Home;
 
-use App\Lesson\Lesson;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\HomeChildResource;
 use App\Student\Learning\BarsResource;
@@ -40,7 +39,7 @@ final class HomeWeek
             $student->timezone ?? $student->studio->timezone,
             $week === null ? null : self::nextLesson($week, $student, $today)->toDateString(),
             $week->message ?? '',
-            $week === null ? '' : (string) Lesson::query()->where('student_id', $student->id)->where('held_on', $week->starts_on->toDateString())->value('shared_note'),
+            $week?->noteOfLesson() ?? '',
             Care::breakAfter($student->age($today)),
             Care::words(),
             $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),
@@ -63,8 +62,7 @@ final class HomeWeek
             $task->title,
             $task->instruction,
             $task->learning?->piece->title,
-            $task->learning_id,
-            $task->learning === null ? '' : "{$task->learning->piece->page->book->title}, p. {$task->learning->piece->page->number}",
+            $task->learning?->piece->page->inBook() ?? '',
             $task->hand,
             $task->repetitions,
             $task->tempo,

@@ -16,9 +16,6 @@ use Nasturtium\Core\Practice\TaskKind;
 /** A week as it is heard, a card for each page and for whatever is on none; and the pages that were opened at the lesson. */
 final class LessonCards
 {
-    /** Tasks that belong to no page stand before the pages, or behind them. */
-    private const BEFORE = [TaskKind::WarmUp];
-
     /** @return list<LessonCardResource> warm-up, pages as they were set, reviews, what is on no page, new pages */
     public static function of(Lesson $lesson): array
     {
@@ -37,24 +34,26 @@ final class LessonCards
     private static function cards(Lesson $lesson, ?int $only): array
     {
         $tasks = $lesson->week_id === null ? [] : HeardTasks::ofWeek($lesson->week_id);
-        $byPage = [];
-        $cards = [];
+        [$byPage, $warmUps, $current, $reviews, $others, $new] = [[], [], [], [], [], []];
         foreach ($tasks as $task) {
             if ($task->learningId !== null) {
                 $byPage[$task->learningId][] = $task;
             } elseif ($only === null) {
-                $cards[in_array($task->kind, self::BEFORE, true) ? 0 : 3][] = self::single($task);
+                $task->kind === TaskKind::WarmUp ? $warmUps[] = self::single($task) : $others[] = self::single($task);
             }
         }
         $learnings = self::learnings($lesson, $only === null ? array_keys($byPage) : [$only], $only === null);
         $marks = PageMark::query()->where('lesson_id', $lesson->id)->get()->keyBy('learning_id');
         foreach ($learnings as $learning) {
             $card = self::page($lesson, $learning, $byPage[$learning->id] ?? [], $marks->get($learning->id));
-            $cards[$card->isNew ? 4 : ($card->kind === TaskKind::Review ? 2 : 1)][] = $card;
+            match (true) {
+                $card->isNew => $new[] = $card,
+                $card->kind === TaskKind::Review => $reviews[] = $card,
+                default => $current[] = $card,
+            };
         }
-        ksort($cards);
 
-        return array_merge(...array_values($cards));
+        return [...$warmUps, ...$current, ...$reviews, ...$others, ...$new];
     }
 
     /**
@@ -95,7 +94,6 @@ final class LessonCards
         $isReview = $tasks !== [] && array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->kind !== TaskKind::Review) === [];
         $stages = $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): HeardStage => self::heard($stage, $byStage[$stage->id] ?? null, $lesson))->all());
         $heard = new HeardPage($stages);
-        $page = $learning->piece->page;
 
         return new LessonCardResource(
             "page {$learning->id}",
@@ -103,7 +101,7 @@ final class LessonCards
             $learning->id,
             $learning->piece_id,
             $learning->piece->title,
-            "{$page->book->title}, p. {$page->number}",
+            $learning->piece->page->inBook(),
             $tasks === [] && $learning->state !== LearningState::Finished,
             $tasks !== [] && self::isFolded($tasks),
             $mark->mark ?? ($isReview ? $tasks[0]->mark : null),

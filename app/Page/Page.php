@@ -34,6 +34,17 @@ final class Page extends Model
         return $this->belongsTo(Book::class);
     }
 
+    /** Where it stands, in words: `The Windowsill Book, p. 3`. Needs its book. */
+    public function inBook(): string
+    {
+        return self::words($this->book->title, $this->number);
+    }
+
+    public static function words(string $book, int $number): string
+    {
+        return "{$book}, p. {$number}";
+    }
+
     /** @return HasMany<Piece, $this> */
     public function pieces(): HasMany
     {

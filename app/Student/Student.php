@@ -134,12 +134,18 @@ final class Student extends Model
         return $next === null ? $day->addWeek() : CarbonImmutable::parse($next);
     }
 
-    /** When the lesson of a weekday begins, as 15:30. */
+    /** When the lesson of a day begins, as 15:30; needs the changed lessons. */
     public function lessonTimeOn(CarbonImmutable $day): string
     {
-        $time = $day->dayOfWeekIso === $this->second_weekday && $this->second_time !== null ? $this->second_time : $this->lesson_time;
+        return $this->timeOf($day, $this->changedLessons->first(static fn (Lesson $lesson): bool => $lesson->at !== null && $lesson->held_on->equalTo($day)));
+    }
 
-        return substr($this->changedLessons->first(static fn (Lesson $lesson): bool => $lesson->at !== null && $lesson->held_on->equalTo($day))->at ?? $time, 0, 5);
+    /** When a lesson begins, as 15:30: as it was changed, or as the timetable has it on that day. */
+    public function timeOf(CarbonImmutable $day, ?Lesson $changed): string
+    {
+        $usual = $day->dayOfWeekIso === $this->second_weekday ? $this->second_time ?? $this->lesson_time : $this->lesson_time;
+
+        return substr($changed->at ?? $usual, 0, 5);
     }
 
     /** @return BelongsTo<Studio, $this> */

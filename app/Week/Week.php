@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use App\Lesson\Lesson;
+use App\Student\Family\FamilyLink;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -11,7 +13,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /**
  * The assignment from one lesson to the next.
@@ -32,7 +33,7 @@ final class Week extends Model
 {
     protected $guarded = [];
 
-    /** What the teacher wrote for the family at the lesson that the week begins with; read with all that is shown. */
+    /** As `noteOfLesson`; read with all that is shown. */
     public string $lessonNote = '';
 
     /** @var list<string> labels of the home links that show it */
@@ -41,11 +42,19 @@ final class Week extends Model
     /** With its tasks and days, as it is shown. */
     public function whole(): self
     {
-        $this->links = array_values(DB::table('family_links')->where('student_id', $this->student_id)->whereNull('withdrawn_at')
-            ->where(static fn ($open) => $open->whereNull('expires_on')->orWhere('expires_on', '>=', now()->toDateString()))->orderBy('id')->pluck('label')->all());
-        $this->lessonNote = (string) DB::table('lessons')->where('student_id', $this->student_id)->where('held_on', $this->starts_on->toDateString())->value('shared_note');
+        $this->loadMissing(WeekDays::RELATIONS);
+        $today = $this->student->today();
+        $links = FamilyLink::query()->where('student_id', $this->student_id)->orderBy('id')->get();
+        $this->links = array_values($links->filter(static fn (FamilyLink $link): bool => $link->opens($today))->map(static fn (FamilyLink $link): string => $link->label)->all());
+        $this->lessonNote = $this->noteOfLesson();
 
-        return $this->loadMissing(WeekDays::RELATIONS);
+        return $this;
+    }
+
+    /** What the teacher wrote for the family at the lesson that the week begins with. */
+    public function noteOfLesson(): string
+    {
+        return (string) Lesson::query()->where('student_id', $this->student_id)->where('held_on', $this->starts_on->toDateString())->value('shared_note');
     }
 
     /** @return BelongsTo<Student, $this> */

@@ -88,6 +88,7 @@ test('a second step is set up, asked for, and a recovery code lets in', async ({
     await expect(second).toContainText('10 recovery codes are left');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Sign out' }).first().click();
+    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
     await page.getByLabel('Email').fill('second@hill.example');
     await page.getByLabel(/^Password/).fill('four words in a row');
     await page.keyboard.press('Enter');

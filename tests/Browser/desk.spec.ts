@@ -206,7 +206,7 @@ test('a lens goes to paper: to be filled in, with its answer, and to be ringed',
     await page.getByRole('combobox', { name: 'Lens' }).click();
     await page.getByRole('option', { name: 'notes' }).click();
     await page.getByText('To ring').click();
-    const asked = await page.getByText(/^Ring every/).textContent();
+    const asked = await page.getByText(/^Ring every .* How many did you find/).textContent();
     const times = await page.getByText(/the answer: \d+ times/).textContent();
     await expect(page.getByRole('region', { name: 'The answer' }).locator('.score-ring')).toHaveCount(
         Number(times?.match(/(\d+) times/)?.[1]),

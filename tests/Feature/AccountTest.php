@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Account\SecondStep\OneTimeCode;
+use App\Account\SecondStep\SecondStep;
 use App\Account\Studio;
 use App\Account\User;
 use App\Home\Letters\Mail as KeptMail;
@@ -129,4 +130,31 @@ test('a second step is set up with an app, asked for at the sign-in, and put awa
     $this->deleteJson('/api/account/second-step', ['password' => 'secret-word'])->assertNoContent();
     $this->travel(11)->minutes();
     $sign([])->assertOk();
+});
+
+test('a recovery code is taken by one of two who come with it at once', function (): void {
+    $own = new Fixtures();
+    $code = SecondStep::renewCodes($own->teacher)[4];
+    [$one, $other] = [User::query()->findOrFail($own->teacher->id), User::query()->findOrFail($own->teacher->id)];
+    expect(SecondStep::takes($one, $code))->toBeTrue()->and(SecondStep::takes($other, $code))->toBeFalse()
+        ->and($own->teacher->refresh()->recovery_codes)->toHaveCount(9);
+});
+
+test('two who make an account with one address at once: the second is told, and has left no studio', function (): void {
+    config(['nasturtium.registration' => true]);
+    $first = new Fixtures();
+    User::creating(fn (User $user) => User::query()->whereKey($first->teacher->id)->update(['email' => $user->email]));
+    $this->postJson('/api/studios', a_first_account())->assertJsonValidationErrors('email');
+    User::flushEventListeners();
+    expect(Studio::query()->count())->toBe(1);
+});
+
+test('mails to a new address are not sent without end', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $ask = fn () => $this->putJson('/api/account/email', ['email' => 'new@studio.example', 'password' => 'secret-word']);
+    for ($time = 1; $time <= 20; $time++) {
+        $ask()->assertOk();
+    }
+    $ask()->assertTooManyRequests();
 });

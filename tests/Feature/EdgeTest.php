@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Student\Learning\Learning;
 use App\Week\Practice;
 use App\Week\Task;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 
@@ -129,4 +130,19 @@ test('what is wrong with a field is said with its name and what to do', function
         ->assertJsonPath('errors.firstName.0', 'First name: use 60 letters or fewer.')
         ->assertJsonPath('errors.lessonMinutes.0', 'Lesson minutes: use a number from 10 to 180.')
         ->assertJsonPath('errors.initial.0', 'Please fill in: initial.');
+});
+
+test('what was kept and is refused now is said, not a failure of the server', function (): void {
+    $of = "/api/pieces/{$this->own->piece->id}/breakdown";
+    $this->own->student->update(['path_id' => $this->own->path->id]);
+    $this->own->learning->update(['path_id' => $this->own->path->id]);
+    $this->own->path->steps()->delete();
+    $this->getJson("{$of}?student={$this->own->student->id}")->assertUnprocessable()->assertExactJson(['message' => 'A path needs at least one stage.']);
+    $this->own->student->update(['path_id' => null]);
+    $this->own->learning->update(['path_id' => null]);
+    $this->own->studio->update(['count_words' => ['long' => 'lo-ong']]);
+    $this->getJson("{$of}?student={$this->own->student->id}")->assertUnprocessable()->assertJsonPath('message', fn (string $said): bool => str_starts_with($said, 'There is no word for a'));
+    $this->own->studio->update(['count_words' => null]);
+    DB::table('pieces')->where('id', $this->own->piece->id)->update(['music' => '<no-music/>']);
+    $this->getJson($of)->assertUnprocessable()->assertJsonPath('message', fn (string $said): bool => str_starts_with($said, 'The music of this piece cannot be read: '));
 });

@@ -88,7 +88,7 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     $this->own->studio->delete();
     $empty = Studio::query()->create(['name' => 'New']);
     $teacher = User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
-    $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were put back into north.')->assertSuccessful();
+    $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were restored into north.')->assertSuccessful();
     expect(rows_of_studio($empty->id))->toEqual($before);
     $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
     $this->actingAs($teacher);

@@ -302,3 +302,14 @@ test('a lesson that was moved before there was a week hears the week that leads 
     $moved = Lesson::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'held_on' => '2031-05-06', 'slot_on' => Fixtures::MONDAY, 'state' => 'moved']);
     $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-06'])->assertJson(['id' => $moved->id, 'weekId' => $this->own->week->id]);
 });
+
+test('a lesson begins as it was moved, or as the timetable has it on its day', function (): void {
+    $time = fn (): string => $this->getJson("/api/lessons/{$this->own->lesson->id}")->json('time');
+    expect($time())->toBe('15:00');
+    $this->own->student->update(['second_weekday' => 1, 'second_time' => '16:45']);
+    expect($time())->toBe('16:45');
+    $this->own->student->update(['second_time' => null]);
+    expect($time())->toBe('15:00');
+    $this->own->lesson->update(['at' => '09:30']);
+    expect($time())->toBe('09:30');
+});

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Account\Studio;
+use App\Account\User;
 use App\Demo\Chance;
 use App\Lesson\Lesson;
 use App\Page\Book;
@@ -103,4 +105,18 @@ test('a lesson that is finished is shown as held, and the next one is another st
     expect($row())->toMatchArray(['lessonOn' => Fixtures::MONDAY, 'held' => false]);
     $this->putJson("/api/lessons/{$this->own->lesson->id}/finished")->assertOk();
     expect($row())->toMatchArray(['lessonOn' => Fixtures::MONDAY, 'held' => true]);
+});
+
+test('a new studio is shown how far it has come, and one that has sent a plan has come all the way for good', function (): void {
+    $steps = fn (): array => array_values($this->getJson('/api/first-steps')->assertOk()->json());
+    expect($steps())->toBe([true, true, false, false]);
+    $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk();
+    expect($steps())->toBe([true, true, true, false]);
+    Week::query()->update(['sent_at' => now()]);
+    $this->travelTo('2032-02-02 10:00:00');
+    $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk();
+    expect($steps())->toBe([true, true, true, true]);
+    $new = User::query()->create(['studio_id' => Studio::query()->create(['name' => 'south'])->id, 'name' => 'Teacher', 'email' => 'south@studio.example', 'password' => 'secret-word']);
+    $this->actingAs($new);
+    expect($steps())->toBe([false, false, false, false]);
 });

@@ -162,3 +162,17 @@ test('the first screen shows the leaf, what is stuck and what waits', function (
         ->and($row['leaf'])->toHaveCount(7)
         ->and($row['pieces'])->toBe(['Blue Gate']);
 });
+
+test('a plan goes to the links that are open on the student’s day, not on the server’s', function (): void {
+    $this->own->studio->update(['timezone' => 'America/New_York']);
+    $receivers = fn (): array => $this->getJson("/api/weeks/{$this->own->week->id}")->assertOk()->json('receivers');
+    $this->own->link->update(['expires_on' => '2031-05-05']);
+    $this->travelTo('2031-05-06 02:00:00');
+    expect($receivers())->toBe(['Home']);
+    $this->travelTo('2031-05-06 05:00:00');
+    expect($receivers())->toBe([]);
+    $this->own->link->update(['expires_on' => null]);
+    expect($receivers())->toBe(['Home']);
+    $this->own->link->update(['withdrawn_at' => now()]);
+    expect($receivers())->toBe([]);
+});

@@ -26,9 +26,12 @@ final class SecondStep
             if (Hash::check($code, $hash)) {
                 $left = $user->recovery_codes ?? [];
                 unset($left[$at]);
-                $user->update(['recovery_codes' => array_values($left)]);
 
-                return true;
+                // Two requests with one code: only the first finds the list as it was.
+                $taken = User::query()->whereKey($user->id)->where('recovery_codes', $user->getRawOriginal('recovery_codes'))->update(['recovery_codes' => json_encode(array_values($left), JSON_THROW_ON_ERROR)]) === 1;
+                $user->refresh();
+
+                return $taken;
             }
         }
 

@@ -67,13 +67,11 @@ final readonly class LearningResource
      */
     private static function with(Learning $learning, array $petals, array $stages): self
     {
-        $page = $learning->piece->page;
-
         return new self(
             $learning->id,
             $learning->piece_id,
             $learning->piece->title,
-            "{$page->book->title}, p. {$page->number}",
+            $learning->piece->page->inBook(),
             $learning->state,
             $learning->path,
             $learning->path_id,

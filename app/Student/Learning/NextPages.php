@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
-use App\Student\Student;
+use App\Page\Page;
 use Illuminate\Support\Facades\DB;
 
 /** What a student could open next: in each book they are in, the first piece after the last one opened; and the first piece of every other book. */
@@ -38,6 +38,6 @@ final class NextPages
             order by other_book, next.book_id
             SQL, [$student, $student, $studio]);
 
-        return array_map(static fn (\stdClass $row): NextPageResource => new NextPageResource($row->id, $row->page_id, $row->title, "{$row->book}, p. {$row->number}", (bool) $row->other_book), array_values($rows));
+        return array_map(static fn (\stdClass $row): NextPageResource => new NextPageResource($row->id, $row->page_id, $row->title, Page::words($row->book, $row->number), (bool) $row->other_book), array_values($rows));
     }
 }

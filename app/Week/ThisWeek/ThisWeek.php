@@ -51,7 +51,6 @@ final class ThisWeek
                 ...$next = self::lesson($student, $week, $changes[$student->id] ?? [], $free, $date),
                 held: in_array($next[0], $held[$student->id] ?? [], true),
                 weekId: $week?->id,
-                sent: $week !== null && $week->sent_at !== null,
                 leaf: $week === null ? [] : self::leaf($week, $minutes[$student->id] ?? [], $free, $counted['days']),
                 stuck: self::stuck($current, $stuck),
                 waiting: self::waiting($current, $week, $counted),

@@ -13,13 +13,12 @@ final readonly class ThisWeekResource
 {
     /**
      * @param  bool  $held  the lesson is finished
-     * @param  bool  $sent  the plan of this week
      * @param  list<LeafDayResource>  $leaf
      * @param  list<string>  $stuck
      * @param  list<string>  $waiting
      * @param  list<string>  $pieces
      * @param  list<string>  $reviewsDue  titles
-     * @param  list<string>  $left  what found no room, and why
+     * @param  list<string>  $left  what didn’t fit, and why
      */
     public function __construct(
         #[OA\Property]
@@ -36,8 +35,6 @@ final readonly class ThisWeekResource
         public bool $held,
         #[OA\Property]
         public ?int $weekId,
-        #[OA\Property]
-        public bool $sent,
         #[ListOf(LeafDayResource::class)]
         public array $leaf,
         #[ListOf('string')]

@@ -2,7 +2,7 @@ import { Button, Group, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
-import { shortDate, timeOf } from '../shared/words';
+import { dateOf, shortDate, timeOf } from '../shared/words';
 import styles from './Devices.module.css';
 
 /** Where the account is signed in; each other device can be signed out, or all at once. */
@@ -30,7 +30,7 @@ export function Devices() {
                                 <span className="faint">
                                     {row.isThis
                                         ? ', this one'
-                                        : `, used ${shortDate(row.usedAt.slice(0, 10))}, ${timeOf(row.usedAt)}`}
+                                        : `, used ${shortDate(dateOf(row.usedAt))}, ${timeOf(row.usedAt)}`}
                                 </span>
                             </Text>
                             {!row.isThis && (

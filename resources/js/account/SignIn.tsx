@@ -2,12 +2,10 @@ import { Anchor, Button, Checkbox, PasswordInput, Text, TextInput } from '@manti
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useLocation, useNavigate } from 'react-router';
-import { type Api, ApiError, api, ask, keyOf } from '../api';
+import { type Api, api, ask, keyOf } from '../api';
+import { CodeField } from '../shared/CodeField';
 import { Trouble } from '../shared/Notes';
 import { Door } from './Door';
-
-/** Whether the server asks for the code of an authenticator app. */
-const asksForCode = (error: unknown) => error instanceof ApiError && error.errors.code !== undefined;
 
 /** The way in; to the first account where nobody has one yet. */
 export function SignIn() {
@@ -38,17 +36,7 @@ export function SignIn() {
                 value={draft.password}
                 onChange={(event) => set({ password: event.currentTarget.value })}
             />
-            {(asksForCode(signIn.error) || draft.code !== '') && (
-                <TextInput
-                    label="Code of your app, or a recovery code"
-                    autoComplete="one-time-code"
-                    inputMode="numeric"
-                    required
-                    value={draft.code}
-                    onChange={(event) => set({ code: event.currentTarget.value })}
-                    autoFocus
-                />
-            )}
+            <CodeField error={signIn.error} code={draft.code} set={(code) => set({ code })} />
             <Checkbox
                 label="Remember me on this device for 30 days"
                 checked={draft.remember}

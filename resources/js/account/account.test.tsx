@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { ask } from '../api';
 import { SessionOver } from '../shared/SessionOver';
-import { FirstSteps } from '../week/FirstSteps';
+import { FirstSteps, showFirstSteps } from '../week/FirstSteps';
 import { Account } from './Account';
 import { SignIn } from './SignIn';
 import { Welcome } from './Welcome';
@@ -123,24 +123,38 @@ describe('a session that is over', () => {
 
 describe('first steps', () => {
     beforeEach(() => localStorage.clear());
-    const row = { studentId: 3, student: 'Pia L.', weekId: null, sent: false };
-    const draw = (rows: object[], pieces: object[] = []) => {
-        serve({ 'GET /books': () => [{ pages: [{ pieces }] }] });
+    const KEPT = 'nasturtium.first-steps';
+    const row = { studentId: 3, student: 'Pia L.', weekId: null };
+    const draw = (rows: object[], had: object = {}) => {
+        const asked = serve({
+            'GET /first-steps': () => ({ page: false, student: false, plan: false, sent: false, ...had }),
+        });
         drawRoom('/', '/', <FirstSteps rows={rows as never} />);
+        return asked;
     };
 
     it('lead on to what is not done yet', async () => {
-        draw([row], [{ id: 1 }]);
+        draw([row], { page: true, student: true });
         expect((await screen.findByText('✓ A page')).textContent).toBeTruthy();
         expect(screen.getByText('✓ A student')).toBeTruthy();
         expect(screen.getByRole('link', { name: 'To Pia L.' }).getAttribute('href')).toBe('/students/3');
     });
 
-    it('are gone when a plan was sent, or when they are put away', async () => {
-        draw([{ ...row, weekId: 4, sent: true }], [{ id: 1 }]);
-        await waitFor(() => expect(screen.queryByRole('region')).toBeNull());
+    it('are put away by themselves once a plan was sent, and nobody asks again', async () => {
+        draw([row], { page: true, student: true, plan: true, sent: true });
+        await waitFor(() => expect(localStorage.getItem(KEPT)).toBe('yes'));
+        expect(screen.queryByRole('region')).toBeNull();
+        expect(draw([row])).toEqual([]);
+    });
+
+    it('are put away by hand, and found again under Studio, all of them done too', async () => {
         draw([]);
         await userEvent.click(await screen.findByRole('button', { name: 'Not now' }));
-        expect(localStorage.getItem('nasturtium.first-steps')).toBe('yes');
+        expect(localStorage.getItem(KEPT)).toBe('yes');
+        showFirstSteps();
+        draw([row], { page: true, student: true, plan: true, sent: true });
+        expect(await screen.findByText('✓ Sent')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Close' }));
+        expect(screen.queryByRole('region')).toBeNull();
     });
 });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type Api, api, type LessonCard, type LessonTask, at as placed } from '../api';
+import { type Api, api, type LessonCard, type LessonTask, at as placed, type Report } from '../api';
 import { atBar, firstBar, type Pointed, step, stretch } from './pointed';
 import { usePage, wordsAt } from './SlipBoard';
 import type { LessonInHand, Mark } from './useLesson';
@@ -28,28 +28,37 @@ export function useHearing(hand: LessonInHand) {
     const open = cards.filter((card) => !card.folded);
     const { chosen, marked, shown, ...choice } = useChoice(open);
     const [heard, setHeard] = useState<Record<string, number>>({});
-    const [pointed, point] = useState<Pointed | null>(null);
     const heardOf = (card: LessonCard) => heard[card.key] ?? card.heardId;
     const target = marked ?? chosen;
     const board = shown ?? target;
     const task = board === null ? null : taskOf(board, heardOf(board));
     const page = usePage(board?.pieceId ?? null, data?.studentId);
-    const rungs = useRungs(task);
-    const hasBars = task !== null && task.bars.length > 0;
-    const at = pointed ?? atBar(hasBars ? firstBar(task) : 0);
+    const { at, letGo, ...pointing } = usePointing(task, page.data?.report);
+    const climb = useClimb(task, hand);
     const choose = (key: string) => {
         choice.choose(key);
-        point(null);
+        letGo();
     };
     const give = (card: LessonCard | null, mark: Mark, stageId?: number | null) => {
         if (card === null) return;
         hand.mark(card, mark, stageId ?? (card.steps.length > 0 ? heardOf(card) : null));
         choice.go(card, mark);
-        point(null);
+        letGo();
     };
     return {
-        ...{ cards: open, folded: cards.filter((card) => card.folded), chosen, target, board, task, page, at, point },
-        ...{ choose, give, heardOf },
+        cards: open,
+        folded: cards.filter((card) => card.folded),
+        chosen,
+        target,
+        board,
+        task,
+        page,
+        at,
+        ...pointing,
+        choose,
+        give,
+        heardOf,
+        climb,
         go: (by: number) => {
             const index = open.findIndex((card) => card.key === (chosen ?? target)?.key);
             const next = open[(index + by + open.length) % Math.max(1, open.length)];
@@ -69,14 +78,6 @@ export function useHearing(hand: LessonInHand) {
             choice.show(target.key);
             hand.addSlip(of, kind, where, wordsAt(isHere ? page.data?.report : undefined, where));
         },
-        climb(by: number) {
-            if (task === null || task.tempo === null) return;
-            const now = task.tempoReached ?? task.tempo;
-            const next = by > 0 ? rungs.find((rung) => rung > now) : rungs.findLast((rung) => rung < now);
-            if (next !== undefined) hand.reached(task, { tempoReached: next });
-        },
-        toBar: (by: number) => hasBars && page.data && point(step(at, by, page.data.report)),
-        toBeat: (by: 1 | -1) => hasBars && page.data && point(stretch(at, by, page.data.report)),
     };
 }
 
@@ -104,6 +105,31 @@ function useChoice(cards: readonly LessonCard[]) {
         },
         show: (key: string) =>
             setChoice((before) => ({ chosen: before?.chosen ?? first, marked: before?.marked ?? null, shown: key })),
+    };
+}
+
+/** Where on the music is pointed: the first bar of the task, until it is pointed elsewhere. */
+function usePointing(task: LessonTask | null, report: Report | undefined) {
+    const [pointed, point] = useState<Pointed | null>(null);
+    const hasBars = task !== null && task.bars.length > 0;
+    const at = pointed ?? atBar(hasBars ? firstBar(task) : 0);
+    return {
+        at,
+        point,
+        letGo: () => point(null),
+        toBar: (by: number) => hasBars && report && point(step(at, by, report)),
+        toBeat: (by: 1 | -1) => hasBars && report && point(stretch(at, by, report)),
+    };
+}
+
+/** The tempo that was reached, a rung of the ladder up or down. */
+function useClimb(task: LessonTask | null, hand: LessonInHand) {
+    const rungs = useRungs(task);
+    return (by: number) => {
+        if (task === null || task.tempo === null) return;
+        const now = task.tempoReached ?? task.tempo;
+        const next = by > 0 ? rungs.find((rung) => rung > now) : rungs.findLast((rung) => rung < now);
+        if (next !== undefined) hand.reached(task, { tempoReached: next });
     };
 }
 

@@ -53,6 +53,8 @@ export function useLesson(id: number) {
         },
         addSlip: (task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, place: string) => {
             const slip = slipOf(task, kind, at, place);
+            // At one place a slip is noted once.
+            if (lesson.data?.slips.some((one) => isSame(one, slip))) return;
             const where = { measure: at.first, last: at.last, fromBeat: at.from, toBeat: at.to };
             putSlip(slip, {
                 taskId: task.id,
@@ -149,6 +151,9 @@ function slipOf(task: LessonTask, kind: Api['SlipKindResource'], at: Pointed, pl
         hand: task.hand,
     };
 }
+
+const isSame = (one: Slip, other: Slip) =>
+    one.taskId === other.taskId && one.kind === other.kind && one.place === other.place && one.hand === other.hand;
 
 /** The steps of a lesson: each shows at once, waits here, and is sent in order when there is a connection. */
 function useSteps(id: number) {

@@ -30,7 +30,7 @@ export function Handle({ task, taken, card, edit }: Props) {
                         →
                     </Button>
                     <Button {...small} onClick={card.lock}>
-                        {task.locked.includes(taken.date ?? '') ? `Let it move (l)` : `Keep on ${day} (l)`}
+                        {task.locked.includes(taken.date ?? '') ? 'Let it move (l)' : `Keep on ${day} (l)`}
                     </Button>
                     <Button {...small} onClick={card.takeOff}>
                         Remove from {day} (x)

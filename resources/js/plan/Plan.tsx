@@ -157,7 +157,7 @@ function usePlanKeys(
         { key: 'a', does: 'add a task', run: () => open('add') },
         { key: 'm', does: 'a word to the family', run: () => open('word') },
         { key: 'u', does: 'undo', run: hand.undo },
-        { key: 'r', does: 'make room for what did not fit', run: () => card.roomForNext() },
+        { key: 'r', does: 'make room for what did not fit', run: card.roomForNext },
         { key: 's', does: 'send the plan', run: () => sendOrAsk(hand, open) },
     ]);
 }

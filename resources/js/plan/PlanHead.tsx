@@ -2,7 +2,7 @@ import { Anchor, Button, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import type { Week } from '../api';
 import { Leaf } from '../shared/Leaf';
-import { listed, longDate, shortDate } from '../shared/words';
+import { dateOf, listed, longDate, shortDate } from '../shared/words';
 import styles from './PlanHead.module.css';
 import { movedWords } from './planning';
 import type { WeekInHand } from './useWeek';
@@ -25,7 +25,7 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
         `Next lesson ${longDate(data.endsOn)}.`,
         data.sentAt === null
             ? `Not sent yet: the family does not see it.${data.receivers.length > 0 ? ` It goes to ${listed(data.receivers)}.` : ''}`
-            : `Sent ${shortDate(data.sentAt.slice(0, 10))}.`,
+            : `Sent ${shortDate(dateOf(data.sentAt))}.`,
         data.share < 100 ? 'A light week: half the minutes.' : '',
         data.plannedOn !== null && data.plannedOn > data.startsOn
             ? `What was left was planned again on ${longDate(data.plannedOn)}.`

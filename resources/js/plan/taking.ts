@@ -50,6 +50,10 @@ export function handling(
     const task = data?.tasks.find((one) => one.id === taken?.id) ?? null;
     const place = (to: string | null) =>
         taken && apply(move(taken.id, from(taken.date), to), () => setTaken({ id: taken.id, date: to }));
+    const makeRoom = (id: number) => {
+        const first = open[0];
+        if (first !== undefined) apply(move(id, null, first.date), () => setTaken({ id, date: first.date }));
+    };
     return {
         task,
         drop: (card: Taken, to: string | null) => {
@@ -72,15 +76,12 @@ export function handling(
             if (taken !== null && free !== undefined) apply(move(taken.id, null, free.date));
         },
         /** A task that did not fit gets a day, and the rest gives way. */
-        makeRoom: (id: number) => {
-            const first = open[0];
-            if (first !== undefined) apply(move(id, null, first.date), () => setTaken({ id, date: first.date }));
-        },
-        /** The first task that did not fit. */
-        roomForNext() {
+        makeRoom,
+        /** For the task that is taken, or else the first that did not fit. */
+        roomForNext: () => {
             const waiting = data === undefined ? [] : leftOf(data);
             const next = waiting.find((one) => one.id === taken?.id) ?? waiting[0];
-            if (next !== undefined) this.makeRoom(next.id);
+            if (next !== undefined) makeRoom(next.id);
         },
         lock: () => taken?.date != null && apply(lock(taken.id, taken.date)),
         takeOff: () => from(taken?.date ?? null) !== null && place(null),

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, at, keyOf } from '../api';
 import { Trouble } from './Notes';
 import { ShownOnce } from './ShownOnce';
-import { shortDate } from './words';
+import { dateOf, shortDate } from './words';
 
 /** Calendars that other programs subscribe to: of one student, or of all lessons. Each is withdrawn by itself. */
 export function CalendarLink({ studentId }: { studentId: number | null }) {
@@ -25,7 +25,7 @@ export function CalendarLink({ studentId }: { studentId: number | null }) {
                 <Group key={feed.id} gap="sm">
                     <Text size="sm">
                         A calendar,{' '}
-                        {feed.usedAt === null ? 'not fetched yet' : `fetched ${shortDate(feed.usedAt.slice(0, 10))}`}
+                        {feed.usedAt === null ? 'not fetched yet' : `fetched ${shortDate(dateOf(feed.usedAt))}`}
                     </Text>
                     <Button size="compact-xs" variant="subtle" c="var(--ink)" onClick={() => withdraw.mutate(feed.id)}>
                         withdraw

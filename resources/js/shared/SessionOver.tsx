@@ -1,7 +1,8 @@
-import { Button, Group, PasswordInput, Stack, Text, TextInput } from '@mantine/core';
+import { Button, Group, PasswordInput, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useState } from 'react';
-import { ApiError, ask, SESSION_OVER } from '../api';
+import { ask, SESSION_OVER } from '../api';
+import { CodeField } from './CodeField';
 import { Dialog } from './Dialog';
 import { Trouble } from './Notes';
 
@@ -29,7 +30,6 @@ export function SessionOver({ email }: { email: string }) {
         event.preventDefault();
         signIn.mutate();
     };
-    const asksForCode = signIn.error instanceof ApiError && signIn.error.errors.code !== undefined;
     return (
         <Dialog opened={over} onClose={() => setOver(false)} title="Sign in again to go on">
             <Stack component="form" onSubmit={submit} gap="sm">
@@ -42,15 +42,7 @@ export function SessionOver({ email }: { email: string }) {
                     value={draft.password}
                     onChange={(event) => setDraft({ ...draft, password: event.currentTarget.value })}
                 />
-                {asksForCode && (
-                    <TextInput
-                        label="Code of your app, or a recovery code"
-                        required
-                        autoComplete="one-time-code"
-                        value={draft.code}
-                        onChange={(event) => setDraft({ ...draft, code: event.currentTarget.value })}
-                    />
-                )}
+                <CodeField error={signIn.error} code={draft.code} set={(code) => setDraft({ ...draft, code })} />
                 <Trouble error={signIn.error} />
                 <Group>
                     <Button type="submit" loading={signIn.isPending}>

@@ -49,7 +49,7 @@ function Rooms({ name }: { name: string }) {
     const nextLesson = useNextLesson();
     useTitle();
     useKeys([
-        { key: 'n', does: 'open the next lesson', run: nextLesson },
+        { key: 'n', does: 'open the next lesson', run: () => nextLesson.mutate() },
         ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
         { key: '?', does: 'show the shortcuts of this screen', run: () => setShown(listed()) },
     ]);
@@ -70,6 +70,7 @@ function Rooms({ name }: { name: string }) {
                 <Mine name={name} showKeys={() => setShown(listed())} />
             </Group>
             <main id="room" tabIndex={-1} className={styles.room}>
+                <Trouble error={nextLesson.error} again={() => nextLesson.mutate()} />
                 <Outlet />
             </main>
             <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Shortcuts of this screen">

@@ -21,13 +21,15 @@ export function useOpenLesson() {
 }
 
 /** Goes on to the next lesson from wherever one is; to this week when there is none. */
-export function useNextLesson(): () => void {
+export function useNextLesson() {
     const client = useQueryClient();
     const navigate = useNavigate();
     const open = useOpenLesson();
-    return async () => {
-        const next = nextOf(await client.fetchQuery(api.queryOptions('get', '/this-week')));
-        if (next === undefined) navigate('/');
-        else open.mutate(next);
-    };
+    return useMutation({
+        mutationFn: async () => {
+            const next = nextOf(await client.fetchQuery(api.queryOptions('get', '/this-week')));
+            if (next === undefined) navigate('/');
+            else await open.mutateAsync(next);
+        },
+    });
 }

@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { Shell } from './Shell';
@@ -17,6 +18,22 @@ describe('the rooms', () => {
         heading.textContent = 'Theo B.';
         document.querySelector('main')?.append(heading);
         await waitFor(() => expect(document.title).toBe('Theo B. · Nasturtium'));
+    });
+
+    it('say why the next lesson cannot be opened, and try again', async () => {
+        let tries = 0;
+        serve({
+            'GET /session': () => SESSION,
+            'GET /this-week': () => {
+                tries++;
+                return tries === 1 ? Response.json({ message: 'x' }, { status: 500 }) : [];
+            },
+        });
+        drawRoom('/books', '/books', <Shell />);
+        await screen.findByRole('link', { name: 'Books' });
+        await userEvent.keyboard('n');
+        await userEvent.click(await screen.findByRole('button', { name: /again/i }));
+        expect(await screen.findByText('gone to /')).toBeTruthy();
     });
 
     it('are closed to whoever is not signed in', async () => {

@@ -1,5 +1,17 @@
-import { describe, expect, it } from 'vitest';
-import { barsWords, dayFrom, dayName, handWords, listed, longDate, minutes, shortDate, weekdayOf } from './words';
+import { afterEach, describe, expect, it } from 'vitest';
+import {
+    barsWords,
+    dateOf,
+    dayFrom,
+    dayName,
+    handWords,
+    listed,
+    longDate,
+    minutes,
+    shortDate,
+    timeOf,
+    weekdayOf,
+} from './words';
 
 describe('dates in the teacher’s words', () => {
     it('knows the weekday of a date, Monday first', () => {
@@ -13,6 +25,22 @@ describe('dates in the teacher’s words', () => {
         expect(dayName(7)).toBe('Sunday');
         expect(shortDate('2031-12-01')).toBe('1 Dec');
         expect(longDate('2031-05-05')).toBe('Monday 5 May');
+    });
+});
+
+describe('a moment', () => {
+    const zone = process.env.TZ;
+    afterEach(() => {
+        process.env.TZ = zone;
+    });
+
+    it.each([
+        ['America/New_York', '2031-05-05', '22:30'],
+        ['UTC', '2031-05-06', '02:30'],
+        ['Pacific/Auckland', '2031-05-06', '14:30'],
+    ])('has the date and the time of %s there', (where, date, time) => {
+        process.env.TZ = where;
+        expect([dateOf('2031-05-06T02:30:00Z'), timeOf('2031-05-06T02:30:00Z')]).toEqual([date, time]);
     });
 });
 

@@ -58,6 +58,11 @@ export function dayFrom(date: string, days: number): string {
     return new Date(Date.parse(`${date}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }
 
+/** The date of a moment where the browser is, which may be another than where the moment was written down. */
+export function dateOf(moment: string): string {
+    return new Date(moment).toLocaleDateString('sv-SE');
+}
+
 /** The time of a moment where the browser is, as 15:45. */
 export function timeOf(moment: string): string {
     return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -6,7 +6,7 @@ import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 import { ShownOnce } from '../shared/ShownOnce';
 import { isHere } from '../shared/students';
-import { shortDate } from '../shared/words';
+import { dateOf, shortDate } from '../shared/words';
 
 type FamilyLink = Api['FamilyLinkResource'];
 
@@ -108,11 +108,7 @@ function LinkRow({
         <Group gap="sm">
             <Text td={link.withdrawn ? 'line-through' : undefined}>{link.label}</Text>
             <Text size="sm" className="faint">
-                {link.withdrawn
-                    ? 'withdrawn'
-                    : link.usedAt
-                      ? `used ${shortDate(link.usedAt.slice(0, 10))}`
-                      : 'not used yet'}
+                {link.withdrawn ? 'withdrawn' : link.usedAt ? `used ${shortDate(dateOf(link.usedAt))}` : 'not used yet'}
             </Text>
             {!link.withdrawn && <Siblings link={link} studentId={studentId} fresh={fresh} />}
             {!link.withdrawn && (

@@ -40,13 +40,13 @@ export function OutAndIn({ studioId }: { studioId: number }) {
                     <FileButton accept=".zip,application/zip" onChange={(file) => file && restore.mutate(file)}>
                         {(props) => (
                             <Button size="compact-sm" variant="subtle" loading={restore.isPending} {...props}>
-                                Put a backup back
+                                Restore a backup
                             </Button>
                         )}
                     </FileButton>
                 </Group>
                 <Text size="sm" className="faint">
-                    A backup is put back into a studio that has no students and no books.
+                    A backup is restored into a studio that has no students and no books yet.
                 </Text>
                 <Trouble error={restore.error} />
                 <span role="status">{restore.isSuccess && 'Everything is back.'}</span>

@@ -1,7 +1,7 @@
 import { Text, Title } from '@mantine/core';
 import { api } from '../api';
 import { Trouble } from '../shared/Notes';
-import { shortDate } from '../shared/words';
+import { dateOf, shortDate } from '../shared/words';
 import styles from './Outbox.module.css';
 
 /** Mail that was written; where no mailer is named it stays here, to be read. */
@@ -23,7 +23,7 @@ export function Outbox() {
                     <summary className={styles.summary}>
                         <b>{mail.subject}</b>{' '}
                         <span className="faint">
-                            to {mail.to}, {shortDate(mail.at.slice(0, 10))}
+                            to {mail.to}, {shortDate(dateOf(mail.at))}
                         </span>
                     </summary>
                     <Text size="sm" className={styles.words} my={6}>

@@ -1,13 +1,16 @@
 import { Anchor, Button, Group, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api } from '../api';
 import styles from './FirstSteps.module.css';
 
-const PUT_AWAY = 'nasturtium.first-steps';
+const KEPT = 'nasturtium.first-steps';
+
+/** Whether they were put away, or are wanted though all of them are done; else they show until all are. */
+const kept = () => localStorage.getItem(KEPT) as 'yes' | 'wanted' | null;
 
 /** Shows the first steps again, where they were put away. */
-export const showFirstSteps = () => localStorage.removeItem(PUT_AWAY);
+export const showFirstSteps = () => localStorage.setItem(KEPT, 'wanted');
 
 interface Step {
     title: string;
@@ -19,11 +22,18 @@ interface Step {
 
 /** From an empty studio to the first plan that is sent, in four steps; each can wait, and all of it can be put away. */
 export function FirstSteps({ rows }: { rows: readonly Api['ThisWeekResource'][] }) {
-    const books = api.useQuery('get', '/books');
-    const [away, setAway] = useState(() => localStorage.getItem(PUT_AWAY) !== null);
-    if (away || books.data === undefined) return null;
-    const steps = stepsOf(books.data, rows);
-    if (steps.every((step) => step.done)) return null;
+    const [state, setState] = useState(kept);
+    const had = api.useQuery('get', '/first-steps', undefined, { enabled: state !== 'yes' });
+    const putAway = useCallback(() => {
+        localStorage.setItem(KEPT, 'yes');
+        setState('yes');
+    }, []);
+    const steps = had.data === undefined ? [] : stepsOf(had.data, rows);
+    const isOver = had.data !== undefined && state !== 'wanted' && steps.every((step) => step.done);
+    useEffect(() => {
+        if (isOver) putAway();
+    }, [isOver, putAway]);
+    if (state === 'yes' || isOver || had.data === undefined) return null;
     const next = steps.find((step) => !step.done);
     return (
         <section className="sheet" aria-label="First steps">
@@ -31,16 +41,8 @@ export function FirstSteps({ rows }: { rows: readonly Api['ThisWeekResource'][] 
                 <Title order={2} fz="lg">
                     First steps
                 </Title>
-                <Button
-                    size="compact-sm"
-                    variant="subtle"
-                    c="var(--ink)"
-                    onClick={() => {
-                        localStorage.setItem(PUT_AWAY, 'yes');
-                        setAway(true);
-                    }}
-                >
-                    Not now
+                <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={putAway}>
+                    {next === undefined ? 'Close' : 'Not now'}
                 </Button>
             </Group>
             <ol className={`plain-list ${styles.steps}`}>
@@ -63,7 +65,7 @@ export function FirstSteps({ rows }: { rows: readonly Api['ThisWeekResource'][] 
     );
 }
 
-function stepsOf(books: readonly Api['BookResource'][], rows: readonly Api['ThisWeekResource'][]): Step[] {
+function stepsOf(had: Api['FirstStepsResource'], rows: readonly Api['ThisWeekResource'][]): Step[] {
     const first = rows[0];
     const student = first === undefined ? '/students' : `/students/${first.studentId}`;
     const planned = rows.find((row) => row.weekId !== null);
@@ -73,28 +75,28 @@ function stepsOf(books: readonly Api['BookResource'][], rows: readonly Api['This
             words: 'Make a book, and type or read in the first page of it.',
             to: '/books',
             verb: 'To the books',
-            done: books.some((book) => book.pages.some((page) => page.pieces.length > 0)),
+            done: had.page,
         },
         {
             title: 'A student',
             words: 'Lesson day, and the minutes at home.',
             to: '/students',
             verb: 'Add a student',
-            done: first !== undefined,
+            done: had.student,
         },
         {
             title: 'A plan',
             words: 'Open the page for the student; the first plan is proposed from it.',
             to: student,
             verb: first === undefined ? 'To the students' : `To ${first.student}`,
-            done: planned !== undefined,
+            done: had.plan,
         },
         {
             title: 'Sent',
             words: 'Look it over and send it. The family sees it by their link.',
             to: planned === undefined ? student : `/weeks/${planned.weekId}`,
             verb: planned === undefined ? 'After the plan' : 'To the plan',
-            done: rows.some((row) => row.sent),
+            done: had.sent,
         },
     ];
 }
