@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use App\Account\AccountController;
+use App\Account\Members\InvitationsController;
+use App\Account\Members\MembersController;
+use App\Account\Members\Membership;
+use App\Account\Members\PlacesController;
 use App\Account\PasswordResetController;
 use App\Account\RegistrationController;
 use App\Account\SecondStep\SecondStepController;
@@ -11,6 +15,7 @@ use App\Account\SessionsController;
 use App\Account\Studio;
 use App\Account\StudioController;
 use App\Archive\ExportController;
+use App\Demo\DemoController;
 use App\Desk\BreakdownController;
 use App\Desk\OctaveController;
 use App\Desk\OwnFingersController;
@@ -25,6 +30,7 @@ use App\Home\Letters\SendWeekController;
 use App\Home\PracticeController;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\TryAgain;
+use App\Http\Middleware\WorksIn;
 use App\Lesson\Lesson;
 use App\Lesson\LessonController;
 use App\Lesson\MarkController;
@@ -77,9 +83,21 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
     Route::post('password-resets', [PasswordResetController::class, 'store'])->middleware('throttle:forgotten');
     Route::put('password-resets', [PasswordResetController::class, 'update'])->middleware('throttle:forgotten');
 
-    Route::middleware('auth')->group(function (): void {
+    Route::post('invitations/opened', [InvitationsController::class, 'open'])->middleware('throttle:account');
+    Route::post('invitations', [InvitationsController::class, 'accept'])->middleware(['throttle:account', 'throttle:heavy']);
+
+    Route::middleware(['auth', WorksIn::class])->group(function (): void {
         Route::get('session', [SessionController::class, 'show'])->can('work', Studio::class);
         Route::delete('session', [SessionController::class, 'destroy'])->can('work', Studio::class);
+        Route::put('session/studio', [PlacesController::class, 'update'])->can('work', Studio::class);
+        Route::post('account/studios', [PlacesController::class, 'store'])->middleware('throttle:heavy')->can('work', Studio::class);
+        Route::post('account/demo', [DemoController::class, 'store'])->middleware('throttle:heavy')->can('work', Studio::class);
+        Route::get('members', [MembersController::class, 'index'])->can('teach', Membership::class);
+        Route::post('members', [MembersController::class, 'store'])->middleware('throttle:mail')->can('leadHere', Membership::class);
+        Route::delete('members', [MembersController::class, 'leave'])->can('work', Membership::class);
+        Route::post('members/{member}/invitation', [MembersController::class, 'again'])->middleware('throttle:mail')->can('lead', 'member');
+        Route::patch('members/{member}', [MembersController::class, 'update'])->can('lead', 'member');
+        Route::delete('members/{member}', [MembersController::class, 'destroy'])->can('lead', 'member');
         Route::get('account', [AccountController::class, 'show'])->can('work', Studio::class);
         Route::patch('account', [AccountController::class, 'update'])->can('work', Studio::class);
         Route::get('account/sessions', [AccountController::class, 'sessions'])->can('work', Studio::class);
@@ -94,59 +112,61 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
             Route::delete('account/second-step', [SecondStepController::class, 'destroy'])->can('work', Studio::class);
         });
         Route::patch('studios/{studio}', [StudioController::class, 'update'])->can('own', 'studio');
+        Route::delete('studios/{studio}', [StudioController::class, 'destroy'])->middleware('throttle:account')->can('lead', 'studio');
 
         Route::get('studios/{studio}/backup', [ExportController::class, 'backup'])->middleware('throttle:heavy')->can('own', 'studio');
         Route::group(['megabytes' => 512], function (): void {
-            Route::post('studios/{studio}/restore', [ExportController::class, 'restore'])->middleware('throttle:heavy')->can('own', 'studio');
+            Route::post('studios/{studio}/restore', [ExportController::class, 'restore'])->middleware('throttle:heavy')->can('lead', 'studio');
         });
-        Route::get('practice.csv', [ExportController::class, 'practice'])->middleware('throttle:heavy')->can('work', Practice::class);
-        Route::get('marks.csv', [ExportController::class, 'marks'])->middleware('throttle:heavy')->can('work', Lesson::class);
+        Route::get('practice.csv', [ExportController::class, 'practice'])->middleware('throttle:heavy')->can('teach', Practice::class);
+        Route::get('marks.csv', [ExportController::class, 'marks'])->middleware('throttle:heavy')->can('teach', Lesson::class);
         Route::get('students/{student}/export', [ExportController::class, 'student'])->middleware('throttle:heavy')->can('own', 'student');
-        Route::get('mails', [MailController::class, 'index'])->can('work', Mail::class);
+        Route::get('mails', [MailController::class, 'index'])->can('teach', Mail::class);
         Route::post('students/{student}/report', [MailController::class, 'report'])->middleware('throttle:mail')->can('own', 'student');
-        Route::get('calendars', [CalendarController::class, 'index'])->can('work', CalendarFeed::class);
-        Route::post('calendars', [CalendarController::class, 'store'])->can('work', CalendarFeed::class);
+        Route::get('calendars', [CalendarController::class, 'index'])->can('teach', CalendarFeed::class);
+        Route::post('calendars', [CalendarController::class, 'store'])->can('teach', CalendarFeed::class);
         Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->can('own', 'calendar');
 
         Route::get('this-week', [ThisWeekController::class, 'index'])->can('work', Student::class);
         Route::get('first-steps', [FirstStepsController::class, 'show'])->can('work', Studio::class);
 
         Route::get('students', [StudentController::class, 'index'])->can('work', Student::class);
-        Route::post('students', [StudentController::class, 'store'])->can('work', Student::class);
-        Route::get('students/{student}', [StudentController::class, 'show'])->can('own', 'student');
+        Route::post('students', [StudentController::class, 'store'])->can('teach', Student::class);
+        Route::get('students/{student}', [StudentController::class, 'show'])->can('accompany', 'student');
         Route::put('students/{student}', [StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [StudentController::class, 'destroy'])->can('own', 'student');
         Route::put('students/{student}/left', [StudentController::class, 'leave'])->can('own', 'student');
+        Route::put('students/{student}/teacher', [StudentController::class, 'handOver'])->can('own', 'student');
         Route::put('students/{student}/consent', [ConsentController::class, 'update'])->can('own', 'student');
         Route::get('students/{student}/accesses', [ConsentController::class, 'accesses'])->can('own', 'student');
-        Route::get('students/{student}/progress', [ProgressController::class, 'show'])->can('own', 'student');
+        Route::get('students/{student}/progress', [ProgressController::class, 'show'])->can('accompany', 'student');
         Route::post('students/{student}/links', [FamilyLinkController::class, 'store'])->can('own', 'student');
         Route::put('links/{link}/siblings', [FamilyLinkController::class, 'siblings'])->can('own', 'link');
         Route::delete('links/{link}', [FamilyLinkController::class, 'destroy'])->can('own', 'link');
-        Route::post('students/{student}/learnings', [LearningController::class, 'store'])->can('own', 'student');
-        Route::get('learnings/{learning}', [LearningController::class, 'show'])->can('own', 'learning');
-        Route::patch('learnings/{learning}', [LearningController::class, 'update'])->can('own', 'learning');
-        Route::put('learnings/{learning}/path', [LearningController::class, 'path'])->can('own', 'learning');
-        Route::post('stages/{stage}/relief', [StageController::class, 'relieve'])->can('own', 'stage');
-        Route::delete('stages/{stage}/relief', [StageController::class, 'takeBack'])->can('own', 'stage');
-        Route::put('students/{student}/skipped/{page}', [SkippedPageController::class, 'update'])->can('own', 'student')->can('own', 'page');
-        Route::delete('students/{student}/skipped/{page}', [SkippedPageController::class, 'destroy'])->can('own', 'student')->can('own', 'page');
-        Route::patch('stages/{stage}', [StageController::class, 'update'])->can('own', 'stage');
+        Route::post('students/{student}/learnings', [LearningController::class, 'store'])->can('accompany', 'student');
+        Route::get('learnings/{learning}', [LearningController::class, 'show'])->can('accompany', 'learning');
+        Route::patch('learnings/{learning}', [LearningController::class, 'update'])->can('accompany', 'learning');
+        Route::put('learnings/{learning}/path', [LearningController::class, 'path'])->can('accompany', 'learning');
+        Route::post('stages/{stage}/relief', [StageController::class, 'relieve'])->can('accompany', 'stage');
+        Route::delete('stages/{stage}/relief', [StageController::class, 'takeBack'])->can('accompany', 'stage');
+        Route::put('students/{student}/skipped/{page}', [SkippedPageController::class, 'update'])->can('accompany', 'student')->can('see', 'page');
+        Route::delete('students/{student}/skipped/{page}', [SkippedPageController::class, 'destroy'])->can('accompany', 'student')->can('see', 'page');
+        Route::patch('stages/{stage}', [StageController::class, 'update'])->can('accompany', 'stage');
 
         Route::get('paths', [PathController::class, 'index'])->can('work', OwnPath::class);
-        Route::post('paths', [PathController::class, 'store'])->can('work', OwnPath::class);
+        Route::post('paths', [PathController::class, 'store'])->can('teach', OwnPath::class);
         Route::put('paths/{path}', [PathController::class, 'update'])->can('own', 'path');
         Route::delete('paths/{path}', [PathController::class, 'destroy'])->can('own', 'path');
 
         Route::get('books', [BookController::class, 'index'])->can('work', Book::class);
-        Route::post('books', [BookController::class, 'store'])->can('work', Book::class);
+        Route::post('books', [BookController::class, 'store'])->can('teach', Book::class);
         Route::put('books/{book}', [BookController::class, 'update'])->can('own', 'book');
         Route::delete('books/{book}', [BookController::class, 'destroy'])->can('own', 'book');
         Route::group(['megabytes' => 21], function (): void {
-            Route::post('books/archive', [BookArchiveController::class, 'store'])->middleware('throttle:heavy')->can('work', Book::class);
+            Route::post('books/archive', [BookArchiveController::class, 'store'])->middleware('throttle:heavy')->can('teach', Book::class);
         });
         Route::get('books/{book}/archive', [BookArchiveController::class, 'show'])->middleware('throttle:heavy')->can('own', 'book');
-        Route::get('books/{book}/contents', [BookContentsController::class, 'show'])->can('own', 'book');
+        Route::get('books/{book}/contents', [BookContentsController::class, 'show'])->can('see', 'book');
         Route::group(['megabytes' => 2], function (): void {
             Route::post('books/{book}/contents', [BookContentsController::class, 'store'])->can('own', 'book');
         });
@@ -157,55 +177,55 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('pages/{page}/draft', [PageDraftController::class, 'update'])->can('own', 'page');
         Route::delete('pages/{page}/draft', [PageDraftController::class, 'destroy'])->can('own', 'page');
         Route::group(['megabytes' => 6], function (): void {
-            Route::post('readings', [ReadingController::class, 'store'])->middleware('throttle:costly')->can('work', Piece::class);
+            Route::post('readings', [ReadingController::class, 'store'])->middleware('throttle:costly')->can('teach', Piece::class);
             Route::post('pages/{page}/pieces', [PieceController::class, 'store'])->middleware('throttle:costly')->can('own', 'page');
         });
-        Route::post('shorthand', [ShorthandController::class, 'store'])->can('work', Piece::class);
-        Route::post('shorthand/playback', [ShorthandController::class, 'playback'])->can('work', Piece::class);
-        Route::post('shorthand/keys', [ShorthandController::class, 'keys'])->can('work', Piece::class);
-        Route::post('shorthand/changed', [ShorthandController::class, 'change'])->can('work', Piece::class);
-        Route::get('pieces/{piece}', [PieceController::class, 'show'])->can('own', 'piece');
+        Route::post('shorthand', [ShorthandController::class, 'store'])->can('teach', Piece::class);
+        Route::post('shorthand/playback', [ShorthandController::class, 'playback'])->can('teach', Piece::class);
+        Route::post('shorthand/keys', [ShorthandController::class, 'keys'])->can('teach', Piece::class);
+        Route::post('shorthand/changed', [ShorthandController::class, 'change'])->can('teach', Piece::class);
+        Route::get('pieces/{piece}', [PieceController::class, 'show'])->can('see', 'piece');
         Route::put('pieces/{piece}', [PieceController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}', [PieceController::class, 'destroy'])->can('own', 'piece');
-        Route::get('pieces/{piece}/shorthand', [PieceController::class, 'shorthand'])->can('own', 'piece');
-        Route::get('pieces/{piece}/playback', [PiecePlaybackController::class, 'show'])->can('own', 'piece');
-        Route::get('pieces/{piece}/file', [PieceFileController::class, 'show'])->can('own', 'piece');
+        Route::get('pieces/{piece}/shorthand', [PieceController::class, 'shorthand'])->can('see', 'piece');
+        Route::get('pieces/{piece}/playback', [PiecePlaybackController::class, 'show'])->can('see', 'piece');
+        Route::get('pieces/{piece}/file', [PieceFileController::class, 'show'])->can('see', 'piece');
         Route::get('pieces/{piece}/draft', [PieceDraftController::class, 'show'])->can('own', 'piece');
         Route::put('pieces/{piece}/draft', [PieceDraftController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}/draft', [PieceDraftController::class, 'destroy'])->can('own', 'piece');
-        Route::get('pieces/{piece}/breakdown', [BreakdownController::class, 'show'])->can('own', 'piece');
-        Route::get('pieces/{piece}/position', [PositionController::class, 'show'])->can('own', 'piece');
+        Route::get('pieces/{piece}/breakdown', [BreakdownController::class, 'show'])->can('see', 'piece');
+        Route::get('pieces/{piece}/position', [PositionController::class, 'show'])->can('see', 'piece');
         Route::put('pieces/{piece}/fingers', [OwnFingersController::class, 'update'])->can('own', 'piece');
         Route::put('pieces/{piece}/verdict', [VerdictController::class, 'update'])->can('own', 'piece');
         Route::put('pieces/{piece}/octave', [OctaveController::class, 'update'])->can('own', 'piece');
 
-        Route::post('students/{student}/weeks', [WeekController::class, 'store'])->middleware('throttle:costly')->can('own', 'student');
-        Route::get('weeks/{week}', [WeekController::class, 'show'])->can('own', 'week');
-        Route::put('weeks/{week}', [WeekController::class, 'update'])->can('own', 'week');
-        Route::post('weeks/{week}/last', [WeekPatternController::class, 'last'])->can('own', 'week');
-        Route::post('weeks/{week}/copies', [WeekPatternController::class, 'copies'])->can('own', 'week');
-        Route::post('weeks/{week}/patterns/{pattern}', [WeekPatternController::class, 'apply'])->can('own', 'week')->can('own', 'pattern');
+        Route::post('students/{student}/weeks', [WeekController::class, 'store'])->middleware('throttle:costly')->can('accompany', 'student');
+        Route::get('weeks/{week}', [WeekController::class, 'show'])->can('accompany', 'week');
+        Route::put('weeks/{week}', [WeekController::class, 'update'])->can('accompany', 'week');
+        Route::post('weeks/{week}/last', [WeekPatternController::class, 'last'])->can('accompany', 'week');
+        Route::post('weeks/{week}/copies', [WeekPatternController::class, 'copies'])->can('accompany', 'week');
+        Route::post('weeks/{week}/patterns/{pattern}', [WeekPatternController::class, 'apply'])->can('accompany', 'week')->can('see', 'pattern');
         Route::get('patterns', [WeekPatternController::class, 'index'])->can('work', WeekPattern::class);
-        Route::post('patterns', [WeekPatternController::class, 'store'])->can('work', WeekPattern::class);
+        Route::post('patterns', [WeekPatternController::class, 'store'])->can('teach', WeekPattern::class);
         Route::delete('patterns/{pattern}', [WeekPatternController::class, 'destroy'])->can('own', 'pattern');
         Route::get('holidays', [HolidayController::class, 'index'])->can('work', Holiday::class);
-        Route::post('holidays', [HolidayController::class, 'store'])->can('work', Holiday::class);
+        Route::post('holidays', [HolidayController::class, 'store'])->can('teach', Holiday::class);
         Route::delete('holidays/{holiday}', [HolidayController::class, 'destroy'])->can('own', 'holiday');
-        Route::get('learnings/{learning}/ladders', [LadderController::class, 'index'])->can('own', 'learning');
-        Route::put('learnings/{learning}/ladders', [LadderController::class, 'update'])->can('own', 'learning');
-        Route::put('weeks/{week}/sent', [SendWeekController::class, 'update'])->can('own', 'week');
+        Route::get('learnings/{learning}/ladders', [LadderController::class, 'index'])->can('accompany', 'learning');
+        Route::put('learnings/{learning}/ladders', [LadderController::class, 'update'])->can('accompany', 'learning');
+        Route::put('weeks/{week}/sent', [SendWeekController::class, 'update'])->can('accompany', 'week');
 
-        Route::post('students/{student}/lessons', [LessonController::class, 'store'])->can('own', 'student');
-        Route::post('students/{student}/lesson-changes', [LessonController::class, 'change'])->can('own', 'student');
-        Route::delete('lessons/{lesson}/change', [LessonController::class, 'takeBack'])->can('own', 'lesson');
-        Route::get('lessons/{lesson}', [LessonController::class, 'show'])->can('own', 'lesson');
-        Route::patch('lessons/{lesson}', [LessonController::class, 'update'])->can('own', 'lesson');
-        Route::put('lessons/{lesson}/finished', [LessonController::class, 'finish'])->can('own', 'lesson');
-        Route::put('lessons/{lesson}/pages/{learning}', [PageMarkController::class, 'update'])->can('own', 'lesson')->can('own', 'learning');
-        Route::put('lessons/{lesson}/marks/{task}', [MarkController::class, 'update'])->can('own', 'lesson')->can('own', 'task');
-        Route::post('lessons/{lesson}/slips', [SlipController::class, 'store'])->can('own', 'lesson');
-        Route::delete('lessons/{lesson}/slips/{key}', [SlipController::class, 'takeBack'])->can('own', 'lesson');
-        Route::delete('slips/{slip}', [SlipController::class, 'destroy'])->can('own', 'slip');
+        Route::post('students/{student}/lessons', [LessonController::class, 'store'])->can('accompany', 'student');
+        Route::post('students/{student}/lesson-changes', [LessonController::class, 'change'])->can('accompany', 'student');
+        Route::delete('lessons/{lesson}/change', [LessonController::class, 'takeBack'])->can('accompany', 'lesson');
+        Route::get('lessons/{lesson}', [LessonController::class, 'show'])->can('accompany', 'lesson');
+        Route::patch('lessons/{lesson}', [LessonController::class, 'update'])->can('accompany', 'lesson');
+        Route::put('lessons/{lesson}/finished', [LessonController::class, 'finish'])->can('accompany', 'lesson');
+        Route::put('lessons/{lesson}/pages/{learning}', [PageMarkController::class, 'update'])->can('accompany', 'lesson')->can('accompany', 'learning');
+        Route::put('lessons/{lesson}/marks/{task}', [MarkController::class, 'update'])->can('accompany', 'lesson')->can('accompany', 'task');
+        Route::post('lessons/{lesson}/slips', [SlipController::class, 'store'])->can('accompany', 'lesson');
+        Route::delete('lessons/{lesson}/slips/{key}', [SlipController::class, 'takeBack'])->can('accompany', 'lesson');
+        Route::delete('slips/{slip}', [SlipController::class, 'destroy'])->can('accompany', 'slip');
     });
 
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
 use App\Lesson\Lesson;
@@ -37,6 +39,11 @@ final class Fixtures
     public Studio $studio;
 
     public User $teacher;
+
+    public Membership $member;
+
+    /** Who has not accepted yet. */
+    public Membership $invited;
 
     public Student $student;
 
@@ -72,6 +79,8 @@ final class Fixtures
         Carbon::setTestNow(self::MONDAY.' 10:00:00');
         $this->studio = Studio::query()->create(['name' => $name]);
         $this->teacher = User::query()->create(['studio_id' => $this->studio->id, 'name' => 'Teacher', 'email' => "{$name}@studio.example", 'password' => 'secret-word']);
+        $this->member = Membership::of($this->studio, $this->teacher, Role::Owner);
+        $this->invited = Membership::query()->create(['studio_id' => $this->studio->id, 'role' => Role::Teacher, 'name' => 'Guest', 'email' => "guest-of-{$name}@studio.example"]);
         $this->student = $this->student('Ida', 9);
         $this->book = Book::query()->create(['studio_id' => $this->studio->id, 'title' => 'Made-up Book', 'level' => 'One']);
         $this->page = Page::query()->create(['studio_id' => $this->studio->id, 'book_id' => $this->book->id, 'number' => 3]);

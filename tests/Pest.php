@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
+use App\Account\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Nasturtium\Core\Formats\Book\BookArchive;
 use Nasturtium\Core\Formats\Book\BookFinger;
@@ -200,4 +203,17 @@ function queries_of(Closure $request): int
     DB::disableQueryLog();
 
     return count(DB::getQueryLog());
+}
+
+/**
+ * A teacher with a studio of her own.
+ *
+ * @param  array<string, mixed>  $of  columns of a user
+ */
+function teacher_of(array $of): User
+{
+    $user = User::query()->create($of);
+    Membership::of($user->studio()->firstOrFail(), $user, Role::Owner);
+
+    return $user;
 }

@@ -16,11 +16,20 @@ final class RegistrationRequest extends Asked
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'studio' => ['required', 'string', 'max:120'],
             'email' => ['required', 'string', 'email', 'max:190', Rule::unique('users', 'email')],
             'password' => ['required', 'string', Password::min(10), 'max:200'],
+            ...self::ofStudio(),
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function ofStudio(): array
+    {
+        return [
+            'studio' => ['required', 'string', 'max:120'],
             'country' => ['required', 'string', static fn (string $field, mixed $code, \Closure $fail) => in_array($code, Country::codes(), true) || $fail('Choose a country of the list.')],
             'timezone' => ['nullable', 'string', 'timezone:all'],
+            'invitation' => ['nullable', 'string', 'max:1000'],
         ];
     }
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Account\Members\EnterStudio;
 use App\Account\SecondStep\SecondStep;
 use App\Api\Delete;
 use App\Api\Get;
 use App\Api\Post;
 use Illuminate\Auth\SessionGuard;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +35,7 @@ final class SessionController
     }
 
     #[Post('/session', SessionResource::class)]
-    public function store(SignInRequest $request): JsonResponse
+    public function store(SignInRequest $request, EnterStudio $enter): JsonResponse
     {
         $user = User::query()->where('email', $request->string('email')->toString())->first();
         // A password is tried in any case, so that an address nobody has takes as long as a wrong password.
@@ -48,16 +50,19 @@ final class SessionController
         if ($guard instanceof SessionGuard) {
             $guard->setRememberDuration(self::REMEMBERED);
         }
+        if ($user->membership() === null) {
+            throw ValidationException::withMessages(['email' => 'You belong to no studio any more. Ask its teacher for an invitation.']);
+        }
         Auth::login($user, $request->boolean('remember'));
         $request->session()->regenerate();
 
-        return new JsonResponse(SessionResource::of($user->load('studio')));
+        return new JsonResponse($enter($user, $user->studio_id));
     }
 
     #[Get('/session', SessionResource::class)]
-    public function show(Request $request): JsonResponse
+    public function show(#[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(SessionResource::of($this->user($request)));
+        return new JsonResponse(SessionResource::of($user->load(['studio', 'memberships.studio'])));
     }
 
     #[Delete('/session')]
@@ -70,10 +75,5 @@ final class SessionController
         $request->session()->regenerateToken();
 
         return new Response(status: 204);
-    }
-
-    private function user(Request $request): User
-    {
-        return User::query()->with('studio')->where('id', $request->user()?->getAuthIdentifier())->firstOrFail();
     }
 }

@@ -27,6 +27,7 @@ use Nasturtium\Core\Counting\NoteWords;
  * @property int $consent_age below it a home link needs a parent's consent
  * @property int $keep_drafts days
  * @property int $keep_mails days
+ * @property bool $is_demo made to look around in
  * @property-read Collection<int, Student> $students
  * @property-read Collection<int, Book> $books
  * @property-read Collection<int, Holiday> $holidays those of all students among them
@@ -68,6 +69,6 @@ final class Studio extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['words' => NoteWords::class, 'paper' => Paper::class, 'phrases' => 'array', 'count_words' => 'array'];
+        return ['words' => NoteWords::class, 'paper' => Paper::class, 'phrases' => 'array', 'count_words' => 'array', 'is_demo' => 'boolean'];
     }
 }

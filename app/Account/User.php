@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Account\Members\Membership;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 
@@ -12,7 +15,7 @@ use Illuminate\Support\Carbon;
  * A teacher who signs in.
  *
  * @property int $id
- * @property int $studio_id
+ * @property ?int $studio_id where she works; null when she belongs to no studio
  * @property string $name
  * @property string $email
  * @property ?string $new_email until it is confirmed
@@ -24,12 +27,43 @@ use Illuminate\Support\Carbon;
  * @property ?int $second_used time step of the last code that was taken
  * @property ?list<string> $recovery_codes hashes
  * @property-read Studio $studio
+ * @property-read Collection<int, Membership> $memberships
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token', 'second_secret', 'recovery_codes', 'new_email_hash'];
+
+    private ?Membership $membership = null;
+
+    /**
+     * Goes to work in a studio, for as long as the request lasts: the one that is asked for, or where she was last, or any
+     * of hers.
+     */
+    public function worksIn(?int $studio): void
+    {
+        $all = $this->memberships()->orderBy('id')->get();
+        $this->membership = $all->firstWhere('studio_id', $studio) ?? $all->firstWhere('studio_id', $this->studio_id) ?? $all->first();
+        $this->studio_id = $this->membership?->studio_id;
+        $this->syncOriginalAttribute('studio_id');
+    }
+
+    /** What she is in the studio where she works. */
+    public function membership(): ?Membership
+    {
+        if ($this->membership?->studio_id !== $this->studio_id || $this->membership === null) {
+            $this->worksIn(null);
+        }
+
+        return $this->membership;
+    }
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
 
     /** @return BelongsTo<Studio, $this> */
     public function studio(): BelongsTo

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Account\Members\Role;
 use App\Privacy\Access;
 use App\Student\Timetable\Holiday;
 use App\Week\ProposeWeek;
@@ -40,6 +41,8 @@ final class Columns
 
     private const FOR_LESSONS = '2026_11_29_000001_lessons_by_the_page';
 
+    private const FOR_MEMBERS = '2026_12_01_000001_memberships';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -61,6 +64,7 @@ final class Columns
                 ...$own, 'page_id' => Column::number(), 'label' => Column::text(4), 'title' => Column::text(120), 'music' => Column::music(), 'duet' => Column::music()->orNull(), 'octave' => Column::whole(-2, 2),
                 'shorthand' => Column::text(60_000)->orNull(), 'revision' => Column::whole(0, 1_000_000_000), 'measures' => Column::whole(1, Limits::MEASURES), 'note_names' => Column::text(60_000), 'not_read' => Column::text(60_000), ...$times,
             ],
+            'memberships' => [...$own, 'role' => Column::oneOf(Role::class), 'name' => Column::text(120, 1), 'email' => Column::mail(), ...$times],
             'students' => self::student($own, $times),
             'mails' => [...$own, 'student_id' => Column::number()->orNull()->since(self::FOR_CONSENT, null), 'to' => Column::text(190), 'subject' => Column::text(190), 'body' => Column::text(60_000), ...$times],
             'accesses' => [...$own, 'student_id' => Column::number(), 'who' => Column::text(120), 'what' => Column::oneOf(Access::KINDS), 'on_date' => Column::date()],
@@ -147,7 +151,7 @@ final class Columns
     private static function student(array $own, array $times): array
     {
         return [
-            ...$own, 'first_name' => Column::text(60, 1), 'initial' => Column::text(2), 'birth_year' => Column::whole(1900, 2100), 'lesson_weekday' => Column::whole(1, 7), 'lesson_time' => Column::time(), 'lesson_minutes' => Column::whole(5, 240),
+            ...$own, 'membership_id' => Column::number()->orNull()->since(self::FOR_MEMBERS, null), 'first_name' => Column::text(60, 1), 'initial' => Column::text(2), 'birth_year' => Column::whole(1900, 2100), 'lesson_weekday' => Column::whole(1, 7), 'lesson_time' => Column::time(), 'lesson_minutes' => Column::whole(5, 240),
             'second_weekday' => Column::whole(1, 7)->orNull(), 'second_time' => Column::time()->orNull(), 'second_minutes' => Column::whole(5, 240)->orNull(), 'timezone' => Column::timezone()->orNull(), 'family_mail' => Column::mail()->orNull(),
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),

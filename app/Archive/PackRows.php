@@ -76,9 +76,10 @@ final class PackRows
         if ($file === false) {
             throw new RuntimeException('a table cannot be written');
         }
+        $left = array_flip(Rows::NOT_KEPT[$table] ?? []);
         // A table between two others has no numbers of its own, and is short enough to be read at once.
         foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $row) {
-            fwrite($file, json_encode($row, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+            fwrite($file, json_encode(array_diff_key((array) $row, $left), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
         }
         fclose($file);
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Privacy\EraseStudent;
 use App\Privacy\Erasures;
 use App\Student\Student;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -59,7 +62,9 @@ final class RestoreStudio
                 }
                 $studio->update(StudioSettings::taken($manifest['studio']));
                 $gone = [];
+                $here = Membership::query()->where('studio_id', $studio->id)->get();
                 $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone);
+                self::meet($here, Membership::query()->where('studio_id', $studio->id)->whereKeyNot($here->modelKeys())->get());
                 // What was worked out is not taken on trust.
                 DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null, 'tempi' => null]);
                 DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);
@@ -77,6 +82,26 @@ final class RestoreStudio
             throw BadBackup::rowDoesNotFit();
         } finally {
             $zip->close();
+        }
+    }
+
+    /**
+     * Whoever restores it leads it; who was in it and is here already is one person, and the others wait for an invitation.
+     *
+     * @param  Collection<int, Membership>  $here
+     * @param  Collection<int, Membership>  $restored
+     */
+    private static function meet(Collection $here, Collection $restored): void
+    {
+        $leads = $here->firstWhere('role', Role::Owner);
+        foreach ($restored as $member) {
+            $same = $member->role === Role::Owner ? $leads : $here->first(static fn (Membership $one): bool => mb_strtolower($one->email) === mb_strtolower($member->email));
+            if ($same !== null) {
+                Student::query()->where('membership_id', $member->id)->update(['membership_id' => $same->id]);
+                $member->delete();
+            } elseif ($member->role === Role::Owner) {
+                $member->update(['role' => Role::Teacher]);
+            }
         }
     }
 

@@ -13,13 +13,17 @@ use Illuminate\Support\Facades\Schema;
 /** The rows of a studio, or of one student with all that hangs on them, table by table. */
 final class Rows
 {
+    /** Accounts stay where they are: who was in the studio is kept by name, and is invited anew. */
+    public const NOT_KEPT = ['memberships' => ['user_id', 'token_hash', 'invited_until']];
+
     /** @return iterable<string, Builder> by table */
     public static function ofStudio(int $studio): iterable
     {
         foreach (Tables::inOrder() as $table => $refers) {
             $rows = DB::table($table);
             if (Schema::hasColumn($table, 'studio_id')) {
-                yield $table => $rows->where('studio_id', $studio);
+                // Letters about an account hold what opens it.
+                yield $table => $rows->where('studio_id', $studio)->when($table === 'mails', static fn (Builder $mail): Builder => $mail->whereNotNull('student_id'));
             } else {
                 // A table between two others is the studio's as they are.
                 $column = (string) array_key_first($refers);

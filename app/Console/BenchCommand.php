@@ -170,7 +170,7 @@ final class BenchCommand extends Command
         }
         $teacher = User::query()->where('email', 'like', '%'.ScaledStudio::HOST)->get()->sortByDesc(static fn (User $user): int => Student::query()->where('studio_id', $user->studio_id)->count())->first();
         $piece = $teacher === null ? null : $this->longest($teacher->email);
-        $lesson = $teacher === null ? null : $this->fullest($teacher->studio_id);
+        $lesson = $teacher?->studio_id === null ? null : $this->fullest($teacher->studio_id);
         if ($teacher === null || $piece === null || $lesson === null) {
             $this->line('There is no large studio: bin/start --scale=60x5 makes one.');
 

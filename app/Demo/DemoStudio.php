@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
 use App\Lesson\Lesson;
@@ -23,6 +25,7 @@ use App\Week\ProposeWeek;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -67,13 +70,31 @@ final class DemoStudio
             return;
         }
         DB::transaction(function () use ($today): void {
-            $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
-            User::query()->create(['studio_id' => $studio->id, 'name' => 'Odile Fenn', 'email' => self::EMAIL, 'password' => self::PASSWORD]);
-            $pieces = $this->books($studio);
-            foreach ($this->file('students.php') as $number => $given) {
-                $this->student($studio, $given, $pieces, $today, $number === 0);
-            }
+            $teacher = User::query()->create(['name' => 'Odile Fenn', 'email' => self::EMAIL, 'password' => self::PASSWORD]);
+            $studio = $this->studio($teacher, $today, self::homeToken());
+            $teacher->update(['studio_id' => $studio->id]);
         });
+    }
+
+    /** One of somebody's own, beside her studio. */
+    public function for(User $user, CarbonImmutable $today): Studio
+    {
+        $studio = DB::transaction(fn (): Studio => $this->studio($user, $today, null));
+        $studio->update(['is_demo' => true]);
+
+        return $studio;
+    }
+
+    private function studio(User $teacher, CarbonImmutable $today, ?string $homeToken): Studio
+    {
+        $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
+        Membership::of($studio, $teacher, Role::Owner);
+        $pieces = $this->books($studio);
+        foreach ($this->file('students.php') as $number => $given) {
+            $this->student($studio, $given, $pieces, $today, $number === 0 ? $homeToken ?? Str::random(40) : null);
+        }
+
+        return $studio;
     }
 
     /** @return array<array-key, mixed> */
@@ -108,7 +129,7 @@ final class DemoStudio
      * @param  array<string, mixed>  $given
      * @param  array<string, Piece>  $pieces
      */
-    private function student(Studio $studio, array $given, array $pieces, CarbonImmutable $today, bool $withLink): void
+    private function student(Studio $studio, array $given, array $pieces, CarbonImmutable $today, ?string $homeToken): void
     {
         $student = Student::query()->create([
             'studio_id' => $studio->id, 'first_name' => $given['first_name'], 'initial' => $given['initial'],
@@ -120,8 +141,8 @@ final class DemoStudio
         foreach ($given['days'] as $weekday => $minutes) {
             PracticeDay::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'weekday' => $weekday, 'minutes' => $minutes]);
         }
-        if ($withLink) {
-            FamilyLink::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'label' => 'Family tablet', 'token_hash' => FamilyLink::hash(self::homeToken())]);
+        if ($homeToken !== null) {
+            FamilyLink::query()->create(['studio_id' => $studio->id, 'student_id' => $student->id, 'label' => 'Family tablet', 'token_hash' => FamilyLink::hash($homeToken)]);
         }
         $next = $student->lessonOnOrAfter($today);
         $waiting = array_map(static fn (string $title): Piece => $pieces[$title], $given['pieces']);

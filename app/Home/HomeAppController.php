@@ -29,8 +29,9 @@ final class HomeAppController
 
     public function files(): JsonResponse
     {
-        $files = glob(public_path('build/assets/*')) ?: [];
+        // Gzipped twins are served in the place of their files.
+        $files = array_diff(glob(public_path('build/assets/*')) ?: [], glob(public_path('build/assets/*.gz')) ?: []);
 
-        return new JsonResponse(['/leaf.svg', ...array_map(static fn (string $file): string => '/build/assets/'.basename($file), $files)]);
+        return new JsonResponse(['/leaf.svg', ...array_map(static fn (string $file): string => '/build/assets/'.basename($file), array_values($files))]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Account\OfStudent;
 use App\Student\Student;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
@@ -37,9 +38,14 @@ use Nasturtium\Core\Practice\Calendar\Timetable;
  * @property-read ?Week $week
  * @property-read Collection<int, Slip> $slips
  */
-final class Lesson extends Model
+final class Lesson extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->student_id;
+    }
 
     protected $attributes = ['attendance' => Attendance::There->value];
 

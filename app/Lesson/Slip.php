@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Account\OfStudent;
 use App\Week\Task;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -31,9 +32,14 @@ use Nasturtium\Core\Score\Hand;
  * @property-read Lesson $lesson
  * @property-read Task $task
  */
-final class Slip extends Model
+final class Slip extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return (int) Lesson::query()->whereKey($this->lesson_id)->value('student_id');
+    }
 
     /** As the core knows it; needs its task. */
     public function heard(): HeardSlip

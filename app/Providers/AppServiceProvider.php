@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\Members\Membership;
 use App\Account\SignInKey;
 use App\Account\Studio;
 use App\Account\StudioPolicy;
@@ -52,7 +53,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class AppServiceProvider extends ServiceProvider
 {
     private const ROWS = [
-        Studio::class, Student::class, FamilyLink::class, Book::class, Page::class,
+        Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
         Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, WeekPattern::class, CalendarFeed::class, KeptMail::class,
     ];

@@ -8,7 +8,7 @@ use App\Account\CurrentStudio;
 use App\Api\QueryParameter;
 use Illuminate\Http\Request;
 
-/** The student of the studio for whom a page is asked: `?student=`. Anything but one of hers is not found. */
+/** The student of the studio for whom a page is asked: `?student=`. Anything but one of hers is not found; an assistant’s are those given to her. */
 final class ForStudent implements QueryParameter
 {
     public function __construct(private readonly Request $request, private readonly CurrentStudio $studio) {}
@@ -21,7 +21,7 @@ final class ForStudent implements QueryParameter
     public function get(): ?Student
     {
         return $this->request->filled(self::name())
-            ? Student::query()->where('studio_id', $this->studio->get()->id)->findOrFail($this->request->integer(self::name()))
+            ? $this->studio->member()->among(Student::query())->findOrFail($this->request->integer(self::name()))
             : null;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student;
 
+use App\Account\OfStudent;
 use App\Account\Studio;
 use App\Lesson\Lesson;
 use App\Student\Family\FamilyLink;
@@ -34,6 +35,7 @@ use Nasturtium\Core\Reading\School;
  *
  * @property int $id
  * @property int $studio_id
+ * @property ?int $membership_id who teaches this student; null: whoever leads the studio
  * @property string $first_name
  * @property string $initial
  * @property int $birth_year
@@ -69,9 +71,14 @@ use Nasturtium\Core\Reading\School;
  * @property-read Collection<int, Lesson> $changedLessons
  * @property-read Collection<int, Holiday> $holidays of this student alone
  */
-final class Student extends Model
+final class Student extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->id;
+    }
 
     /** The path that this student's pages are opened on. */
     public function way(): Path

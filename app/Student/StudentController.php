@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student;
 
 use App\Account\CurrentStudio;
+use App\Account\Members\HandOverRequest;
 use App\Account\User;
 use App\Api\Delete;
 use App\Api\Get;
@@ -36,7 +37,7 @@ final class StudentController
     #[Get('/students', StudentResource::class, many: true)]
     public function index(CurrentStudio $studio): JsonResponse
     {
-        $students = Student::query()->where('studio_id', $studio->get()->id)->with('practiceDays')->orderBy('first_name')->orderBy('initial')->get();
+        $students = $studio->member()->among(Student::query())->with('practiceDays')->orderBy('first_name')->orderBy('initial')->get();
         // Those who left stand last.
         $students = $students->sortBy(static fn (Student $student): bool => $student->left_on !== null)->values();
 
@@ -46,7 +47,7 @@ final class StudentController
     #[Post('/students', StudentResource::class)]
     public function store(StudentRequest $request, CurrentStudio $studio): JsonResponse
     {
-        return $this->save(new Student(['studio_id' => $studio->get()->id]), $request, $studio);
+        return $this->save(new Student(['studio_id' => $studio->get()->id, 'membership_id' => $studio->member()->id]), $request, $studio);
     }
 
     #[Get('/students/{student}', StudentDetailResource::class)]
@@ -88,6 +89,15 @@ final class StudentController
     public function leave(LeaveRequest $request, Student $student, CurrentStudio $studio): JsonResponse
     {
         $student->update(['left_on' => $request->boolean('left') ? ($student->left_on ?? $studio->today()) : null]);
+
+        return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
+    }
+
+    /** Another teacher of the studio takes a student over. */
+    #[Put('/students/{student}/teacher', StudentResource::class)]
+    public function handOver(HandOverRequest $request, Student $student, CurrentStudio $studio): JsonResponse
+    {
+        $student->update(['membership_id' => $request->integer('memberId')]);
 
         return new JsonResponse(StudentResource::of($student->load('practiceDays'), $studio->today()));
     }

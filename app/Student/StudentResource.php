@@ -20,11 +20,14 @@ use OpenApi\Attributes as OA;
 final readonly class StudentResource
 {
     /**
+     * @param  ?int  $teacherId  of the members; null: whoever leads the studio
      * @param  list<PracticeDayResource>  $practiceDays
      */
     public function __construct(
         #[OA\Property]
         public int $id,
+        #[OA\Property]
+        public ?int $teacherId,
         #[OA\Property]
         public string $name,
         #[OA\Property]
@@ -85,6 +88,7 @@ final readonly class StudentResource
     {
         return new self(
             $student->id,
+            $student->membership_id,
             $student->name()->short(),
             $student->first_name,
             $student->initial,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use App\Account\OfStudent;
 use App\Lesson\Slip;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
@@ -50,7 +51,7 @@ use Nasturtium\Core\Score\Hand;
  * @property-read Collection<int, Practice> $practices
  * @property-read Collection<int, Slip> $slips
  */
-final class Task extends Model
+final class Task extends Model implements OfStudent
 {
     use SoftDeletes;
 
@@ -58,6 +59,11 @@ final class Task extends Model
     public const OWN = 'added by the teacher';
 
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->student_id;
+    }
 
     /** @return BelongsTo<Stage, $this> */
     public function stage(): BelongsTo

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use App\Account\OfStudent;
 use App\Lesson\Lesson;
 use App\Student\Family\FamilyLink;
 use App\Student\Student;
@@ -29,9 +30,14 @@ use Illuminate\Support\Carbon;
  * @property-read Student $student
  * @property-read Collection<int, Task> $tasks
  */
-final class Week extends Model
+final class Week extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->student_id;
+    }
 
     /** As `noteOfLesson`; read with all that is shown. */
     public string $lessonNote = '';

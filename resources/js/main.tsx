@@ -29,6 +29,7 @@ const Opening = () => <Waiting what="One moment…" />;
 const ALONE = [
     { path: '/sign-in', lazy: async () => ({ Component: (await import('./account/SignIn')).SignIn }) },
     { path: '/welcome', lazy: async () => ({ Component: (await import('./account/Welcome')).Welcome }) },
+    { path: '/invited', lazy: async () => ({ Component: (await import('./account/Invited')).Invited }) },
     { path: '/forgotten', lazy: async () => ({ Component: (await import('./account/Forgotten')).Forgotten }) },
     { path: '/new-password', lazy: async () => ({ Component: (await import('./account/Forgotten')).NewPassword }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },

@@ -70,7 +70,7 @@ test('a lesson by keys and by the mouse: slips exact to the beat, tempo, undo', 
     await press(page, 'ArrowRight', 'Shift+ArrowLeft', 'f');
     await expect(page.getByText(/^▲ bar .*, beat .*: wrong finger, hand drifted/).first()).toBeVisible();
     await press(page, '.');
-    await expect(cards.getByText(/^reached ♩ = \d+/)).toBeVisible();
+    await expect(cards.getByText(/^reached ♩\s=\s\d+/)).toBeVisible();
     await press(page, 'r');
     await expect(page.getByText(/▲ .*: rest skipped/)).toBeVisible();
     await press(page, 'u');

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Account\Studio;
-use App\Account\User;
 use App\Archive\PackRows;
 use App\Archive\Tables;
 use App\Lesson\Lesson;
@@ -38,7 +37,8 @@ function rows_of_studio(int $studio): array
 {
     $rows = [];
     foreach (Tables::inOrder() as $table => $refers) {
-        if (Schema::hasColumn($table, 'studio_id')) {
+        // Who belongs to the studio has a test of its own.
+        if (Schema::hasColumn($table, 'studio_id') && $table !== 'memberships') {
             $own = array_flip(['id', ...array_keys($refers)]);
             $rows[$table] = DB::table($table)->where('studio_id', $studio)->orderBy('id')->get()->map(fn ($row): array => array_diff_key((array) $row, $own))->all();
         }
@@ -87,7 +87,7 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     $elsewhere = new Fixtures('elsewhere');
     $this->own->studio->delete();
     $empty = Studio::query()->create(['name' => 'New']);
-    $teacher = User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
+    $teacher = teacher_of(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
     $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->expectsOutputToContain('rows were restored into north.')->assertSuccessful();
     expect(rows_of_studio($empty->id))->toEqual($before);
     $student = Student::query()->where('studio_id', $empty->id)->firstOrFail();
@@ -107,7 +107,7 @@ test('a relief goes on counting from the same lesson where a studio comes back',
     $elsewhere = new Fixtures('elsewhere');
     $this->own->studio->delete();
     $empty = Studio::query()->create(['name' => 'New']);
-    User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
+    teacher_of(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
     $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->assertSuccessful();
     unlink($path);
     $back = Stage::query()->where('studio_id', $empty->id)->whereNotNull('relieved_after')->sole();
@@ -118,7 +118,7 @@ test('a relief goes on counting from the same lesson where a studio comes back',
 
 test('what is no backup, or of a newer version, or here already, is refused and changes nothing', function (): void {
     $empty = Studio::query()->create(['name' => 'New']);
-    $this->actingAs(User::query()->create(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']));
+    $this->actingAs(teacher_of(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']));
     $restore = fn (string $bytes) => $this->post("/api/studios/{$empty->id}/restore", ['file' => UploadedFile::fake()->createWithContent('b.zip', $bytes)], ['Accept' => 'application/json']);
     $manifest = ['format' => 'nasturtium-studio', 'version' => '2026', 'studio' => ['name' => 'Again']];
     expect($restore('no zip')->json('errors.file.0'))->toStartWith('This is no archive')

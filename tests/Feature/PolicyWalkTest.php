@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\Route;
 use Tests\Fixtures;
 
 /** Whoever is not signed in may do this, and no more. */
-const OPEN_TO_ALL = ['POST api/session', 'GET api/welcome', 'POST api/studios', 'POST api/password-resets', 'PUT api/password-resets'];
+const OPEN_TO_ALL = ['POST api/session', 'GET api/welcome', 'POST api/studios', 'POST api/password-resets', 'PUT api/password-resets', 'POST api/invitations/opened', 'POST api/invitations'];
 
 /** @return list<RoutingRoute> every route of the API but the sign-in and the last resort */
 function api_routes(): array
@@ -22,7 +22,7 @@ function api_routes(): array
 function filled_in(RoutingRoute $route, Fixtures $of): string
 {
     return '/'.strtr($route->uri(), [
-        '{studio}' => $of->studio->id, '{student}' => $of->student->id, '{link}' => $of->link->id, '{learning}' => $of->learning->id,
+        '{studio}' => $of->studio->id, '{member}' => $of->invited->id, '{student}' => $of->student->id, '{link}' => $of->link->id, '{learning}' => $of->learning->id,
         '{stage}' => $of->learning->stages()->firstOrFail()->id, '{book}' => $of->book->id, '{page}' => $of->page->id, '{piece}' => $of->piece->id,
         '{week}' => $of->week->id, '{lesson}' => $of->lesson->id, '{task}' => $of->task('Tap and count')->id, '{slip}' => $of->slip->id,
         '{path}' => $of->path->id, '{holiday}' => $of->holiday->id, '{pattern}' => $of->pattern->id, '{calendar}' => $of->calendar->id, '{date}' => Fixtures::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',

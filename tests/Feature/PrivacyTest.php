@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Account\Studio;
-use App\Account\User;
 use App\Archive\PackRows;
 use App\Archive\Tables;
 use App\Privacy\Access;
@@ -62,7 +61,7 @@ test('who was erased does not come back with a backup of before, here', function
     $this->actingAs($full->own->teacher)->deleteJson("/api/students/{$full->student->id}")->assertNoContent();
     $full->own->studio->delete();
     $studio = Studio::query()->create(['name' => 'New']);
-    User::query()->create(['studio_id' => $studio->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
+    teacher_of(['studio_id' => $studio->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']);
     $this->artisan('nasturtium:restore', ['email' => 'new@studio.example', 'file' => $path])->assertSuccessful();
     unlink($path);
     expect(FullStudio::places(FullStudio::NAME))->toBe([])->and(Student::query()->where('studio_id', $studio->id)->pluck('first_name')->all())->toBe(['Otto']);

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Account\Studio;
-use App\Account\User;
 use App\Demo\Chance;
 use App\Lesson\Lesson;
 use App\Page\Book;
@@ -116,7 +115,7 @@ test('a new studio is shown how far it has come, and one that has sent a plan ha
     $this->travelTo('2032-02-02 10:00:00');
     $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk();
     expect($steps())->toBe([true, true, true, true]);
-    $new = User::query()->create(['studio_id' => Studio::query()->create(['name' => 'south'])->id, 'name' => 'Teacher', 'email' => 'south@studio.example', 'password' => 'secret-word']);
+    $new = teacher_of(['studio_id' => Studio::query()->create(['name' => 'south'])->id, 'name' => 'Teacher', 'email' => 'south@studio.example', 'password' => 'secret-word']);
     $this->actingAs($new);
     expect($steps())->toBe([false, false, false, false]);
 });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Demo\Scale;
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
 use App\Demo\Chance;
@@ -82,7 +84,8 @@ final class ScaledStudio
 
         return DB::transaction(static function () use ($students, $years, $today): Studio {
             $studio = Studio::query()->create(['name' => 'Long Meadow Piano School', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
-            User::query()->create(['studio_id' => $studio->id, 'name' => 'Imre Holm', 'email' => self::email($students, $years), 'password' => self::PASSWORD]);
+            $teacher = User::query()->create(['studio_id' => $studio->id, 'name' => 'Imre Holm', 'email' => self::email($students, $years), 'password' => self::PASSWORD]);
+            Membership::of($studio, $teacher, Role::Owner);
             for ($year = $today->year - $years; $year <= $today->year; $year++) {
                 foreach ([['Summer', "{$year}-08-01", "{$year}-08-21", false], ['Winter', "{$year}-12-23", ($year + 1).'-01-03', true]] as [$label, $from, $to, $practice]) {
                     Holiday::query()->create(['studio_id' => $studio->id, 'label' => $label, 'from_on' => $from, 'to_on' => $to, 'lessons' => false, 'practice' => $practice]);

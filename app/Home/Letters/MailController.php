@@ -11,6 +11,7 @@ use App\Api\Post;
 use App\Privacy\Access;
 use App\Privacy\NoteAccess;
 use App\Student\Student;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
@@ -20,11 +21,11 @@ final class MailController
 {
     private const MONTHS = 6;
 
-    /** Of the last months, newest first. */
+    /** Of the last months, newest first. What is about an account is for its owner’s eyes alone. */
     #[Get('/mails', MailResource::class, many: true)]
-    public function index(CurrentStudio $studio): JsonResponse
+    public function index(CurrentStudio $studio, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(Mail::query()->where('studio_id', $studio->get()->id)->where('created_at', '>=', now()->subMonths(self::MONTHS))->orderByDesc('id')->get()->map(MailResource::of(...)));
+        return new JsonResponse(Mail::query()->where('studio_id', $studio->get()->id)->where(static fn ($mail) => $mail->whereNotNull('student_id')->orWhereIn('to', array_filter([$user->email, $user->new_email])))->where('created_at', '>=', now()->subMonths(self::MONTHS))->orderByDesc('id')->get()->map(MailResource::of(...)));
     }
 
     #[Post('/students/{student}/report')]

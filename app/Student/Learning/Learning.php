@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
+use App\Account\OfStudent;
 use App\Page\Piece\Piece;
 
 use App\Student\Paths\OwnPath;
@@ -42,9 +43,14 @@ use Nasturtium\Core\Score\Hand;
  * @property-read Collection<int, Stage> $stages on its path
  * @property-read Collection<int, Ladder> $ladders
  */
-final class Learning extends Model
+final class Learning extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->student_id;
+    }
 
     /** Pieces that are signed off and whose review is due on a day. */
     public static function whereDue(Builder $learnings, CarbonImmutable $on): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
+use App\Account\OfStudent;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -43,9 +44,14 @@ use Nasturtium\Core\Score\Hand;
  * @property-read Collection<int, Task> $tasks
  * @property-read int $misses_count lessons heard without a pass, where counted
  */
-final class Stage extends Model
+final class Stage extends Model implements OfStudent
 {
     protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return (int) Learning::query()->whereKey($this->learning_id)->value('student_id');
+    }
 
     public function title(): string
     {

@@ -18,7 +18,7 @@ use Nasturtium\Core\Practice\LearningState;
  * What the first screen asks about all students of a studio, counted by the database: as many queries for sixty
  * students with years behind them as for one, and none that reads years.
  *
- * @phpstan-type StudentRow object{id: int, first_name: string, initial: string, birth_year: int, lesson_weekday: int, lesson_time: string, second_weekday: ?int, second_time: ?string}
+ * @phpstan-type StudentRow object{id: int, membership_id: ?int, first_name: string, initial: string, birth_year: int, lesson_weekday: int, lesson_time: string, second_weekday: ?int, second_time: ?string}
  * @phpstan-type ChangeRow object{state: string, held_on: string, slot_on: ?string, at: ?string}
  * @phpstan-type HolidayRow object{student_id: ?int, from_on: string, to_on: string, lessons: int, practice: int}
  * @phpstan-type WeekRow object{id: int, student_id: int, starts_on: string, ends_on: string, sent_at: ?string, share: int, counted: string}
@@ -35,10 +35,10 @@ final readonly class Glance
     }
 
     /** @return list<StudentRow> */
-    public function students(): array
+    public function students(?int $only): array
     {
         /** @var list<StudentRow> */
-        return $this->of('students')->whereNull('left_on')->get(['id', 'first_name', 'initial', 'birth_year', 'lesson_weekday', 'lesson_time', 'second_weekday', 'second_time'])->all();
+        return $this->of('students')->whereNull('left_on')->when($only !== null, static fn (Builder $student) => $student->where('membership_id', $only))->get(['id', 'membership_id', 'first_name', 'initial', 'birth_year', 'lesson_weekday', 'lesson_time', 'second_weekday', 'second_time'])->all();
     }
 
     /** @return array<int, array<int, int>> minutes by student and weekday */

@@ -24,8 +24,11 @@ use Nasturtium\Core\Practice\PersonName;
  */
 final class ThisWeek
 {
-    /** @return list<ThisWeekResource> */
-    public function __invoke(Studio $studio): array
+    /**
+     * @param  ?int  $only  the students of one member; null for all
+     * @return list<ThisWeekResource>
+     */
+    public function __invoke(Studio $studio, ?int $only = null): array
     {
         $today = $studio->today();
         $date = $today->toDateString();
@@ -35,7 +38,7 @@ final class ThisWeek
         [$pages, $stuck] = [$glance->pages(), $glance->stuck()];
         $held = $glance->held();
         $rows = [];
-        foreach ($glance->students() as $student) {
+        foreach ($glance->students($only) as $student) {
             $week = $weeks[$student->id] ?? null;
             $free = array_values(array_filter($holidays, static fn (object $holiday): bool => $holiday->student_id === null || $holiday->student_id === $student->id));
             $counted = self::counted($week);
@@ -46,6 +49,7 @@ final class ThisWeek
             }
             $rows[] = new ThisWeekResource(
                 $student->id,
+                $student->membership_id,
                 (new PersonName($student->first_name, $student->initial))->short(),
                 max(0, $today->year - $student->birth_year),
                 ...$next = self::lesson($student, $week, $changes[$student->id] ?? [], $free, $date),

@@ -14,6 +14,6 @@ final class ThisWeekController
     #[Get('/this-week', ThisWeekResource::class, many: true)]
     public function index(CurrentStudio $studio, ThisWeek $thisWeek): JsonResponse
     {
-        return new JsonResponse($thisWeek($studio->get()));
+        return new JsonResponse($thisWeek($studio->get(), $studio->member()->onlyOf()));
     }
 }

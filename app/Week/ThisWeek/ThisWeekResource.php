@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class ThisWeekResource
 {
     /**
+     * @param  ?int  $teacherId  of the members; null: whoever leads the studio
      * @param  bool  $held  the lesson is finished
      * @param  list<LeafDayResource>  $leaf
      * @param  list<string>  $stuck
@@ -23,6 +24,8 @@ final readonly class ThisWeekResource
     public function __construct(
         #[OA\Property]
         public int $studentId,
+        #[OA\Property]
+        public ?int $teacherId,
         #[OA\Property]
         public string $student,
         #[OA\Property]

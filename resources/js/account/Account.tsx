@@ -6,6 +6,7 @@ import { type Api, api, ask, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Devices } from './Devices';
 import { SecondStep } from './SecondStep';
+import { Studios } from './Studios';
 
 type AccountData = Api['AccountResource'];
 
@@ -32,6 +33,7 @@ export function Account() {
             <PasswordForm kept={kept} />
             <SecondStep codesLeft={account.data.codesLeft} />
             <Devices />
+            <Studios />
         </Stack>
     );
 }

@@ -1,15 +1,11 @@
-import { Anchor, Button, Group, PasswordInput, Select, Text, TextInput } from '@mantine/core';
+import { Anchor, Button, Group, PasswordInput, Text, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { type FormEvent, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { api, ask, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { CountrySelect, ownCountry, zone } from './CountrySelect';
 import { Door } from './Door';
-
-const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-
-/** The country that the browser speaks for, as `en-GB` says GB. */
-const ownCountry = new Intl.Locale(navigator.language).region ?? '';
 
 const EMPTY = { name: '', studio: '', email: '', password: '', country: ownCountry };
 
@@ -20,8 +16,10 @@ export function Welcome() {
     const set = (change: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...change }));
     const client = useQueryClient();
     const navigate = useNavigate();
+    // Whoever is invited to a studio of her own has it in the link.
+    const invitation = useLocation().hash.slice(1) || null;
     const make = useMutation({
-        mutationFn: () => ask('post', '/studios', { body: { ...draft, timezone: zone } }),
+        mutationFn: () => ask('post', '/studios', { body: { ...draft, timezone: zone, invitation } }),
         onSuccess: (session) => {
             client.setQueryData(keyOf('/session'), session);
             navigate('/', { replace: true });
@@ -32,7 +30,7 @@ export function Welcome() {
         make.mutate();
     };
     if (welcome.isPending) return <Waiting what="One moment…" />;
-    if (welcome.data?.isOpen === false) return <Shut />;
+    if (welcome.data?.isOpen === false && invitation === null) return <Shut />;
     return (
         <Door submit={submit} wide words="Welcome. A name, a studio, and you can open the first page.">
             <Names draft={draft} set={set} />
@@ -53,33 +51,16 @@ export function Welcome() {
                 value={draft.password}
                 onChange={(event) => set({ password: event.currentTarget.value })}
             />
-            <Country codes={welcome.data?.countries ?? []} value={draft.country} set={(country) => set({ country })} />
+            <CountrySelect
+                codes={welcome.data?.countries ?? []}
+                value={draft.country}
+                set={(country) => set({ country })}
+            />
             <Trouble error={make.error ?? welcome.error} />
             <Button type="submit" loading={make.isPending}>
                 Make the studio
             </Button>
         </Door>
-    );
-}
-
-/** What the country decides can be changed later, under Studio. */
-function Country({ codes, value, set }: { codes: readonly string[]; value: string; set: (code: string) => void }) {
-    const data = useMemo(() => {
-        const names = new Intl.DisplayNames([navigator.language, 'en'], { type: 'region' });
-        return codes
-            .map((code) => ({ value: code, label: names.of(code) ?? code }))
-            .sort((a, b) => a.label.localeCompare(b.label));
-    }, [codes]);
-    return (
-        <Select
-            label="Country"
-            description="It sets the time zone, the paper, and US or UK words of music. You can change each later."
-            required
-            searchable
-            value={codes.includes(value) ? value : null}
-            onChange={(code) => set(code ?? '')}
-            data={data}
-        />
     );
 }
 

@@ -1,14 +1,26 @@
-import { Anchor, Button, Group, Kbd, Table, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import {
+    Anchor,
+    Button,
+    Group,
+    Kbd,
+    Select,
+    Table,
+    useComputedColorScheme,
+    useMantineColorScheme,
+} from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { ApiError, api, ask } from '../api';
+import { type Api, ApiError, api, ask } from '../api';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { useNextLesson } from './lessons';
 import { Trouble, Waiting } from './Notes';
 import { SessionOver } from './SessionOver';
 import styles from './Shell.module.css';
+import { teaches, useChangedElsewhere, useSwitch } from './studios';
+
+type Session = Api['SessionResource'];
 
 const ROOMS = [
     { to: '/', name: 'This week', key: '1' },
@@ -31,7 +43,7 @@ export function Shell() {
     if (session.data !== undefined) {
         return (
             <>
-                <Rooms name={session.data.name} />
+                <Rooms session={session.data} />
                 <SessionOver email={session.data.email} />
             </>
         );
@@ -42,15 +54,18 @@ export function Shell() {
     return <Trouble error={session.error} again={() => session.refetch()} />;
 }
 
-function Rooms({ name }: { name: string }) {
+function Rooms({ session }: { session: Session }) {
     const navigate = useNavigate();
     const [shown, setShown] = useState<Key[] | null>(null);
     const listed = useListedKeys();
-    const nextLesson = useNextLesson();
+    const nextLesson = useNextLesson(session);
+    const rooms = teaches(session) ? ROOMS : ROOMS.filter((room) => room.to !== '/studio');
     useTitle();
+    useChangedElsewhere();
+    useQuietStart();
     useKeys([
         { key: 'n', does: 'open the next lesson', run: () => nextLesson.mutate() },
-        ...ROOMS.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
+        ...rooms.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
         { key: '?', does: 'show the shortcuts of this screen', run: () => setShown(listed()) },
     ]);
     return (
@@ -66,8 +81,8 @@ function Rooms({ name }: { name: string }) {
                 py={8}
                 wrap="nowrap"
             >
-                <Doors />
-                <Mine name={name} showKeys={() => setShown(listed())} />
+                <Doors rooms={rooms} />
+                <Mine session={session} showKeys={() => setShown(listed())} />
             </Group>
             <main id="room" tabIndex={-1} className={styles.room}>
                 <Trouble error={nextLesson.error} again={() => nextLesson.mutate()} />
@@ -78,6 +93,17 @@ function Rooms({ name }: { name: string }) {
             </Dialog>
         </>
     );
+}
+
+/** Long after a screen has come, in milliseconds. */
+const QUIET = 2500;
+
+/** The engraver is started when the browser has nothing else to do, so that it is there when music is opened. */
+function useQuietStart() {
+    useEffect(() => {
+        const later = setTimeout(() => import('./score/engrave').then((engraver) => engraver.start()), QUIET);
+        return () => clearTimeout(later);
+    }, []);
 }
 
 /** The title of the page says what the screen says of itself. */
@@ -94,7 +120,7 @@ function useTitle() {
     }, []);
 }
 
-function Doors() {
+function Doors({ rooms }: { rooms: typeof ROOMS }) {
     return (
         <Group gap="lg" wrap="nowrap">
             <Anchor component={Link} to="/" underline="never" c="var(--ink)" ff="heading" fw={650} fz="lg">
@@ -102,7 +128,7 @@ function Doors() {
                 Nasturtium
             </Anchor>
             <Group component="nav" gap="md" aria-label="Rooms" wrap="nowrap">
-                {ROOMS.map((room) => (
+                {rooms.map((room) => (
                     <NavLink key={room.to} to={room.to} end={room.to === '/'} className={styles.door}>
                         {room.name}
                     </NavLink>
@@ -112,7 +138,7 @@ function Doors() {
     );
 }
 
-function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
+function Mine({ session, showKeys }: { session: Session; showKeys: () => void }) {
     const navigate = useNavigate();
     const client = useQueryClient();
     const scheme = useComputedColorScheme('light');
@@ -121,12 +147,14 @@ function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
     const signOut = async () => {
         await ask('delete', '/session');
         client.clear();
+        await (await import('./score/drawings')).forgetDrawings();
         navigate('/sign-in');
     };
     return (
         <Group gap="xs" wrap="nowrap">
+            <Places session={session} />
             <Anchor component={Link} to="/account" size="sm" className="faint" visibleFrom="md">
-                {name}
+                {session.name}
             </Anchor>
             <Button {...quiet} onClick={showKeys}>
                 Shortcuts <Kbd ml={6}>?</Kbd>
@@ -138,6 +166,26 @@ function Mine({ name, showKeys }: { name: string; showKeys: () => void }) {
                 Sign out
             </Button>
         </Group>
+    );
+}
+
+/** The studio that the rooms are of, where there are several. */
+function Places({ session }: { session: Session }) {
+    const go = useSwitch();
+    if (session.studios.length < 2) return null;
+    return (
+        <Select
+            size="xs"
+            w={190}
+            aria-label="Studio"
+            allowDeselect={false}
+            value={String(session.studio.id)}
+            onChange={(id) => id !== null && id !== String(session.studio.id) && go.mutate(Number(id))}
+            data={session.studios.map((one) => ({
+                value: String(one.studioId),
+                label: one.isDemo ? `${one.name} (demo)` : one.name,
+            }))}
+        />
     );
 }
 

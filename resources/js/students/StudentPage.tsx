@@ -5,6 +5,8 @@ import type { Api } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { teaches } from '../shared/studios';
 import { dayName, fullDate } from '../shared/words';
 import { Consent } from './Consent';
 import { FamilyLinks } from './FamilyLinks';
@@ -12,6 +14,7 @@ import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
 import { StudentForm } from './StudentForm';
 import styles from './StudentPage.module.css';
+import { TeacherOf } from './TeacherOf';
 import { Timetable } from './Timetable';
 import { type StudentInHand, useStudent } from './useStudent';
 
@@ -23,16 +26,18 @@ export function StudentPage() {
     const [dialog, setDialog] = useState<Opened>(null);
     const hand = useStudent(id, () => setDialog(null));
     const { query } = hand;
+    const session = useSession();
+    const isTeacher = teaches(session.data);
     useKeys([
         { key: 'o', does: 'open a page for this student', run: () => setDialog('open') },
-        { key: 'e', does: 'change the student', run: () => setDialog('edit') },
+        { key: 'e', does: 'change the student', run: () => isTeacher && setDialog('edit') },
     ]);
     if (query.isPending) return <Waiting what="Fetching the student…" />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
     const { student, learnings, links, lessons, holidays } = query.data;
     return (
         <Stack maw={1150}>
-            <Head of={query.data} hand={hand} open={setDialog} />
+            <Head of={query.data} hand={hand} open={setDialog} isTeacher={isTeacher} />
             <Trouble error={hand.plan.error ?? hand.leave.error} />
             {student.leftOn !== null && (
                 <Group className="sheet" role="status" justify="space-between">
@@ -56,8 +61,13 @@ export function StudentPage() {
                 ))}
             </div>
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
-            <FamilyLinks studentId={id} links={links} />
-            <Consent student={student} />
+            {isTeacher && (
+                <>
+                    <FamilyLinks studentId={id} links={links} />
+                    <TeacherOf student={student} />
+                    <Consent student={student} />
+                </>
+            )}
             <Dialogs of={query.data} hand={hand} opened={dialog} close={() => setDialog(null)} />
         </Stack>
     );
@@ -67,10 +77,11 @@ interface HeadProps {
     of: Detail;
     hand: StudentInHand;
     open: (dialog: Opened) => void;
+    isTeacher: boolean;
 }
 
-function Head({ of: { student, weekId }, hand, open }: HeadProps) {
-    const { plan, leave } = hand;
+function Head({ of: { student, weekId }, hand, open, isTeacher }: HeadProps) {
+    const { plan } = hand;
     return (
         <Group justify="space-between">
             <div>
@@ -96,33 +107,39 @@ function Head({ of: { student, weekId }, hand, open }: HeadProps) {
                 <Button variant="default" component={Link} to={`/students/${student.id}/progress`}>
                     Progress
                 </Button>
-                <Button variant="default" onClick={() => open('edit')}>
-                    Change (e)
-                </Button>
-                <Button
-                    variant="subtle"
-                    c="var(--ink)"
-                    component="a"
-                    href={`/api/students/${student.id}/export`}
-                    download
-                >
-                    Export
-                </Button>
-                {student.leftOn === null && (
-                    <Button
-                        variant="subtle"
-                        c="var(--ink)"
-                        onClick={() => leave.mutate(true)}
-                        loading={leave.isPending}
-                    >
-                        Has left
-                    </Button>
-                )}
-                <Button variant="subtle" c="var(--thorn)" onClick={() => open('erase')}>
-                    Erase
-                </Button>
+                {isTeacher && <ForTeachers student={student} leave={hand.leave} open={open} />}
             </Group>
         </Group>
+    );
+}
+
+/** What changes who the student is, or takes everything along. */
+function ForTeachers({
+    student,
+    leave,
+    open,
+}: {
+    student: Detail['student'];
+    leave: StudentInHand['leave'];
+    open: HeadProps['open'];
+}) {
+    return (
+        <>
+            <Button variant="default" onClick={() => open('edit')}>
+                Change (e)
+            </Button>
+            <Button variant="subtle" c="var(--ink)" component="a" href={`/api/students/${student.id}/export`} download>
+                Export
+            </Button>
+            {student.leftOn === null && (
+                <Button variant="subtle" c="var(--ink)" onClick={() => leave.mutate(true)} loading={leave.isPending}>
+                    Has left
+                </Button>
+            )}
+            <Button variant="subtle" c="var(--thorn)" onClick={() => open('erase')}>
+                Erase
+            </Button>
+        </>
     );
 }
 

@@ -11,6 +11,7 @@ import { Students } from './Students';
 const SESSION = { name: 'Odile', studio: { id: 2, today: '2031-05-05', consentAge: 16 } };
 const child = (more: Partial<Student> = {}): Student => ({
     ...NEW_STUDENT,
+    teacherId: null,
     id: 4,
     name: 'Ida T.',
     firstName: 'Ida',

@@ -1,7 +1,7 @@
 import type { Student } from '../api';
 
 /** A student as the form has it. */
-export type StudentDraft = Omit<Student, 'id' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'>;
+export type StudentDraft = Omit<Student, 'id' | 'teacherId' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'>;
 
 /** Before anything is said of a new one. */
 export const NEW_STUDENT: StudentDraft = {

@@ -5,7 +5,7 @@ import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
 
 /** What leaves the studio as open files, and a studio that comes back. */
-export function OutAndIn({ studioId }: { studioId: number }) {
+export function OutAndIn({ studioId, leads }: { studioId: number; leads: boolean }) {
     const client = useQueryClient();
     const restore = useMutation({
         mutationFn: (file: File) =>
@@ -37,17 +37,22 @@ export function OutAndIn({ studioId }: { studioId: number }) {
                     >
                         Back up the whole studio
                     </Button>
-                    <FileButton accept=".zip,application/zip" onChange={(file) => file && restore.mutate(file)}>
-                        {(props) => (
-                            <Button size="compact-sm" variant="subtle" loading={restore.isPending} {...props}>
-                                Restore a backup
-                            </Button>
-                        )}
-                    </FileButton>
+                    {leads && (
+                        <FileButton accept=".zip,application/zip" onChange={(file) => file && restore.mutate(file)}>
+                            {(props) => (
+                                <Button size="compact-sm" variant="subtle" loading={restore.isPending} {...props}>
+                                    Restore a backup
+                                </Button>
+                            )}
+                        </FileButton>
+                    )}
                 </Group>
-                <Text size="sm" className="faint">
-                    A backup is restored into a studio that has no students and no books yet.
-                </Text>
+                {leads && (
+                    <Text size="sm" className="faint">
+                        A backup is restored into a studio that has no students and no books yet. People who were in it
+                        are invited again.
+                    </Text>
+                )}
                 <Trouble error={restore.error} />
                 <span role="status">{restore.isSuccess && 'Everything is back.'}</span>
             </Stack>

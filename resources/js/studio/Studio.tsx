@@ -6,6 +6,7 @@ import { type Api, ask, at, choices, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { showFirstSteps } from '../week/FirstSteps';
+import { Members } from './Members';
 import { OutAndIn } from './OutAndIn';
 import { Outbox } from './Outbox';
 import { StudioWords, wordsBy } from './StudioWords';
@@ -16,7 +17,8 @@ export function Studio() {
     return (
         <Stack maw={860} gap="md">
             <StudioForm studio={session.data.studio} />
-            <OutAndIn studioId={session.data.studio.id} />
+            <Members />
+            <OutAndIn studioId={session.data.studio.id} leads={session.data.role === 'owner'} />
             <Outbox />
         </Stack>
     );

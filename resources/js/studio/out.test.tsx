@@ -13,7 +13,7 @@ const FEEDS = [
 
 function open(answers: Parameters<typeof serve>[0] = {}) {
     const asked = serve({ 'GET /calendars': () => FEEDS, ...answers });
-    draw(<OutAndIn studioId={2} />);
+    draw(<OutAndIn leads studioId={2} />);
     return asked;
 }
 

@@ -1,5 +1,6 @@
-import { Anchor, Badge, Button, Group, Stack, Text, Title } from '@mantine/core';
+import { Anchor, Badge, Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type Api, api, ask, at } from '../api';
 import { useFind } from '../shared/FindStudent';
@@ -8,6 +9,7 @@ import { Leaf } from '../shared/Leaf';
 import { nextOf, useOpenLesson } from '../shared/lessons';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { mine } from '../shared/studios';
 import { longDate, minutes } from '../shared/words';
 import { FirstSteps } from './FirstSteps';
 import styles from './ThisWeek.module.css';
@@ -20,7 +22,10 @@ export function ThisWeek() {
     const week = api.useQuery('get', '/this-week');
     const lesson = useOpenLesson();
     const propose = usePropose();
-    const next = nextOf(week.data);
+    const next = nextOf(week.data, session.data);
+    const [everyone, setEveryone] = useState(false);
+    const own = mine(week.data ?? [], session.data);
+    const others = (week.data ?? []).length - own.length;
     useKeys([
         {
             key: 'p',
@@ -28,7 +33,7 @@ export function ThisWeek() {
             run: () => next?.weekId && navigate(`/weeks/${next.weekId}`),
         },
     ]);
-    const [found, find] = useFind(week.data ?? [], (row) => row.student);
+    const [found, find] = useFind(everyone ? (week.data ?? []) : own, (row) => row.student);
     if (week.isPending) return <Waiting what="Looking at the week…" />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     if (week.data.length === 0) {
@@ -57,6 +62,18 @@ export function ThisWeek() {
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
             <FirstSteps rows={week.data} />
+            {others > 0 && (
+                <SegmentedControl
+                    maw={320}
+                    aria-label="Whose students"
+                    value={everyone ? 'all' : 'mine'}
+                    onChange={(value) => setEveryone(value === 'all')}
+                    data={[
+                        { value: 'mine', label: 'My students' },
+                        { value: 'all', label: 'Everyone’s' },
+                    ]}
+                />
+            )}
             {find}
             <Trouble error={lesson.error ?? propose.error} />
             <ol className={`plain-list ${styles.list}`}>

@@ -33,7 +33,7 @@ function open(rows: object[], answers: Parameters<typeof serve>[0] = {}) {
 }
 
 const Next = () => {
-    const next = useNextLesson();
+    const next = useNextLesson(undefined);
     return <button type="button" onClick={() => next.mutate()} aria-label="on" />;
 };
 

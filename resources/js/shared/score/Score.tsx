@@ -124,6 +124,7 @@ function useDrawing(
             lines,
             rows,
             range: bars,
+            passing: stamp !== undefined,
         }).then(
             (svgs) => {
                 if (!alive.current || svgs === null) return;

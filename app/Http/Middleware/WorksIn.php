@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Account\User;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The studio that this browser works in, where somebody belongs to several: each device is where it was left. */
+final class WorksIn
+{
+    public const KEY = 'studio';
+
+    /** @param Closure(Request): Response $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        $studio = $request->hasSession() ? $request->session()->get(self::KEY) : null;
+        if ($user instanceof User) {
+            $user->worksIn(is_int($studio) ? $studio : null);
+        }
+
+        return $next($request);
+    }
+}

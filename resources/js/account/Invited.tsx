@@ -1,0 +1,91 @@
+import { Anchor, Button, PasswordInput, Text, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { type Api, ask } from '../api';
+import { Trouble, Waiting } from '../shared/Notes';
+import { useEnter } from '../shared/studios';
+import { Door } from './Door';
+
+/** Where the link of an invitation leads: whoever is signed in joins, others make an account first. */
+export function Invited() {
+    const token = useLocation().hash.slice(1);
+    const invitation = useQuery({
+        queryKey: ['invitation', token],
+        queryFn: () => ask('post', '/invitations/opened', { body: { token } }),
+        retry: false,
+    });
+    if (invitation.isPending) return <Waiting what="Opening the invitation…" />;
+    if (invitation.error) {
+        return (
+            <Door submit={(event) => event.preventDefault()} words="The invitation cannot be opened.">
+                <Trouble error={invitation.error} />
+                <Anchor component={Link} to="/sign-in" c="var(--ink)">
+                    Sign in
+                </Anchor>
+            </Door>
+        );
+    }
+    return <Invitation token={token} data={invitation.data} />;
+}
+
+function Invitation({ token, data }: { token: string; data: Api['InvitationResource'] }) {
+    const [draft, setDraft] = useState({ name: data.name, password: '' });
+    const join = useEnter(() =>
+        ask('post', '/invitations', { body: data.signedIn === null ? { token, ...draft } : { token } }),
+    );
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        join.mutate();
+    };
+    const isNew = data.signedIn === null && !data.isKnown;
+    const words = `You are invited to ${data.studio}, as ${data.role === 'assistant' ? 'an assistant' : 'a teacher'}.`;
+    return (
+        <Door submit={submit} words={words}>
+            {data.signedIn !== null && <Text>You are signed in as {data.signedIn}.</Text>}
+            {data.signedIn === null && data.isKnown && (
+                <Text>
+                    There is an account for {data.email} already.{' '}
+                    <Anchor
+                        component={Link}
+                        to="/sign-in"
+                        state={{ to: `/invited#${token}` }}
+                        c="var(--ink)"
+                        td="underline"
+                    >
+                        Sign in, and come back here
+                    </Anchor>
+                    .
+                </Text>
+            )}
+            {isNew && (
+                <>
+                    <TextInput
+                        label="Your name"
+                        required
+                        maxLength={120}
+                        autoComplete="name"
+                        value={draft.name}
+                        onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+                    />
+                    <TextInput label="Email" readOnly value={data.email} autoComplete="username" />
+                    <PasswordInput
+                        label="Password"
+                        description="At least 10 characters; a few words in a row are good."
+                        required
+                        minLength={10}
+                        autoComplete="new-password"
+                        value={draft.password}
+                        onChange={(event) => setDraft({ ...draft, password: event.currentTarget.value })}
+                    />
+                </>
+            )}
+            <Trouble error={join.error} />
+            {(isNew || data.signedIn !== null) && (
+                <Button type="submit" loading={join.isPending}>
+                    Join
+                </Button>
+            )}
+        </Door>
+    );
+}

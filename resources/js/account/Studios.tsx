@@ -1,0 +1,174 @@
+import { Button, Group, PasswordInput, Select, Stack, Text, TextInput, Title } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+import { type Api, api, ask, at } from '../api';
+import { Dialog } from '../shared/Dialog';
+import { Trouble } from '../shared/Notes';
+import { useSession } from '../shared/Shell';
+import { useEnter, useSwitch } from '../shared/studios';
+import { CountrySelect, ownCountry, zone } from './CountrySelect';
+
+type Session = Api['SessionResource'];
+
+const AS = { owner: 'you lead it', teacher: 'teacher', assistant: 'assistant' };
+
+/** The studios of whoever is signed in: going to another, making one, looking around in an invented one, leaving. */
+export function Studios() {
+    const session = useSession();
+    const go = useSwitch();
+    const demo = useEnter(() => ask('post', '/account/demo'));
+    const [dialog, setDialog] = useState<'new' | 'leave' | null>(null);
+    if (session.data === undefined) return null;
+    const { studios, studio, role, isDemo } = session.data;
+    return (
+        <section className="sheet" aria-label="Studios">
+            <Title order={2} fz="lg" mb={6}>
+                Studios
+            </Title>
+            <ul className="plain-list">
+                {studios.map((one) => (
+                    <li key={one.studioId}>
+                        <Group justify="space-between" py={4}>
+                            <Text>
+                                <b>{one.name}</b>{' '}
+                                <span className="faint">{one.isDemo ? 'to look around in' : AS[one.role]}</span>
+                            </Text>
+                            {one.studioId === studio.id ? (
+                                <Text size="sm">you are here</Text>
+                            ) : (
+                                <Button size="compact-sm" variant="default" onClick={() => go.mutate(one.studioId)}>
+                                    Go to {one.name}
+                                </Button>
+                            )}
+                        </Group>
+                    </li>
+                ))}
+            </ul>
+            <Trouble error={go.error ?? demo.error} />
+            <Group gap="xs" mt="xs">
+                <Button variant="default" onClick={() => setDialog('new')}>
+                    Another studio
+                </Button>
+                {!studios.some((one) => one.isDemo) && (
+                    <Button variant="default" loading={demo.isPending} onClick={() => demo.mutate()}>
+                        Look around in a demo studio
+                    </Button>
+                )}
+                <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('leave')}>
+                    {role === 'owner' ? `Delete ${studio.name}` : `Leave ${studio.name}`}
+                </Button>
+            </Group>
+            <Dialog opened={dialog === 'new'} onClose={() => setDialog(null)} title="Another studio">
+                <NewStudio />
+            </Dialog>
+            <Dialog
+                opened={dialog === 'leave'}
+                onClose={() => setDialog(null)}
+                title={role === 'owner' ? `Delete ${studio.name}?` : `Leave ${studio.name}?`}
+            >
+                {role === 'owner' ? <DeleteStudio session={session.data} isDemo={isDemo} /> : <LeaveStudio />}
+            </Dialog>
+        </section>
+    );
+}
+
+function NewStudio() {
+    const welcome = api.useQuery('get', '/welcome');
+    const [draft, setDraft] = useState({ studio: '', country: ownCountry });
+    const make = useEnter(() => ask('post', '/account/studios', { body: { ...draft, timezone: zone } }));
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        make.mutate();
+    };
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <TextInput
+                label="Name of the studio"
+                required
+                maxLength={120}
+                value={draft.studio}
+                onChange={(event) => setDraft({ ...draft, studio: event.currentTarget.value })}
+                data-autofocus
+            />
+            <CountrySelect
+                codes={welcome.data?.countries ?? []}
+                value={draft.country}
+                set={(country) => setDraft({ ...draft, country })}
+            />
+            <Trouble error={make.error} />
+            <Group>
+                <Button type="submit" loading={make.isPending}>
+                    Make the studio
+                </Button>
+            </Group>
+        </Stack>
+    );
+}
+
+/** All that is in it goes; one to look around in goes without a password. */
+function DeleteStudio({ session, isDemo }: { session: Session; isDemo: boolean }) {
+    const [password, setPassword] = useState('');
+    const remove = useEnter(async () => {
+        await ask('delete', '/studios/{studio}', { ...at({ studio: session.studio.id }), body: { password } });
+        return ask('get', '/session');
+    });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        remove.mutate();
+    };
+    return (
+        <Stack component="form" onSubmit={submit} gap="sm">
+            <Text>
+                {isDemo
+                    ? 'Whatever you tried in it goes. You can have a new one at any time.'
+                    : 'Every student, book, plan and lesson in it goes, for everybody. This cannot be undone: make a backup first, under Studio.'}
+            </Text>
+            {!isDemo && (
+                <PasswordInput
+                    label="Your password"
+                    required
+                    autoComplete="current-password"
+                    value={password}
+                    onChange={(event) => setPassword(event.currentTarget.value)}
+                />
+            )}
+            <Trouble error={remove.error} />
+            <Group>
+                <Button type="submit" color="red" loading={remove.isPending}>
+                    Delete {session.studio.name}
+                </Button>
+            </Group>
+        </Stack>
+    );
+}
+
+/** A teacher’s students go to another; an assistant asks a teacher first. */
+function LeaveStudio() {
+    const members = api.useQuery('get', '/members', undefined, { retry: false });
+    const [to, setTo] = useState<string | null>(null);
+    const you = members.data?.find((one) => one.isYou);
+    const leave = useEnter(async () => {
+        await ask('delete', '/members', { body: { studentsTo: to === null ? null : Number(to) } });
+        return ask('get', '/session');
+    });
+    return (
+        <Stack gap="sm">
+            <Text>You cannot open it any more until you are invited again.</Text>
+            {(you?.students ?? 0) > 0 && (
+                <Select
+                    label="Who teaches your students from now on"
+                    value={to}
+                    onChange={setTo}
+                    data={(members.data ?? [])
+                        .filter((one) => !one.isYou)
+                        .map((one) => ({ value: String(one.id), label: one.name }))}
+                />
+            )}
+            <Trouble error={leave.error} />
+            <Group>
+                <Button color="red" loading={leave.isPending} onClick={() => leave.mutate()}>
+                    Leave
+                </Button>
+            </Group>
+        </Stack>
+    );
+}
