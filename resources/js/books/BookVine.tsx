@@ -11,7 +11,8 @@ type Page = Api['PageResource'];
 
 interface Props {
     book: Book;
-    ask: (dialog: Asked) => void;
+    /** Changes the book; null for whoever only looks at it. */
+    ask: ((dialog: Asked) => void) | null;
 }
 
 /** A book as a vine with its pages in order. */
@@ -28,12 +29,14 @@ export function BookVine({ book, ask }: Props) {
                         {book.level}
                     </Text>
                 </div>
-                <Group gap={6} wrap="nowrap">
-                    <Button size="compact-sm" variant="light" onClick={() => ask(aNewPage(book))}>
-                        Add a page
-                    </Button>
-                    <More book={book} ask={ask} bringIn={() => setContents(true)} />
-                </Group>
+                {ask !== null && (
+                    <Group gap={6} wrap="nowrap">
+                        <Button size="compact-sm" variant="light" onClick={() => ask(aNewPage(book))}>
+                            Add a page
+                        </Button>
+                        <More book={book} ask={ask} bringIn={() => setContents(true)} />
+                    </Group>
+                )}
             </Group>
             {contents && <ContentsDialog book={book} close={() => setContents(false)} />}
             {book.pages.length === 0 && <Text className="faint">No pages yet.</Text>}
@@ -46,7 +49,13 @@ export function BookVine({ book, ask }: Props) {
     );
 }
 
-function More({ book, ask, bringIn }: Props & { bringIn: () => void }) {
+interface MoreProps {
+    book: Book;
+    ask: (dialog: Asked) => void;
+    bringIn: () => void;
+}
+
+function More({ book, ask, bringIn }: MoreProps) {
     return (
         <Menu>
             <Menu.Target>
@@ -72,7 +81,7 @@ function More({ book, ask, bringIn }: Props & { bringIn: () => void }) {
     );
 }
 
-function PageRow({ page, ask }: { page: Page; ask: (dialog: Asked) => void }) {
+function PageRow({ page, ask }: { page: Page; ask: Props['ask'] }) {
     const small = { size: 'compact-sm', variant: 'subtle' } as const;
     return (
         <li className={styles.page}>
@@ -81,35 +90,37 @@ function PageRow({ page, ask }: { page: Page; ask: (dialog: Asked) => void }) {
             </span>
             <Group justify="space-between" wrap="nowrap" align="flex-start">
                 <OnPage page={page} />
-                <Group gap={4} wrap="nowrap">
-                    {(page.kind === 'pieces' || page.kind === 'duet') && (
+                {ask !== null && (
+                    <Group gap={4} wrap="nowrap">
+                        {(page.kind === 'pieces' || page.kind === 'duet') && (
+                            <Button
+                                {...small}
+                                component={Link}
+                                to={`/pages/${page.id}/entry`}
+                                c="var(--ink)"
+                                aria-label={`Add a piece to page ${page.number}`}
+                            >
+                                Add a piece
+                            </Button>
+                        )}
                         <Button
                             {...small}
-                            component={Link}
-                            to={`/pages/${page.id}/entry`}
                             c="var(--ink)"
-                            aria-label={`Add a piece to page ${page.number}`}
+                            aria-label={`Change page ${page.number}`}
+                            onClick={() => ask(pageChanged(page))}
                         >
-                            Add a piece
+                            Change
                         </Button>
-                    )}
-                    <Button
-                        {...small}
-                        c="var(--ink)"
-                        aria-label={`Change page ${page.number}`}
-                        onClick={() => ask(pageChanged(page))}
-                    >
-                        Change
-                    </Button>
-                    <Button
-                        {...small}
-                        c="var(--thorn)"
-                        aria-label={`Remove page ${page.number}`}
-                        onClick={() => ask(pageRemoved(page))}
-                    >
-                        Remove
-                    </Button>
-                </Group>
+                        <Button
+                            {...small}
+                            c="var(--thorn)"
+                            aria-label={`Remove page ${page.number}`}
+                            onClick={() => ask(pageRemoved(page))}
+                        >
+                            Remove
+                        </Button>
+                    </Group>
+                )}
             </Group>
         </li>
     );

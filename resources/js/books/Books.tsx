@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, asForm, ask, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useTeaches } from '../shared/Shell';
 import { type Asked, aNewBook } from './asked';
 import { BookDialog } from './BookDialog';
 import styles from './Books.module.css';
@@ -17,7 +18,8 @@ export function Books() {
         mutationFn: (file: File) => ask('post', '/books/archive', { body: { file }, ...asForm }),
         onSuccess: () => client.invalidateQueries({ queryKey: keyOf('/books') }),
     });
-    const addBook = () => setDialog(aNewBook());
+    const isTeacher = useTeaches();
+    const addBook = () => isTeacher && setDialog(aNewBook());
     useKeys([{ key: 'a', does: 'add a book', run: addBook }]);
     if (books.isPending) return <Waiting what="Fetching the books…" />;
     if (books.error) return <Trouble error={books.error} again={() => books.refetch()} />;
@@ -27,16 +29,18 @@ export function Books() {
                 <Title order={1} fz={28}>
                     Books
                 </Title>
-                <Group gap="xs">
-                    <FileButton onChange={(file) => file && archive.mutate(file)} accept=".zip">
-                        {(props) => (
-                            <Button {...props} variant="default" loading={archive.isPending}>
-                                From an archive
-                            </Button>
-                        )}
-                    </FileButton>
-                    <Button onClick={addBook}>Add a book (a)</Button>
-                </Group>
+                {isTeacher && (
+                    <Group gap="xs">
+                        <FileButton onChange={(file) => file && archive.mutate(file)} accept=".zip">
+                            {(props) => (
+                                <Button {...props} variant="default" loading={archive.isPending}>
+                                    From an archive
+                                </Button>
+                            )}
+                        </FileButton>
+                        <Button onClick={addBook}>Add a book (a)</Button>
+                    </Group>
+                )}
             </Group>
             <Trouble error={archive.error} />
             {books.data.length === 0 && (
@@ -46,7 +50,7 @@ export function Books() {
             )}
             <div className={styles.books}>
                 {books.data.map((book) => (
-                    <BookVine key={book.id} book={book} ask={setDialog} />
+                    <BookVine key={book.id} book={book} ask={isTeacher ? setDialog : null} />
                 ))}
             </div>
             {dialog !== null && <BookDialog dialog={dialog} close={() => setDialog(null)} />}

@@ -2,6 +2,7 @@ import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Api, api } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { useTeaches } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 import { isHere } from '../shared/students';
 import styles from './Desk.module.css';
@@ -51,6 +52,7 @@ interface Props {
 
 function Page({ data, student, chooser }: Props) {
     const { piece } = data;
+    const isTeacher = useTeaches();
     const desk = useDesk(data.report);
     const lenses = `lens=${encodeURIComponent(desk.lenses.join(','))}&say=${desk.saying}`;
     const sheet = `/pieces/${piece.id}/sheet?${lenses}${student === null ? '' : `&student=${student}`}`;
@@ -73,9 +75,11 @@ function Page({ data, student, chooser }: Props) {
                         Print (w)
                     </Button>
                     <PieceFiles pieceId={piece.id} />
-                    <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
-                        Edit (e)
-                    </Button>
+                    {isTeacher && (
+                        <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
+                            Edit (e)
+                        </Button>
+                    )}
                 </Group>
             </Group>
             <LensBar desk={desk} />

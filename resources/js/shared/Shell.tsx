@@ -34,6 +34,9 @@ export function useSession() {
     return api.useQuery('get', '/session', undefined, { staleTime: 60_000 });
 }
 
+/** Whether whoever is signed in is a teacher of the studio, and no assistant. */
+export const useTeaches = () => teaches(useSession().data);
+
 /** The rooms of the teacher's side, behind the sign-in. */
 export function Shell() {
     const session = useSession();

@@ -5,7 +5,15 @@ import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { Shell } from './Shell';
 
-const SESSION = { name: 'Odile', email: 'odile@x.example', studio: { today: '2031-05-05' } };
+const SESSION = {
+    name: 'Odile',
+    email: 'odile@x.example',
+    memberId: 3,
+    role: 'owner',
+    isDemo: false,
+    studios: [{ studioId: 2, name: 'Hill', role: 'owner', isDemo: false }],
+    studio: { id: 2, name: 'Hill', today: '2031-05-05' },
+};
 
 describe('the rooms', () => {
     it('give the page the name of the screen, and a way past the doors', async () => {

@@ -5,8 +5,7 @@ import type { Api } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
-import { useSession } from '../shared/Shell';
-import { teaches } from '../shared/studios';
+import { useTeaches } from '../shared/Shell';
 import { dayName, fullDate } from '../shared/words';
 import { Consent } from './Consent';
 import { FamilyLinks } from './FamilyLinks';
@@ -26,8 +25,7 @@ export function StudentPage() {
     const [dialog, setDialog] = useState<Opened>(null);
     const hand = useStudent(id, () => setDialog(null));
     const { query } = hand;
-    const session = useSession();
-    const isTeacher = teaches(session.data);
+    const isTeacher = useTeaches();
     useKeys([
         { key: 'o', does: 'open a page for this student', run: () => setDialog('open') },
         { key: 'e', does: 'change the student', run: () => isTeacher && setDialog('edit') },

@@ -7,6 +7,7 @@ import { Dialog } from '../shared/Dialog';
 import { useFind } from '../shared/FindStudent';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useTeaches } from '../shared/Shell';
 import { isHere } from '../shared/students';
 import { dayName, fullDate, minutes } from '../shared/words';
 import { NEW_STUDENT, type StudentDraft } from './draft';
@@ -19,6 +20,7 @@ export function Students() {
     const client = useQueryClient();
     const [adding, setAdding] = useState(false);
     const students = api.useQuery('get', '/students');
+    const isTeacher = useTeaches();
     const add = useMutation({
         mutationFn: (draft: StudentDraft) => ask('post', '/students', { body: draft }),
         onSuccess: () => {
@@ -27,7 +29,7 @@ export function Students() {
             client.invalidateQueries({ queryKey: keyOf('/this-week') });
         },
     });
-    useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(true) }]);
+    useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(isTeacher) }]);
     const [found, find] = useFind(students.data ?? [], (student) => student.name);
     const former = found.filter((student) => !isHere(student));
     if (students.isPending) return <Waiting what="Fetching the students…" />;
@@ -38,7 +40,7 @@ export function Students() {
                 <Title order={1} fz={28}>
                     Students
                 </Title>
-                <Button onClick={() => setAdding(true)}>Add a student (a)</Button>
+                {isTeacher && <Button onClick={() => setAdding(true)}>Add a student (a)</Button>}
             </Group>
             {find}
             {students.data.length === 0 && <Empty title="No students yet" />}

@@ -32,6 +32,7 @@ describe('the words of the studio', () => {
         const asked = serve({
             'GET /calendars': () => [],
             'GET /mails': () => [],
+            'GET /members': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () => STUDIO,
         });
@@ -55,6 +56,7 @@ describe('the words of the studio', () => {
         serve({
             'GET /calendars': () => [],
             'GET /mails': () => [],
+            'GET /members': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () =>
                 Response.json({ message: 'x', errors: { phrases: ['The sentence is too short.'] } }, { status: 422 }),
