@@ -58,6 +58,7 @@ use App\Student\Learning\LadderController;
 use App\Student\Learning\LearningController;
 use App\Student\Learning\SkippedPageController;
 use App\Student\Learning\StageController;
+use App\Student\Learning\StudentBookController;
 use App\Student\Paths\OwnPath;
 use App\Student\Paths\PathController;
 use App\Student\Student;
@@ -151,6 +152,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::delete('stages/{stage}/relief', [StageController::class, 'takeBack'])->can('accompany', 'stage');
         Route::put('students/{student}/skipped/{page}', [SkippedPageController::class, 'update'])->can('accompany', 'student')->can('see', 'page');
         Route::delete('students/{student}/skipped/{page}', [SkippedPageController::class, 'destroy'])->can('accompany', 'student')->can('see', 'page');
+        Route::put('students/{student}/books/{book}', [StudentBookController::class, 'update'])->can('accompany', 'student')->can('see', 'book');
+        Route::delete('students/{student}/books/{book}', [StudentBookController::class, 'destroy'])->can('accompany', 'student')->can('see', 'book');
         Route::patch('stages/{stage}', [StageController::class, 'update'])->can('accompany', 'stage');
 
         Route::get('paths', [PathController::class, 'index'])->can('work', OwnPath::class);

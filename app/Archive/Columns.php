@@ -61,8 +61,8 @@ final class Columns
             'path_steps' => [...$own, 'path_id' => Column::number(), 'position' => Column::whole(0, 99), ...$step, 'chunks' => Column::oneOf(ChunkKind::class), 'three_in_a_row' => Column::yes()],
             'pages' => [...$own, 'book_id' => Column::number(), 'number' => Column::whole(1, 999), 'title' => Column::text(120), 'kind' => Column::oneOf(PageKind::class), 'introduces' => Column::text(190), ...$times],
             'pieces' => [
-                ...$own, 'page_id' => Column::number(), 'label' => Column::text(4), 'title' => Column::text(120), 'music' => Column::music(), 'duet' => Column::music()->orNull(), 'octave' => Column::whole(-2, 2),
-                'shorthand' => Column::text(60_000)->orNull(), 'revision' => Column::whole(0, 1_000_000_000), 'measures' => Column::whole(1, Limits::MEASURES), 'note_names' => Column::text(60_000), 'not_read' => Column::text(60_000), ...$times,
+                ...$own, 'page_id' => Column::number(), 'label' => Column::text(4), 'title' => Column::text(120), 'music' => Column::music()->orNull(), 'duet' => Column::music()->orNull(), 'octave' => Column::whole(-2, 2),
+                'shorthand' => Column::text(60_000)->orNull(), 'revision' => Column::whole(0, 1_000_000_000), 'measures' => Column::whole(0, Limits::MEASURES), 'note_names' => Column::text(60_000), 'not_read' => Column::text(60_000), ...$times,
             ],
             'memberships' => [...$own, 'role' => Column::oneOf(Role::class), 'name' => Column::text(120, 1), 'email' => Column::mail(), ...$times],
             'students' => self::student($own, $times),
@@ -89,6 +89,7 @@ final class Columns
                 'minutes' => Column::whole(0, 240)->orNull(), 'finished_at' => Column::moment()->orNull(), ...$times, 'private_note' => Column::text(4000)->orNull(), 'shared_note' => Column::text(4000)->orNull(), 'remedies' => Column::workedOut()->since(self::FOR_PAGES, null),
             ],
             'practice_days' => [...$own, 'student_id' => Column::number(), 'weekday' => Column::whole(1, 7), 'minutes' => Column::whole(0, 240)],
+            'student_books' => [...$own, 'student_id' => Column::number(), 'book_id' => Column::number()],
             'skipped_pages' => [...$own, 'student_id' => Column::number(), 'page_id' => Column::number()],
             'stages' => [
                 ...$own, 'learning_id' => Column::number(), 'position' => Column::whole(0, 99)->orNull(), ...$step, 'content' => Column::matching('/^([0-9a-f]{32})?$/D', 'a mark of its content'), 'repetitions' => Column::whole(1, 999),

@@ -18,6 +18,9 @@ final class KeptMusic
      */
     public function described(array $row): array
     {
+        if ($row['music'] === null) {
+            return [...$row, 'measures' => 0, 'note_names' => ''];
+        }
         $score = MusicXmlReader::kept(is_string($row['music']) ? $row['music'] : '');
 
         return [...$row, 'measures' => count($score->measures), 'note_names' => $this->names->of($score->measures)];

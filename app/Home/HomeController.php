@@ -48,6 +48,7 @@ final class HomeController
         $piece = $task->learning?->piece;
         $student = $task->week->student;
         $counting = $settings->counting($student->studio, $student);
+        $piece = $piece?->isTyped() === true ? $piece : null;
         $score = $piece?->score();
 
         return new JsonResponse(new HomeMusicResource(
@@ -61,7 +62,7 @@ final class HomeController
                 static fn (Event $event): HomeNoteResource => HomeNoteResource::of($event, $student->path === PathKind::SoundFirst),
                 $report($piece, $settings($student->studio, $piece, $student), $student->id)->report->events,
             ),
-            $task->learning?->ladder($task->hand)->rungs() ?? [],
+            $piece === null ? [] : $task->learning?->ladder($task->hand)->rungs() ?? [],
         ));
     }
 }

@@ -64,7 +64,7 @@ final class LessonCards
     {
         $learnings = Learning::query()->where('student_id', $lesson->student_id)
             ->where(static fn ($of) => $of->whereKey($ids)->when($withNew, static fn ($new) => self::orNew($new, $lesson)))
-            ->with(['piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']), 'piece.page.book', 'stages' => static fn ($stages) => $stages->orderBy('position')]);
+            ->with(['piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title', 'measures']), 'piece.page.book', 'stages' => static fn ($stages) => $stages->orderBy('position')]);
         $learnings->orderBy('opened_on')->orderBy('id');
 
         return $learnings->get();
@@ -99,7 +99,7 @@ final class LessonCards
             "page {$learning->id}",
             $isReview ? TaskKind::Review : TaskKind::Stage,
             $learning->id,
-            $learning->piece_id,
+            $learning->piece->measures > 0 ? $learning->piece_id : null,
             $learning->piece->title,
             $learning->piece->page->inBook(),
             $tasks === [] && $learning->state !== LearningState::Finished,

@@ -40,7 +40,7 @@ final class ShowLesson
             $student->getAttribute('next_week_id'),
             $remedies,
             array_map(StuckResource::of(...), StuckStages::of($lesson->student_id)),
-            NextPages::of($lesson->studio_id, $lesson->student_id),
+            NextPages::of($lesson->student_id),
         );
     }
 }

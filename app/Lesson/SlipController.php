@@ -20,7 +20,8 @@ final class SlipController
     public function store(SlipRequest $request, Lesson $lesson, NoteNames $names): JsonResponse
     {
         $task = Task::query()->where('week_id', $lesson->week_id)->with('learning.piece')->findOrFail($request->integer('taskId'));
-        $score = $task->learning?->piece->score();
+        $piece = $task->learning?->piece;
+        $score = $piece?->isTyped() === true ? $piece->score() : null;
         [$first, $last] = [$request->integer('measure'), $request->integer('last', $request->integer('measure'))];
         [$fromBeat, $toBeat] = $request->filled('fromBeat') ? [$request->integer('fromBeat'), $request->integer('toBeat')] : [null, null];
         $place = SlipPlace::of($score, $first, $last, $fromBeat, $toBeat);

@@ -6,6 +6,7 @@ namespace App\Page;
 
 use App\Desk\OwnFinger;
 use App\Desk\Verdict as BarVerdict;
+use App\Page\Piece\NoMusic;
 use App\Page\Piece\Piece;
 use Nasturtium\Core\Formats\Book\BookArchive;
 use Nasturtium\Core\Formats\Book\BookFinger;
@@ -32,7 +33,7 @@ final class PackBook
     /** @return \Generator<int, BookPiece> */
     private static function pieces(Book $book): \Generator
     {
-        $order = Piece::query()->join('pages', 'pages.id', '=', 'pieces.page_id')->where('pages.book_id', $book->id)
+        $order = Piece::query()->join('pages', 'pages.id', '=', 'pieces.page_id')->where('pages.book_id', $book->id)->whereNotNull('pieces.music')
             ->orderBy('pages.number')->orderBy('pieces.label')->orderBy('pieces.id')->pluck('pages.number', 'pieces.id');
         foreach ($order->chunk(self::AT_ONCE) as $numbers) {
             $pieces = Piece::query()->with(['ownFingers', 'verdicts'])->findMany($numbers->keys())->keyBy('id');
@@ -48,7 +49,7 @@ final class PackBook
             $number,
             $piece->label,
             $piece->title,
-            $piece->music,
+            $piece->music ?? throw NoMusic::yet(),
             $piece->shorthand,
             $piece->duet,
             $piece->octave,

@@ -16,7 +16,10 @@ final class PageController
     #[Post('/books/{book}/pages', PageResource::class)]
     public function store(PageRequest $request, Book $book): JsonResponse
     {
-        return $this->save(new Page(['book_id' => $book->id, 'studio_id' => $book->studio_id]), $request);
+        $answer = $this->save(new Page(['book_id' => $book->id, 'studio_id' => $book->studio_id]), $request);
+        $this->following($request, $book);
+
+        return $answer;
     }
 
     #[Put('/pages/{page}', PageResource::class)]
@@ -31,6 +34,18 @@ final class PageController
         $page->delete();
 
         return new Response(status: 204);
+    }
+
+    /** Several pages at once: those that the book does not have yet, of the same kind. */
+    private function following(PageRequest $request, Book $book): void
+    {
+        $first = $request->integer('number');
+        $numbers = range($first, $request->integer('last', $first));
+        $new = array_diff($numbers, Page::query()->where('book_id', $book->id)->whereIn('number', $numbers)->pluck('number')->all());
+        Page::query()->insert(array_map(static fn (int $number): array => [
+            'book_id' => $book->id, 'studio_id' => $book->studio_id, 'number' => $number, 'title' => '', 'kind' => $request->string('kind')->toString(), 'introduces' => '',
+            'created_at' => now(), 'updated_at' => now(),
+        ], array_values($new)));
     }
 
     private function save(Page $page, PageRequest $request): JsonResponse

@@ -16,6 +16,7 @@ final class PageRequest extends Asked
     {
         return [
             'number' => ['required', 'integer', 'between:1,999', Rule::unique('pages', 'number')->where('book_id', $this->bookId())->ignore($this->route('page'))],
+            'last' => ['nullable', 'integer', 'between:1,999', 'gte:number'],
             'title' => ['nullable', 'string', 'max:120'],
             'kind' => ['required', Rule::enum(PageKind::class)],
             'introduces' => ['present', 'nullable', 'string', 'max:190'],
@@ -25,7 +26,7 @@ final class PageRequest extends Asked
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['number.unique' => 'This book has a page :input already.'];
+        return ['number.unique' => 'This book has a page :input already.', 'last.gte' => 'The last page comes after the first.'];
     }
 
     private function bookId(): int

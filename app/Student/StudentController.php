@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Student;
 
 use App\Account\CurrentStudio;
-use App\Account\Members\HandOverRequest;
 use App\Account\User;
 use App\Api\Delete;
 use App\Api\Get;
@@ -19,6 +18,7 @@ use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\Learning;
 use App\Student\Learning\LearningResource;
 use App\Student\Learning\Petals;
+use App\Student\Learning\StudentBooks;
 use App\Student\Timetable\Holiday;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
@@ -71,6 +71,7 @@ final class StudentController
             array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === LearningState::Finished
                 ? LearningResource::withoutStages($learning, $petals[$learning->id] ?? [])
                 : LearningResource::of($learning))->all()),
+            StudentBooks::of($student->id),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
             $week?->id,
             array_map(LessonDayResource::of(...), LessonsAhead::of($student)),

@@ -7,6 +7,7 @@ namespace App\Student;
 use App\Api\ListOf;
 use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
+use App\Student\Learning\StudentBookResource;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
 use OpenApi\Attributes as OA;
@@ -17,6 +18,7 @@ final readonly class StudentDetailResource
 {
     /**
      * @param  list<LearningResource>  $learnings
+     * @param  list<StudentBookResource>  $books  that the student is in
      * @param  list<FamilyLinkResource>  $links
      * @param  list<LessonDayResource>  $lessons  in sight
      * @param  list<HolidayResource>  $holidays  of this student, and of all, that are not over
@@ -26,6 +28,8 @@ final readonly class StudentDetailResource
         public StudentResource $student,
         #[ListOf(LearningResource::class)]
         public array $learnings,
+        #[ListOf(StudentBookResource::class)]
+        public array $books,
         #[ListOf(FamilyLinkResource::class)]
         public array $links,
         #[OA\Property]

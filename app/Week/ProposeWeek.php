@@ -14,6 +14,7 @@ use App\Week\Remedies\FindRemedies;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Page\PlainPage;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -70,8 +71,8 @@ final class ProposeWeek
     private function fill(Week $week, Student $student): void
     {
         $current = Learning::query()->where('student_id', $student->id)->where('state', LearningState::Current)
-            ->with(['piece', 'ladders', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
-        $newest = $current->last();
+            ->with(['piece.page', 'ladders', 'stages.bars', 'stages.waitsFor'])->orderBy('opened_on')->orderBy('id')->get();
+        $newest = $current->last(static fn (Learning $learning): bool => $learning->piece->isTyped());
         $this->task($week, TaskKind::WarmUp, 'Warm-up', WarmUp::for($newest?->piece->score()), WarmUp::HALF_MINUTES);
         $this->remedies($week);
         foreach ($current as $learning) {
@@ -121,11 +122,12 @@ final class ProposeWeek
         $open = $learning->stages->sortBy('position')->whereNull('passed_on')->take(self::STAGES_AHEAD);
         $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->orderBy('week_id')->get()->groupBy('stage_id');
         $first = $this->handFirst($week, $learning, $open);
+        $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;
         foreach ($open as $stage) {
             $heard = $before->get($stage->id, new Collection());
             $mark = $heard->last()?->mark;
             $tempo = $stage->tempo === null ? null : $this->rung($learning, $stage, $heard);
-            $task = $this->task($week, TaskKind::Stage, ucfirst($stage->title()), $stage->instruction(), $this->minutesAt($learning, $stage, $tempo), [
+            $task = $this->task($week, $kind, ucfirst($stage->title()), $stage->instruction(), $this->minutesAt($learning, $stage, $tempo), [
                 'learning_id' => $learning->id,
                 'stage_id' => $stage->id,
                 'hand' => $stage->aloneHand()?->value,

@@ -37,6 +37,12 @@ final readonly class TempoLadder
         }
     }
 
+    /** Of a page whose music is not typed. */
+    public static function usual(): self
+    {
+        return new self(self::below(intdiv(self::USUAL_GOAL * self::START[0], self::START[1])), self::USUAL_GOAL);
+    }
+
     /** In beats of the piece's time signature. No start given: 60 % of the goal on the nearest mark below. */
     public static function for(Piece $piece): self
     {

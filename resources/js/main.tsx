@@ -74,6 +74,12 @@ const router = createBrowserRouter([
     },
 ]);
 
+/** Long after the first screen has come, in milliseconds. */
+const QUIET = 2500;
+
+// The engraver is started when the browser has nothing else to do, so that it is there when music is opened.
+setTimeout(() => import('./shared/score/engrave').then((engraver) => engraver.start()), QUIET);
+
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>
         <MantineProvider theme={theme} cssVariablesResolver={tokens} defaultColorScheme="light">

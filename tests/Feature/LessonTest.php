@@ -7,6 +7,7 @@ use App\Page\Book;
 use App\Page\Piece\StorePiece;
 use App\Student\Learning\Stage;
 use App\Student\Learning\StageBars;
+use App\Student\Learning\StudentBooks;
 use App\Week\Task;
 use App\Week\TaskDay;
 use Illuminate\Support\Str;
@@ -155,13 +156,16 @@ test('a stage that is stuck has three ways out, and the teacher chooses', functi
         ->and($back())->toBe($stuck);
 });
 
-test('the next page of each book is at hand, pages can be left out, other books come after', function (): void {
+test('the next page of each book that the student is in is at hand, and pages can be left out', function (): void {
     $page = fn (int $number, string $title) => app(StorePiece::class)->fromShorthand($this->own->book->pages()->create(['studio_id' => $this->own->studio->id, 'number' => $number]), "title: {$title}\nR: @c4 w1\n", '');
     $page(2, 'Before It');
     $snow = $page(5, 'Snow Day');
     $page(6, 'Thaw');
     $other = Book::query()->create(['studio_id' => $this->own->studio->id, 'title' => 'Second Book', 'level' => '']);
     app(StorePiece::class)->fromShorthand($other->pages()->create(['studio_id' => $this->own->studio->id, 'number' => 1]), "title: Far Hill\nR: @c4 w1\n", '');
+    $third = Book::query()->create(['studio_id' => $this->own->studio->id, 'title' => 'Third Book', 'level' => '']);
+    app(StorePiece::class)->fromShorthand($third->pages()->create(['studio_id' => $this->own->studio->id, 'number' => 1]), "title: Not Hers\nR: @c4 w1\n", '');
+    StudentBooks::enter($this->own->student, $other->id);
     $next = fn ($answer): array => array_column($answer->assertOk()->json(), 'title');
     expect(array_column($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('nextPages'), 'title'))->toBe(['Snow Day', 'Far Hill'])
         ->and($next($this->putJson("/api/students/{$this->own->student->id}/skipped/{$snow->page_id}")))->toBe(['Thaw', 'Far Hill'])

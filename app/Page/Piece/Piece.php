@@ -24,7 +24,7 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property int $page_id
  * @property string $label
  * @property string $title
- * @property string $music
+ * @property ?string $music null while it is not typed
  * @property ?string $duet the teacher's part
  * @property int $octave that the student plays above what is written
  * @property ?string $shorthand
@@ -41,10 +41,28 @@ final class Piece extends Model
 {
     protected $guarded = [];
 
-    /** The piece as the core knows it. */
+    /**
+     * The piece as the core knows it.
+     *
+     * @throws NoMusic
+     */
     public function score(): Score
     {
-        return MusicXmlReader::kept($this->music);
+        return MusicXmlReader::kept($this->music ?? throw NoMusic::yet());
+    }
+
+    public function isTyped(): bool
+    {
+        return $this->music !== null;
+    }
+
+    /** What stands for a page whose music is not typed, so that it is opened, planned and heard like any other. */
+    public static function untyped(Page $page): self
+    {
+        return self::query()->where('page_id', $page->id)->orderBy('label')->orderBy('id')->first() ?? self::query()->create([
+            'studio_id' => $page->studio_id, 'page_id' => $page->id, 'label' => '', 'title' => $page->title === '' ? "Page {$page->number}" : $page->title,
+            'music' => null, 'revision' => 0, 'measures' => 0, 'note_names' => '', 'not_read' => '',
+        ]);
     }
 
     /** @return list<string> */

@@ -40,9 +40,9 @@ final class PieceController
     #[Get('/pieces/{piece}/shorthand', PrintedResource::class)]
     public function shorthand(Piece $piece): JsonResponse
     {
-        return new JsonResponse(PrintedResource::of($piece->shorthand === null
+        return new JsonResponse(PrintedResource::of($piece->shorthand === null && $piece->isTyped()
             ? ShorthandWriter::write($piece->score())
-            : new WrittenShorthand($piece->shorthand, [])));
+            : new WrittenShorthand($piece->shorthand ?? '', [])));
     }
 
     /** Answers 409 with the piece that stands when it was saved elsewhere since. */
@@ -53,7 +53,6 @@ final class PieceController
             return $this->answer($piece, 409);
         }
         $store->retype($piece, $request->string('shorthand')->toString(), $request->string('label')->toString());
-        PieceRetyped::dispatch($piece);
 
         return $this->answer($piece);
     }

@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class PieceResource
 {
     /**
+     * @param  string  $music  MusicXML; empty while it is not typed
      * @param  list<string>  $notRead
      */
     public function __construct(
@@ -54,7 +55,7 @@ final readonly class PieceResource
             $page,
             $piece->label,
             $piece->title,
-            $piece->music,
+            $piece->music ?? '',
             $piece->shorthand,
             $piece->measures,
             $piece->revision,

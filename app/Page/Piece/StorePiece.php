@@ -55,7 +55,8 @@ final class StorePiece
 
     private static function on(Page $page): Piece
     {
-        return new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id, 'revision' => 0]);
+        // Music that was awaited goes where the page is learnt already.
+        return Piece::query()->where('page_id', $page->id)->whereNull('music')->first() ?? new Piece(['page_id' => $page->id, 'studio_id' => $page->studio_id, 'revision' => 0]);
     }
 
     private function read(string $shorthand): Score
@@ -79,6 +80,7 @@ final class StorePiece
     private function save(Piece $piece, Page|Piece $draftOf, Score $score, string $label, ?string $shorthand): Piece
     {
         return DB::transaction(function () use ($piece, $draftOf, $score, $label, $shorthand): Piece {
+            $isRetyped = $piece->exists;
             $piece->fill([
                 'label' => $label,
                 'title' => $score->title,
@@ -89,6 +91,9 @@ final class StorePiece
                 'note_names' => $this->names->of($score->measures),
             ])->save();
             Draft::query()->where(Draft::column($draftOf), $draftOf->id)->delete();
+            if ($isRetyped) {
+                PieceRetyped::dispatch($piece);
+            }
 
             return $piece;
         });

@@ -16,6 +16,9 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder as Query;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Practice\LearningState;
@@ -55,11 +58,17 @@ final class Learning extends Model implements OfStudent
     /** Pieces that are signed off and whose review is due on a day. */
     public static function whereDue(Builder $learnings, CarbonImmutable $on): void
     {
-        $learnings->where('state', LearningState::Finished)->where(static function (Builder $any) use ($on): void {
+        // A page that was written or listened to does not come back.
+        $learnings->where('state', LearningState::Finished)->whereNotIn('piece_id', self::plain())->where(static function (Builder $any) use ($on): void {
             foreach (ReviewSchedule::days() as $step => $days) {
                 $any->orWhere(static fn (Builder $one) => $one->where('review_step', $step)->where('played_on', '<=', $on->subDays($days)->toDateString()));
             }
         });
+    }
+
+    private static function plain(): Query
+    {
+        return DB::table('pieces')->join('pages', 'pages.id', '=', 'pieces.page_id')->whereNull('pieces.music')->whereIn('pages.kind', [PageKind::Theory->value, PageKind::Listening->value])->select('pieces.id');
     }
 
     /** @return BelongsTo<Student, $this> */
@@ -98,7 +107,7 @@ final class Learning extends Model implements OfStudent
     /** The ladder of a hand: the teacher's, or that of the page. */
     public function ladder(?Hand $hand): TempoLadder
     {
-        return ($this->ladders->firstWhere('hand', $hand->value ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? TempoLadder::for($this->piece->score());
+        return ($this->ladders->firstWhere('hand', $hand->value ?? '') ?? $this->ladders->firstWhere('hand', ''))?->ladder() ?? ($this->piece->isTyped() ? TempoLadder::for($this->piece->score()) : TempoLadder::usual());
     }
 
     /** @return HasMany<Task, $this> of every week */

@@ -9,6 +9,7 @@ use App\Api\Get;
 use App\Api\Patch;
 use App\Api\Post;
 use App\Api\Put;
+use App\Page\Page;
 use App\Page\Piece\Piece;
 use App\Student\Student;
 use Illuminate\Http\JsonResponse;
@@ -19,7 +20,7 @@ final class LearningController
     #[Post('/students/{student}/learnings', LearningResource::class)]
     public function store(LearningRequest $request, Student $student, OpenPiece $open, CurrentStudio $studio): JsonResponse
     {
-        $piece = Piece::query()->findOrFail($request->integer('pieceId'));
+        $piece = $request->filled('pieceId') ? Piece::query()->findOrFail($request->integer('pieceId')) : Piece::untyped(Page::query()->lockForUpdate()->findOrFail($request->integer('pageId')));
 
         return $this->answer($open($student, $piece, $studio->today()));
     }

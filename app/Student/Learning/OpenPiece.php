@@ -8,7 +8,9 @@ use App\Page\Piece\Piece;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Page\PlainPage;
 use Nasturtium\Core\Path\Stage as CoreStage;
+use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Path\Stages;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Practice\LearningState;
@@ -25,6 +27,7 @@ final class OpenPiece
             );
             if ($learning->wasRecentlyCreated) {
                 $this->stages($learning, $piece);
+                StudentBooks::enter($student, (int) $piece->page()->value('book_id'));
             }
 
             return $learning;
@@ -55,6 +58,11 @@ final class OpenPiece
         $made = [];
         $waits = [];
         $bars = [];
+        if (! $piece->isTyped()) {
+            $this->plain($learning, $piece);
+
+            return;
+        }
         foreach (Stages::of($piece->score(), $learning->way()) as $position => $stage) {
             $made[$position] = $this->stage($learning, $kept->get($stage->step->key()), $stage, $position);
             foreach ($stage->waitsFor as $earlier) {
@@ -69,6 +77,16 @@ final class OpenPiece
         StageBars::query()->whereIn('stage_id', $ids)->delete();
         DB::table('stage_waits')->insert($waits);
         StageBars::query()->insert($bars);
+    }
+
+    /** One step, from the book alone. */
+    private function plain(Learning $learning, Piece $piece): void
+    {
+        $page = PlainPage::of($piece->page()->firstOrFail()->kind);
+        $learning->allStages()->updateOrCreate(['kind' => StageKind::Own, 'name' => $page->name], [
+            'studio_id' => $learning->studio_id, 'position' => 0, 'sentence' => $page->sentence, 'pass_mark' => $page->passMark, 'petal' => null, 'hand' => null,
+            'content' => '', 'repetitions' => 1, 'tempo' => null, 'half_minutes' => $page->halfMinutes,
+        ]);
     }
 
     private function stage(Learning $learning, ?Stage $before, CoreStage $stage, int $position): Stage

@@ -19,7 +19,7 @@ final class SkippedPageController
     {
         DB::table('skipped_pages')->insertOrIgnore(['studio_id' => $student->studio_id, 'student_id' => $student->id, 'page_id' => $page->id]);
 
-        return new JsonResponse(NextPages::of($student->studio_id, $student->id));
+        return new JsonResponse(NextPages::of($student->id));
     }
 
     #[Delete('/students/{student}/skipped/{page}', NextPageResource::class, many: true)]
@@ -27,6 +27,6 @@ final class SkippedPageController
     {
         DB::table('skipped_pages')->where('student_id', $student->id)->where('page_id', $page->id)->delete();
 
-        return new JsonResponse(NextPages::of($student->studio_id, $student->id));
+        return new JsonResponse(NextPages::of($student->id));
     }
 }

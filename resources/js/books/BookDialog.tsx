@@ -92,6 +92,16 @@ function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) =>
                 value={page.number}
                 onChange={(number) => set({ number: Number(number) })}
             />
+            {page.last !== undefined && (
+                <NumberInput
+                    label="To page"
+                    description="For several pages at once."
+                    min={page.number}
+                    max={999}
+                    value={page.last ?? ''}
+                    onChange={(last) => set({ last: last === '' ? null : Number(last) })}
+                />
+            )}
             <Select
                 label="Kind"
                 allowDeselect={false}

@@ -141,7 +141,16 @@ function OnPage({ page }: { page: Page }) {
                         {piece.label && `${piece.label}. `}
                         {piece.title}
                     </Anchor>{' '}
-                    <span className="faint">{piece.measures} bars</span>
+                    {piece.measures > 0 ? (
+                        <span className="faint">{piece.measures} bars</span>
+                    ) : (
+                        <span className="faint">
+                            no music typed yet,{' '}
+                            <Anchor component={Link} to={`/pieces/${piece.id}/entry`} c="var(--ink)">
+                                add it
+                            </Anchor>
+                        </span>
+                    )}
                 </div>
             ))}
         </div>

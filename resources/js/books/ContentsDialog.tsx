@@ -1,5 +1,6 @@
-import { Button, FileButton, Group, Stack, Text } from '@mantine/core';
+import { Button, FileButton, Group, Stack, Text, Textarea } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { type Api, asForm, ask, at, keyOf, wordsOf } from '../api';
 import { Dialog } from '../shared/Dialog';
 import styles from './ContentsDialog.module.css';
@@ -17,34 +18,42 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
             ask('post', '/books/{book}/contents', { ...at({ book: book.id }), body: { file }, ...asForm }),
         onSuccess: () => client.invalidateQueries({ queryKey: keyOf('/books') }),
     });
+    const [pasted, setPasted] = useState('');
     return (
         <Dialog title={`The table of contents of ${book.title}`} size="lg" onClose={close}>
             <Stack gap="sm">
                 <Text size="sm">
-                    A table with a row for each page, as a spreadsheet saves it (CSV). Pages that are here already are
-                    brought up to date; their pieces stay.
+                    A table with a row for each page: paste it from a spreadsheet, or choose a file (CSV). Pages that
+                    are here already are brought up to date; their pieces stay.
                 </Text>
                 <pre className={`sheet ${styles.example}`}>{EXAMPLE}</pre>
-                {bring.error != null && (
-                    <div role="alert">
-                        <Text fw={700}>Nothing was brought in.</Text>
-                        <ul className={styles.errors}>
-                            {wordsOf(bring.error).map((text) => (
-                                <li key={text}>{text}</li>
-                            ))}
-                        </ul>
-                    </div>
-                )}
+                {bring.error != null && <WhyNot error={bring.error} />}
                 {bring.data !== undefined && (
                     <Text role="status">
                         The book has {bring.data.pages.length} {bring.data.pages.length === 1 ? 'page' : 'pages'} now.
                     </Text>
                 )}
+                <Textarea
+                    label="The table"
+                    autosize
+                    minRows={3}
+                    maxRows={10}
+                    value={pasted}
+                    onChange={(event) => setPasted(event.currentTarget.value)}
+                    data-autofocus
+                />
                 <Group>
+                    <Button
+                        disabled={pasted.trim() === ''}
+                        loading={bring.isPending}
+                        onClick={() => bring.mutate(new File([pasted], 'pasted.csv', { type: 'text/csv' }))}
+                    >
+                        Bring it in
+                    </Button>
                     <FileButton onChange={(file) => file && bring.mutate(file)} accept=".csv,.tsv,.txt">
                         {(props) => (
-                            <Button {...props} loading={bring.isPending} data-autofocus>
-                                Choose the file
+                            <Button {...props} variant="default" loading={bring.isPending}>
+                                Choose a file
                             </Button>
                         )}
                     </FileButton>
@@ -54,5 +63,19 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
                 </Group>
             </Stack>
         </Dialog>
+    );
+}
+
+/** What is wrong, row by row. */
+function WhyNot({ error }: { error: unknown }) {
+    return (
+        <div role="alert">
+            <Text fw={700}>Nothing was brought in.</Text>
+            <ul className={styles.errors}>
+                {wordsOf(error).map((text) => (
+                    <li key={text}>{text}</li>
+                ))}
+            </ul>
+        </div>
     );
 }

@@ -44,6 +44,7 @@ export const aNewPage = (book: Book): Asked => ({
     send: (body) => ask('post', '/books/{book}/pages', { ...at({ book: book.id }), body }),
     start: {
         number: Math.max(0, ...book.pages.map((page) => page.number)) + 1,
+        last: null,
         title: '',
         kind: 'pieces',
         introduces: '',

@@ -1,7 +1,7 @@
 import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { type Api, api } from '../api';
-import { Trouble, Waiting } from '../shared/Notes';
+import { type Api, ApiError, api } from '../api';
+import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 import { isHere } from '../shared/students';
@@ -21,6 +21,16 @@ export function Desk() {
     const breakdown = useBreakdown(id, studentIn(search));
     const students = api.useQuery('get', '/students');
     if (breakdown.isPending) return <Waiting what="Reading the page…" />;
+    if (breakdown.error instanceof ApiError && breakdown.error.status === 422) {
+        return (
+            <Empty title="Nothing to break down">
+                <Text>{breakdown.error.message}</Text>
+                <Button component={Link} to={`/pieces/${id}/entry`}>
+                    Type the music
+                </Button>
+            </Empty>
+        );
+    }
     if (breakdown.error) return <Trouble error={breakdown.error} again={() => breakdown.refetch()} />;
     return (
         <Page

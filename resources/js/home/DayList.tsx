@@ -58,8 +58,8 @@ function TaskLine({ task, done, open }: { task: HomeTaskData; done: boolean; ope
                     {done && '✓'}
                 </span>
                 <span className={styles.words}>
-                    <b className={styles.title}>{task.title}</b> {task.piece !== null && <HandMark hand={task.hand} />}
-                    {task.piece !== null && <span className="faint"> {barsWords(task.bars)}</span>}
+                    <b className={styles.title}>{task.title}</b> {task.bars.length > 0 && <HandMark hand={task.hand} />}
+                    {task.bars.length > 0 && <span className="faint"> {barsWords(task.bars)}</span>}
                     <br />
                     <span className={styles.what}>{task.instruction}</span>
                 </span>

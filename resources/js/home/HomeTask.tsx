@@ -29,7 +29,7 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
             <Group justify="space-between">
                 {back}
                 <Text className="faint">
-                    {task.piece !== null && handWords(task.hand)}
+                    {task.bars.length > 0 && handWords(task.hand)}
                     {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                 </Text>
             </Group>
@@ -44,7 +44,7 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                 )}
             </div>
             <Text fz="lg">{task.instruction}</Text>
-            {task.piece !== null && music.isPending && <Waiting what="Fetching the bars…" />}
+            {task.bars.length > 0 && music.isPending && <Waiting what="Fetching the bars…" />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}
             {day > 0 ? (

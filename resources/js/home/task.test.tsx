@@ -18,7 +18,7 @@ const TASK = {
     repetitions: 3,
     tempo: 54,
     minutes: 2,
-    bars: [],
+    bars: [{ first: 0, last: 1, from: '', to: '', label: 'bars 1–2' }],
     practices: [],
 } as unknown as Api['HomeTaskResource'];
 

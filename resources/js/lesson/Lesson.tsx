@@ -8,7 +8,7 @@ import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
 import styles from './Lesson.module.css';
 import { LessonCardRow } from './LessonCardRow';
-import { NextWeek, useNextPage } from './NextWeek';
+import { type NextPage, NextWeek, useNextPage } from './NextWeek';
 import { Record } from './Record';
 import { SlipBoard } from './SlipBoard';
 import { type Hearing, taskOf, useHearing } from './useHearing';
@@ -31,10 +31,9 @@ export function Lesson() {
                 if (finished.nextWeekId !== null) navigate(`/weeks/${finished.nextWeekId}`);
             },
         });
-    const openPage = (pieceId: number | undefined) =>
-        pieceId !== undefined &&
-        open.mutate(pieceId, { onSuccess: (learning) => hearing.choose(`page ${learning.id}`) });
-    useLessonKeys(hearing, hand, { end, openNext: () => openPage(data?.nextPages[0]?.pieceId) });
+    const openPage = (next: NextPage | undefined) =>
+        next !== undefined && open.mutate(next, { onSuccess: (learning) => hearing.choose(`page ${learning.id}`) });
+    useLessonKeys(hearing, hand, { end, openNext: () => openPage(data?.nextPages[0]) });
     if (lesson.isPending) return <Waiting what="Opening the lesson…" />;
     if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
@@ -102,7 +101,7 @@ interface HeardProps {
     data: LessonData;
     hand: LessonInHand;
     hearing: Hearing;
-    openPage: (pieceId: number) => void;
+    openPage: (next: NextPage) => void;
 }
 
 /** A card for each page on one side, the music of the one at hand with its slips on the other. */

@@ -8,7 +8,7 @@ import { minutes, tempoWords } from '../shared/words';
 import styles from './NextWeek.module.css';
 import type { LessonData } from './useLesson';
 
-type NextPage = Api['NextPageResource'];
+export type NextPage = Api['NextPageResource'];
 
 interface Relieved {
     stuck: Api['StuckResource'];
@@ -16,7 +16,7 @@ interface Relieved {
 }
 
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
-export function NextWeek({ data, openPage }: { data: LessonData; openPage: (pieceId: number) => void }) {
+export function NextWeek({ data, openPage }: { data: LessonData; openPage: (next: NextPage) => void }) {
     return (
         <section className="sheet" aria-label="Next week">
             <Title order={2} fz="lg" mb={4}>
@@ -110,7 +110,7 @@ function Stuck({ data }: { data: LessonData }) {
 const SMALL = { size: 'compact-xs', variant: 'subtle', c: 'var(--ink)' } as const;
 
 /** The pages that come next: opened, or left out and put back. */
-function NextPages({ data, openPage }: { data: LessonData; openPage: (pieceId: number) => void }) {
+function NextPages({ data, openPage }: { data: LessonData; openPage: (next: NextPage) => void }) {
     const fresh = useFresh(data.id);
     const [leftOut, setLeftOut] = useState<NextPage | null>(null);
     const skip = useMutation({
@@ -128,27 +128,25 @@ function NextPages({ data, openPage }: { data: LessonData; openPage: (pieceId: n
     return (
         <Stack gap={4} mt={10}>
             {data.nextPages.map((next, i) => (
-                <Group key={next.pieceId} gap="xs">
+                <Group key={next.pageId} gap="xs">
                     <Button
                         size="compact-sm"
                         variant="default"
                         leftSection={i === 0 ? <Kbd>o</Kbd> : undefined}
-                        onClick={() => openPage(next.pieceId)}
+                        onClick={() => openPage(next)}
                     >
                         Open {next.title}
                     </Button>
                     <Text size="sm" className="faint">
                         {next.page}
                     </Text>
-                    {!next.otherBook && (
-                        <Button
-                            {...SMALL}
-                            aria-label={`Leave out ${next.title}, ${next.page}`}
-                            onClick={() => skip.mutate({ page: next, out: true })}
-                        >
-                            leave it out
-                        </Button>
-                    )}
+                    <Button
+                        {...SMALL}
+                        aria-label={`Leave out ${next.title}, ${next.page}`}
+                        onClick={() => skip.mutate({ page: next, out: true })}
+                    >
+                        leave it out
+                    </Button>
                 </Group>
             ))}
             {leftOut !== null && (
@@ -168,10 +166,10 @@ function NextPages({ data, openPage }: { data: LessonData; openPage: (pieceId: n
 export function useNextPage(data: LessonData | undefined) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: (pieceId: number) =>
+        mutationFn: ({ pieceId, pageId }: NextPage) =>
             ask('post', '/students/{student}/learnings', {
                 ...at({ student: data?.studentId ?? 0 }),
-                body: { pieceId },
+                body: pieceId === null ? { pageId } : { pieceId },
             }),
         onSuccess: () =>
             client.invalidateQueries({ queryKey: keyOf('/lessons/{lesson}', at({ lesson: data?.id ?? 0 })) }),

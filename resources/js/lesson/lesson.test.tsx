@@ -314,7 +314,7 @@ describe('a lesson', () => {
                         reliefs: [{ relief: 'slower', words: 'a slower tempo' }],
                     },
                 ],
-                nextPages: [{ pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', otherBook: false }],
+                nextPages: [{ pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', bookId: 1 }],
             },
         );
         const next = within(await screen.findByRole('region', { name: 'Next week' }));
@@ -358,7 +358,7 @@ describe('a lesson', () => {
     });
 
     it('leaves a page out, and puts it back', async () => {
-        const next = { pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', otherBook: false };
+        const next = { pieceId: 12, pageId: 3, title: 'Snow Day', page: 'A Book, p. 5', bookId: 1 };
         const asked = open(
             { 'PUT /students/1/skipped/3': () => [], 'DELETE /students/1/skipped/3': () => [next] },
             { nextPages: [next] },

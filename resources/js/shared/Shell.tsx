@@ -65,7 +65,6 @@ function Rooms({ session }: { session: Session }) {
     const rooms = teaches(session) ? ROOMS : ROOMS.filter((room) => room.to !== '/studio');
     useTitle();
     useChangedElsewhere();
-    useQuietStart();
     useKeys([
         { key: 'n', does: 'open the next lesson', run: () => nextLesson.mutate() },
         ...rooms.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
@@ -96,17 +95,6 @@ function Rooms({ session }: { session: Session }) {
             </Dialog>
         </>
     );
-}
-
-/** Long after a screen has come, in milliseconds. */
-const QUIET = 2500;
-
-/** The engraver is started when the browser has nothing else to do, so that it is there when music is opened. */
-function useQuietStart() {
-    useEffect(() => {
-        const later = setTimeout(() => import('./score/engrave').then((engraver) => engraver.start()), QUIET);
-        return () => clearTimeout(later);
-    }, []);
 }
 
 /** The title of the page says what the screen says of itself. */
@@ -150,7 +138,7 @@ function Mine({ session, showKeys }: { session: Session; showKeys: () => void })
     const signOut = async () => {
         await ask('delete', '/session');
         client.clear();
-        await (await import('./score/drawings')).forgetDrawings();
+        await (await import('./drawings')).forgetDrawings();
         navigate('/sign-in');
     };
     return (

@@ -1,52 +1,105 @@
-import { Button, Stack, Text } from '@mantine/core';
+import { Button, Checkbox, Group, Stack, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, ask, at } from '../api';
+import { type Api, api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 
-/** The pieces that can be opened for a student, book by book. */
-export function OpenPage({ studentId, open, done }: { studentId: number; open: number[]; done: () => void }) {
+type Body = Api['LearningRequest'];
+
+interface Line {
+    key: string;
+    title: string;
+    page: string;
+    body: Body;
+    isOpen: boolean;
+}
+
+interface Props {
+    studentId: number;
+    /** Pieces that are open already. */
+    open: number[];
+    /** Books that the student is in; they stand first. */
+    books: number[];
+    done: () => void;
+}
+
+/** The pages that can be opened for a student, book by book; several at once, with music typed or without. */
+export function OpenPage({ studentId, open, books: own, done }: Props) {
     const books = api.useQuery('get', '/books');
+    const [chosen, setChosen] = useState<Map<string, Body>>(new Map());
     const begin = useMutation({
-        mutationFn: (pieceId: number) =>
-            ask('post', '/students/{student}/learnings', { ...at({ student: studentId }), body: { pieceId } }),
+        mutationFn: async () => {
+            for (const body of chosen.values()) {
+                await ask('post', '/students/{student}/learnings', { ...at({ student: studentId }), body });
+            }
+        },
         onSuccess: done,
     });
     if (books.isPending) return <Waiting what="Fetching the books…" />;
     if (books.error) return <Trouble error={books.error} />;
+    const ordered = [...books.data].sort((a, b) => Number(own.includes(b.id)) - Number(own.includes(a.id)));
+    const choose = (line: Line, yes: boolean) =>
+        setChosen((before) => {
+            const next = new Map(before);
+            if (yes) next.set(line.key, line.body);
+            else next.delete(line.key);
+            return next;
+        });
     return (
         <Stack gap="sm">
             <Trouble error={begin.error} />
-            {books.data.length === 0 && (
+            {ordered.length === 0 && (
                 <Text>
                     There is no book yet. <Link to="/books">Add one first.</Link>
                 </Text>
             )}
-            {books.data.map((book) => (
-                <div key={book.id}>
-                    <Text fw={700}>{book.title}</Text>
-                    {book.pages.flatMap((page) =>
-                        page.pieces.map((piece) => (
-                            <Button
-                                key={piece.id}
-                                variant="subtle"
-                                c="var(--ink)"
-                                fullWidth
-                                justify="space-between"
-                                disabled={open.includes(piece.id)}
-                                onClick={() => begin.mutate(piece.id)}
-                                rightSection={
-                                    <span className="faint">
-                                        {open.includes(piece.id) ? 'open already' : `p. ${page.number}${piece.label}`}
-                                    </span>
-                                }
-                            >
-                                {piece.title}
-                            </Button>
-                        )),
-                    )}
-                </div>
+            {ordered.map((book) => (
+                <fieldset key={book.id} className="plain-list">
+                    <Text component="legend" fw={700}>
+                        {book.title}
+                    </Text>
+                    <Stack gap={4}>
+                        {linesOf(book, open).map((line) => (
+                            <Checkbox
+                                key={line.key}
+                                disabled={line.isOpen}
+                                checked={line.isOpen || chosen.has(line.key)}
+                                onChange={(event) => choose(line, event.currentTarget.checked)}
+                                label={`${line.title}, ${line.page}${line.isOpen ? ', open already' : ''}`}
+                            />
+                        ))}
+                    </Stack>
+                </fieldset>
             ))}
+            <Group>
+                <Button disabled={chosen.size === 0} loading={begin.isPending} onClick={() => begin.mutate()}>
+                    {chosen.size > 1 ? `Open ${chosen.size} pages` : 'Open'}
+                </Button>
+            </Group>
         </Stack>
+    );
+}
+
+/** Each piece of a book, and each page that has none. */
+function linesOf(book: Api['BookResource'], open: number[]): Line[] {
+    return book.pages.flatMap((page): Line[] =>
+        page.pieces.length === 0
+            ? [
+                  {
+                      key: `page ${page.id}`,
+                      title: page.title || `Page ${page.number}`,
+                      page: page.kind === 'pieces' ? 'no music typed yet' : page.kind,
+                      body: { pageId: page.id },
+                      isOpen: false,
+                  },
+              ]
+            : page.pieces.map((piece) => ({
+                  key: `piece ${piece.id}`,
+                  title: piece.title,
+                  page: `p. ${page.number}${piece.label}`,
+                  body: { pieceId: piece.id },
+                  isOpen: open.includes(piece.id),
+              })),
     );
 }

@@ -11,6 +11,7 @@ import { Consent } from './Consent';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
+import { StudentBooks } from './StudentBooks';
 import { StudentForm } from './StudentForm';
 import styles from './StudentPage.module.css';
 import { TeacherOf } from './TeacherOf';
@@ -32,11 +33,11 @@ export function StudentPage() {
     ]);
     if (query.isPending) return <Waiting what="Fetching the student…" />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
-    const { student, learnings, links, lessons, holidays } = query.data;
+    const { student, learnings, links, lessons, holidays, books } = query.data;
     return (
         <Stack maw={1150}>
             <Head of={query.data} hand={hand} open={setDialog} isTeacher={isTeacher} />
-            <Trouble error={hand.plan.error ?? hand.leave.error} />
+            <Trouble error={hand.plan.error ?? hand.leave.error ?? hand.open.error} />
             {student.leftOn !== null && (
                 <Group className="sheet" role="status" justify="space-between">
                     <Text>
@@ -58,6 +59,7 @@ export function StudentPage() {
                     <LearningCard key={learning.id} learning={learning} studentId={id} />
                 ))}
             </div>
+            <StudentBooks studentId={id} books={books} open={(body) => hand.open.mutate(body)} />
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
             {isTeacher && (
                 <>
@@ -148,7 +150,7 @@ interface DialogsProps {
     close: () => void;
 }
 
-function Dialogs({ of: { student, learnings }, hand, opened, close }: DialogsProps) {
+function Dialogs({ of: { student, learnings, books }, hand, opened, close }: DialogsProps) {
     const { save, erase } = hand;
     return (
         <>
@@ -161,10 +163,11 @@ function Dialogs({ of: { student, learnings }, hand, opened, close }: DialogsPro
                     verb="Save"
                 />
             </Dialog>
-            <Dialog opened={opened === 'open'} onClose={close} title="Open a page">
+            <Dialog opened={opened === 'open'} onClose={close} title="Open pages">
                 <OpenPage
                     studentId={student.id}
                     open={learnings.map((learning) => learning.pieceId)}
+                    books={books.map((book) => book.bookId)}
                     done={hand.fresh}
                 />
             </Dialog>

@@ -164,21 +164,31 @@ describe('a page of a student', () => {
                                 { id: 8, title: 'Red Gate', label: 'b' },
                             ],
                         },
+                        { id: 5, number: 4, title: 'Lines and spaces', kind: 'theory', pieces: [] },
                     ],
                 },
             ],
             'POST /students/1/learnings': () => ({}),
         });
-        draw(<OpenPage studentId={1} open={[7]} done={() => done++} />);
-        expect(await screen.findByRole('button', { name: /Blue Gate/ })).toHaveProperty('disabled', true);
-        await userEvent.click(screen.getByRole('button', { name: /Red Gate.*p. 3b/ }));
+        draw(<OpenPage studentId={1} open={[7]} books={[]} done={() => done++} />);
+        expect(await screen.findByRole('checkbox', { name: /Blue Gate.*open already/ })).toHaveProperty(
+            'disabled',
+            true,
+        );
+        expect(screen.getByRole('button', { name: 'Open' })).toHaveProperty('disabled', true);
+        await userEvent.click(screen.getByRole('checkbox', { name: /Red Gate, p. 3b/ }));
+        await userEvent.click(screen.getByRole('checkbox', { name: 'Lines and spaces, theory' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Open 2 pages' }));
         await waitFor(() => expect(done).toBe(1));
-        expect(asked.at(-1)?.body).toEqual({ pieceId: 8 });
+        expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
+            { pieceId: 8 },
+            { pageId: 5 },
+        ]);
     });
 
     it('tells where to begin when there is no book', async () => {
         serve({ 'GET /books': () => [] });
-        draw(<OpenPage studentId={1} open={[]} done={() => {}} />);
+        draw(<OpenPage studentId={1} open={[]} books={[]} done={() => {}} />);
         expect(await screen.findByRole('link', { name: 'Add one first.' })).toBeTruthy();
     });
 });

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api, ask, at } from '../api';
+import { type Api, api, ask, at } from '../api';
 import type { StudentDraft } from './draft';
 
 /**
@@ -35,7 +35,11 @@ export function useStudent(id: number, done: () => void) {
         mutationFn: () => ask('post', '/students/{student}/weeks', { ...place, body: {} }),
         onSuccess: (week) => navigate(`/weeks/${week.id}`),
     });
-    return { query, fresh, save, erase, leave, plan };
+    const open = useMutation({
+        mutationFn: (body: Api['LearningRequest']) => ask('post', '/students/{student}/learnings', { ...place, body }),
+        onSuccess: fresh,
+    });
+    return { query, fresh, open, save, erase, leave, plan };
 }
 
 export type StudentInHand = ReturnType<typeof useStudent>;

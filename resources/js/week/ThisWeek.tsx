@@ -8,7 +8,7 @@ import { useKeys } from '../shared/keys';
 import { Leaf } from '../shared/Leaf';
 import { nextOf, useOpenLesson } from '../shared/lessons';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import { useSession } from '../shared/Shell';
+import { useSession, useTeaches } from '../shared/Shell';
 import { mine } from '../shared/studios';
 import { longDate, minutes } from '../shared/words';
 import { FirstSteps } from './FirstSteps';
@@ -36,22 +36,7 @@ export function ThisWeek() {
     const [found, find] = useFind(everyone ? (week.data ?? []) : own, (row) => row.student);
     if (week.isPending) return <Waiting what="Looking at the week…" />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
-    if (week.data.length === 0) {
-        return (
-            <Stack gap="sm">
-                <Title order={1} fz={28}>
-                    This week
-                </Title>
-                <FirstSteps rows={[]} />
-                <Empty title="No students yet">
-                    <Text>Add the first one, with a lesson day and the minutes at home.</Text>
-                    <Button component={Link} to="/students">
-                        Add a student
-                    </Button>
-                </Empty>
-            </Stack>
-        );
-    }
+    if (week.data.length === 0) return <NoStudents />;
     const today = session.data?.studio.today;
     return (
         <Stack gap="sm">
@@ -62,18 +47,7 @@ export function ThisWeek() {
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
             <FirstSteps rows={week.data} />
-            {others > 0 && (
-                <SegmentedControl
-                    maw={320}
-                    aria-label="Whose students"
-                    value={everyone ? 'all' : 'mine'}
-                    onChange={(value) => setEveryone(value === 'all')}
-                    data={[
-                        { value: 'mine', label: 'My students' },
-                        { value: 'all', label: 'Everyone’s' },
-                    ]}
-                />
-            )}
+            {others > 0 && <Whose everyone={everyone} set={setEveryone} />}
             {find}
             <Trouble error={lesson.error ?? propose.error} />
             <ol className={`plain-list ${styles.list}`}>
@@ -89,6 +63,46 @@ export function ThisWeek() {
                 ))}
             </ol>
         </Stack>
+    );
+}
+
+function NoStudents() {
+    const isTeacher = useTeaches();
+    return (
+        <Stack gap="sm">
+            <Title order={1} fz={28}>
+                This week
+            </Title>
+            {isTeacher && <FirstSteps rows={[]} />}
+            <Empty title="No students yet">
+                {isTeacher ? (
+                    <>
+                        <Text>Add the first one, with a lesson day and the minutes at home.</Text>
+                        <Button component={Link} to="/students">
+                            Add a student
+                        </Button>
+                    </>
+                ) : (
+                    <Text>A teacher of the studio gives you the first one.</Text>
+                )}
+            </Empty>
+        </Stack>
+    );
+}
+
+/** Her own students, or everybody’s, where several teach. */
+function Whose({ everyone, set }: { everyone: boolean; set: (everyone: boolean) => void }) {
+    return (
+        <SegmentedControl
+            maw={320}
+            aria-label="Whose students"
+            value={everyone ? 'all' : 'mine'}
+            onChange={(value) => set(value === 'all')}
+            data={[
+                { value: 'mine', label: 'My students' },
+                { value: 'all', label: 'Everyone’s' },
+            ]}
+        />
     );
 }
 

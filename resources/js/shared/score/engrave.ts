@@ -1,5 +1,5 @@
+import { drawnBefore } from '../drawings';
 import { cleanDrawing } from './clean';
-import { drawnBefore } from './drawings';
 import type { Engraved, Order } from './engraver.worker';
 import engraver from './engraver.worker?worker&url';
 import { engraveWithoutStaff, isWithoutStaff } from './preStaff';

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account\Members;
+namespace App\Student;
 
 use App\Http\Asked;
 use Illuminate\Validation\Rule;
