@@ -6,11 +6,13 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
-import { ApiError } from './api';
+import { createBrowserRouter, type LoaderFunctionArgs, RouterProvider } from 'react-router';
+import { ApiError, api, at, keyOf } from './api';
+import { breakdownOf, studentIn } from './shared/breakdown';
 import { KeysProvider } from './shared/keys';
 import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';
+import { keptSession } from './shared/session';
 import { theme, tokens } from './shared/theme';
 import { ThisWeek } from './week/ThisWeek';
 
@@ -41,10 +43,32 @@ const ALONE = [
     { path: '/pieces/:piece/sheet', lazy: async () => ({ Component: (await import('./desk/LensSheet')).LensSheet }) },
 ];
 
+/** What a screen will ask first is asked while its script is still on the way. */
+function readPage({ params, request }: LoaderFunctionArgs) {
+    client.prefetchQuery(breakdownOf(Number(params.piece), studentIn(new URL(request.url).searchParams)));
+    return null;
+}
+
+function readLesson({ params }: LoaderFunctionArgs) {
+    client.prefetchQuery(api.queryOptions('get', '/lessons/{lesson}', at({ lesson: Number(params.lesson) })));
+    return null;
+}
+
+/** The rooms stand at once with what was known; the server has the last word. */
+function readSession() {
+    const kept = keptSession();
+    if (kept !== undefined) client.setQueryData(keyOf('/session'), kept, { updatedAt: 1 });
+    client.prefetchQuery(api.queryOptions('get', '/session', undefined, { staleTime: 60_000 }));
+    return null;
+}
+
 const router = createBrowserRouter([
     ...ALONE.map((route) => ({ ...route, HydrateFallback: Opening })),
     {
         path: '/',
+        loader: readSession,
+        // Asked when the rooms are opened, not with every step in them.
+        shouldRevalidate: () => false,
         Component: Shell,
         children: [
             { index: true, Component: ThisWeek },
@@ -62,9 +86,17 @@ const router = createBrowserRouter([
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
             { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
             { path: 'shorthand', lazy: async () => ({ Component: (await import('./entry/Reference')).Reference }) },
-            { path: 'pieces/:piece', lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }) },
+            {
+                path: 'pieces/:piece',
+                loader: readPage,
+                lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }),
+            },
             { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
-            { path: 'lessons/:lesson', lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }) },
+            {
+                path: 'lessons/:lesson',
+                loader: readLesson,
+                lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }),
+            },
             { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
             { path: 'account', lazy: async () => ({ Component: (await import('./account/Account')).Account }) },
             { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
@@ -78,7 +110,10 @@ const router = createBrowserRouter([
 const QUIET = 2500;
 
 // The engraver is started when the browser has nothing else to do, so that it is there when music is opened.
-setTimeout(() => import('./shared/score/engrave').then((engraver) => engraver.start()), QUIET);
+setTimeout(async () => {
+    (await import('./shared/score/engrave')).start();
+    if (!location.pathname.startsWith('/home/')) await Promise.all([import('./desk/Desk'), import('./lesson/Lesson')]);
+}, QUIET);
 
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>

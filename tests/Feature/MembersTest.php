@@ -109,7 +109,8 @@ test('a teacher is invited by a link, makes an account, and works in the studio'
     // The link is used.
     $this->postJson('/api/invitations/opened', $link)->assertJsonPath('errors.token.0', 'This invitation is used, taken back or too old. Ask for a new one.');
     app('auth')->forgetGuards();
-    expect($this->actingAs($this->own->teacher->fresh())->getJson('/api/members')->json('2'))->toMatchArray(['name' => 'Mara Lind', 'hasJoined' => true, 'invitedUntil' => null, 'token' => null]);
+    expect($this->actingAs($this->own->teacher->fresh())->getJson('/api/members')->json('0'))->toMatchArray(['isYou' => true, 'students' => 1]);
+    expect($this->getJson('/api/members')->json('2'))->toMatchArray(['name' => 'Mara Lind', 'hasJoined' => true, 'invitedUntil' => null, 'token' => null]);
 });
 
 test('an invitation opens to its last moment, and a new link shuts the one of before', function (): void {

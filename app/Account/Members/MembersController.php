@@ -28,7 +28,11 @@ final class MembersController
     #[Get('/members', MemberResource::class, many: true)]
     public function index(): JsonResponse
     {
-        $members = Membership::query()->where('studio_id', $this->studio->get()->id)->withCount('students')->orderBy('id')->get();
+        $studio = $this->studio->get();
+        $members = Membership::query()->where('studio_id', $studio->id)->withCount('students')->orderBy('id')->get();
+        // Whoever leads the studio has those too that nobody was named for.
+        $lead = $members->firstWhere('role', Role::Owner);
+        $lead?->setAttribute('students_count', (int) $lead->students_count + $studio->students()->whereNull('membership_id')->count());
 
         return new JsonResponse($members->map(fn (Membership $member): MemberResource => MemberResource::of($member, $this->studio->member())));
     }

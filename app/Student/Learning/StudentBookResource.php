@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class StudentBookResource
 {
     /**
-     * @param  ?string  $at  the furthest page that was opened; null before the first
+     * @param  ?string  $at  the furthest page that was opened, as `p. 12`; null before the first
      * @param  int  $opened  pieces
      * @param  ?NextPageResource  $next  null at its end
      */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
-use App\Page\Page;
 use App\Student\Student;
 use Illuminate\Support\Facades\DB;
 
@@ -39,7 +38,7 @@ final class StudentBooks
         return array_values($rows->map(static fn (\stdClass $row): StudentBookResource => new StudentBookResource(
             $row->id,
             $row->title,
-            $row->at === null ? null : Page::words($row->title, (int) $row->at),
+            $row->at === null ? null : "p. {$row->at}",
             (int) $row->opened,
             $next[$row->id] ?? null,
         ))->all());

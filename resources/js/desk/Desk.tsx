@@ -1,6 +1,7 @@
 import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Api, ApiError, api } from '../api';
+import { studentIn } from '../shared/breakdown';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
@@ -10,7 +11,7 @@ import { DeskMusic } from './DeskMusic';
 import { DeskPane } from './DeskPane';
 import { LensBar } from './LensBar';
 import { PieceFiles } from './PieceFiles';
-import { studentIn, useBreakdown } from './useBreakdown';
+import { useBreakdown } from './useBreakdown';
 import { useDesk } from './useDesk';
 import { useDeskKeys } from './useDeskKeys';
 

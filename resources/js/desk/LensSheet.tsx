@@ -1,6 +1,7 @@
 import { Button, Group, SegmentedControl, Select, Text } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Api } from '../api';
+import { studentIn } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';
@@ -9,7 +10,7 @@ import { startKeys, startWords } from './findings/fingers';
 import styles from './LensSheet.module.css';
 import type { Saying } from './marks';
 import { type SheetKind, SheetMusic } from './SheetMusic';
-import { studentIn, useBreakdown } from './useBreakdown';
+import { useBreakdown } from './useBreakdown';
 
 const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width: 196 } };
 

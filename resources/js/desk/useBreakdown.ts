@@ -8,9 +8,3 @@ export function useBreakdown(id: number, student: number | null) {
         placeholderData: (before) => (before?.piece.id === id ? before : undefined),
     });
 }
-
-/** The student that an address names. */
-export function studentIn(search: URLSearchParams): number | null {
-    const student = Number(search.get('student') ?? '');
-    return Number.isInteger(student) && student > 0 ? student : null;
-}

@@ -18,6 +18,7 @@ import { useNextLesson } from './lessons';
 import { Trouble, Waiting } from './Notes';
 import { SessionOver } from './SessionOver';
 import styles from './Shell.module.css';
+import { keepSession } from './session';
 import { teaches, useChangedElsewhere, useSwitch } from './studios';
 
 type Session = Api['SessionResource'];
@@ -41,6 +42,9 @@ export const useTeaches = () => teaches(useSession().data);
 export function Shell() {
     const session = useSession();
     const place = useLocation();
+    useEffect(() => {
+        if (session.data !== undefined) keepSession(session.data);
+    }, [session.data]);
     if (session.isPending) return <Waiting what="Opening the studio…" />;
     // Who was signed in stays in the room; the password is asked for there.
     if (session.data !== undefined) {
@@ -137,6 +141,7 @@ function Mine({ session, showKeys }: { session: Session; showKeys: () => void })
     const quiet = { variant: 'subtle', size: 'compact-sm', c: 'var(--ink)' } as const;
     const signOut = async () => {
         await ask('delete', '/session');
+        keepSession(undefined);
         client.clear();
         await (await import('./drawings')).forgetDrawings();
         navigate('/sign-in');

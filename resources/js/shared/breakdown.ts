@@ -8,3 +8,9 @@ export const breakdownOf = (piece: number, student: number | null) =>
     api.queryOptions('get', '/pieces/{piece}/breakdown', {
         params: { path: { piece }, query: forStudent(student) },
     });
+
+/** The student that an address names. */
+export function studentIn(search: URLSearchParams): number | null {
+    const student = Number(search.get('student') ?? '');
+    return Number.isInteger(student) && student > 0 ? student : null;
+}

@@ -1,0 +1,24 @@
+import type { Api } from '../api';
+
+type Session = Api['SessionResource'];
+
+const NAME = 'nasturtium.session';
+
+/** Who was signed in on this window when it was loaded last, so that its rooms stand before the server has answered. */
+export function keptSession(): Session | undefined {
+    try {
+        const kept = sessionStorage.getItem(NAME);
+        return kept === null ? undefined : (JSON.parse(kept) as Session);
+    } catch {
+        return undefined;
+    }
+}
+
+export function keepSession(session: Session | undefined): void {
+    try {
+        if (session === undefined) sessionStorage.removeItem(NAME);
+        else sessionStorage.setItem(NAME, JSON.stringify(session));
+    } catch {
+        // It is asked for again.
+    }
+}
