@@ -7,6 +7,7 @@ namespace App\Home;
 use App\Api\ListOf;
 use App\Student\Learning\BarsResource;
 use App\Week\PracticeResource;
+use Nasturtium\Core\Home\TaskSign;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
@@ -24,6 +25,8 @@ final readonly class HomeTaskResource
         public int $id,
         #[OA\Property]
         public TaskKind $kind,
+        #[OA\Property]
+        public TaskSign $sign,
         #[OA\Property]
         public string $title,
         #[OA\Property]

@@ -14,6 +14,7 @@ use App\Week\Task;
 use App\Week\Week;
 use App\Week\WeekDays;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Home\TaskSign;
 use Nasturtium\Core\Practice\Care;
 
 /** The week that is under way as the child sees it; only weeks that were sent are seen. */
@@ -28,7 +29,7 @@ final class HomeWeek
             ->where('starts_on', '<=', $today->toDateString())->orderByDesc('starts_on')->first();
         if ($week !== null) {
             ($this->catchUp)($week, $today);
-            $week->load([...WeekDays::RELATIONS, 'tasks.learning.piece.page.book']);
+            $week->load([...WeekDays::RELATIONS, 'tasks.learning.piece.page.book', 'tasks.stage']);
         }
 
         return new HomeWeekResource(
@@ -59,6 +60,7 @@ final class HomeWeek
         return new HomeTaskResource(
             $task->id,
             $task->kind,
+            TaskSign::of($task->kind, $task->stage?->kind),
             $task->title,
             $task->instruction,
             $task->learning?->piece->title,

@@ -3,6 +3,7 @@ import { Fragment } from 'react';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, minutes } from '../shared/words';
 import styles from './DayList.module.css';
+import { Sign } from './Sign';
 import type { HomeTaskData } from './useHome';
 
 interface Props {
@@ -57,9 +58,10 @@ function TaskLine({ task, done, open }: { task: HomeTaskData; done: boolean; ope
                 <span aria-hidden="true" className={styles.dot} data-done={done ? 'yes' : 'no'}>
                     {done && '✓'}
                 </span>
+                <Sign sign={task.sign} />
                 <span className={styles.words}>
                     <b className={styles.title}>{task.title}</b> {task.bars.length > 0 && <HandMark hand={task.hand} />}
-                    {task.bars.length > 0 && <span className="faint"> {barsWords(task.bars)}</span>}
+                    {task.bars.length > 0 && <span className={`faint ${styles.bars}`}> {barsWords(task.bars)}</span>}
                     <br />
                     <span className={styles.what}>{task.instruction}</span>
                 </span>

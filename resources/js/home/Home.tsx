@@ -6,6 +6,7 @@ import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, longDate } from '../shared/words';
 import { DayList } from './DayList';
+import { ForParents } from './ForParents';
 import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
@@ -144,6 +145,7 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
             <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
             {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
+            <ForParents week={week} today={today} isDone={isDone} />
             <WhatIsKept />
         </Stack>
     );

@@ -7,6 +7,9 @@ import { handWords, tempoWords } from '../shared/words';
 import { HomeMusic } from './HomeMusic';
 import { InARow } from './InARow';
 import type { Tick } from './outbox';
+import { ReadAloud } from './ReadAloud';
+import { Sign } from './Sign';
+import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
 
 interface Props {
@@ -24,6 +27,7 @@ interface Props {
 export function HomeTask({ token, task, done, day, tick, untick, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
+    useAwake();
     return (
         <Stack gap="md">
             <Group justify="space-between">
@@ -43,7 +47,11 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                     </Text>
                 )}
             </div>
-            <Text fz="lg">{task.instruction}</Text>
+            <Group gap="md" wrap="nowrap" align="center">
+                <Sign sign={task.sign} size={48} />
+                <Text fz="lg">{task.instruction}</Text>
+            </Group>
+            <ReadAloud words={`${task.title}. ${task.instruction}`} />
             {task.bars.length > 0 && music.isPending && <Waiting what="Fetching the bars…" />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}

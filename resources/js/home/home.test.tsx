@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { breaksIn, groupsOf } from './DayList';
 import { Home } from './Home';
@@ -9,6 +9,7 @@ import { Home } from './Home';
 const task = (id: number, title: string, practices: object[] = []) => ({
     id,
     kind: 'theory',
+    sign: 'write',
     title,
     instruction: '',
     piece: null,
@@ -53,6 +54,34 @@ const titles = () =>
         .getAllByRole('list')
         .flatMap((list) => within(list).getAllByRole('button'))
         .map((button) => button.querySelector('b')?.textContent);
+
+describe('for parents', () => {
+    beforeEach(() => localStorage.clear());
+
+    it('is the week at a glance, with what was done of each day', async () => {
+        open();
+        await userEvent.click(await screen.findByText('For parents'));
+        const lines = within(screen.getByRole('table', { name: 'The week at a glance' })).getAllByRole('row');
+        expect(lines.slice(1).map((line) => line.textContent)).toEqual([
+            'Mon 5 May12 min1 of 2',
+            'Tue 6 May18 min0 of 3',
+            'Wed 7 Mayfree',
+        ]);
+        expect(lines[2]?.getAttribute('aria-current')).toBe('date');
+        expect(screen.getByText('Three in a row')).toBeTruthy();
+    });
+
+    it('says what an iPad does not do, there and only there', async () => {
+        open();
+        await screen.findByText('For parents');
+        expect(screen.queryByText(/On an iPhone or iPad/)).toBeNull();
+        cleanup();
+        vi.spyOn(navigator, 'userAgent', 'get').mockReturnValue('Mozilla/5.0 (iPad; CPU OS 18_0 like Mac OS X)');
+        open();
+        expect(await screen.findByText(/On an iPhone or iPad/)).toBeTruthy();
+        vi.restoreAllMocks();
+    });
+});
 
 describe('home', () => {
     beforeEach(() => localStorage.clear());

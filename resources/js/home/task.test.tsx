@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
 import type { Api } from '../api';
 import { marksFor } from './HomeMusic';
@@ -11,6 +11,7 @@ import type { Tick } from './outbox';
 const TASK = {
     id: 6,
     kind: 'stage',
+    sign: 'hand',
     title: 'Left hand',
     instruction: 'Play the left hand alone, counting.',
     piece: 'Blue Gate',
@@ -142,5 +143,52 @@ describe('one task at home', () => {
         expect(await screen.findByRole('alert')).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
         await waitFor(() => expect(ticks).toHaveLength(1));
+    });
+});
+
+describe('a child that does not read yet', () => {
+    const speech = { speak: vi.fn(), cancel: vi.fn(), getVoices: () => [{ lang: 'de-DE' }, { lang: 'en-GB' }] };
+
+    it('has a picture, and is read to where the browser has a voice', async () => {
+        vi.stubGlobal('speechSynthesis', speech);
+        vi.stubGlobal(
+            'SpeechSynthesisUtterance',
+            class {
+                constructor(readonly text: string) {}
+            },
+        );
+        home();
+        expect(document.querySelector('[data-sign="hand"]')).toBeTruthy();
+        await userEvent.click(await screen.findByRole('button', { name: 'Read it to me' }));
+        expect(speech.speak.mock.calls[0]?.[0]).toMatchObject({
+            text: 'Left hand. Play the left hand alone, counting.',
+            voice: { lang: 'en-GB' },
+        });
+        await userEvent.click(screen.getByRole('button', { name: 'Stop reading' }));
+        expect(screen.getByRole('button', { name: 'Read it to me' })).toBeTruthy();
+        cleanup();
+        expect(speech.cancel.mock.calls.length).toBeGreaterThan(2);
+    });
+
+    it('has no such button where it has none', async () => {
+        vi.stubGlobal('speechSynthesis', { ...speech, getVoices: () => [{ lang: 'de-DE' }] });
+        home();
+        await screen.findByText('Play the left hand alone, counting.');
+        expect(screen.queryByRole('button', { name: 'Read it to me' })).toBeNull();
+    });
+});
+
+describe('the screen', () => {
+    it('stays on while a task is open, and is asked again when the page comes back', async () => {
+        const release = vi.fn(async () => undefined);
+        const request = vi.fn(async () => ({ release }));
+        Object.defineProperty(navigator, 'wakeLock', { value: { request }, configurable: true });
+        home();
+        await waitFor(() => expect(request).toHaveBeenCalledTimes(1));
+        document.dispatchEvent(new Event('visibilitychange'));
+        await waitFor(() => expect(request).toHaveBeenCalledTimes(2));
+        cleanup();
+        await waitFor(() => expect(release).toHaveBeenCalled());
+        Reflect.deleteProperty(navigator, 'wakeLock');
     });
 });

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { draw } from '../../../../tests/screen';
@@ -41,6 +41,23 @@ function player(given: Partial<Parameters<typeof Player>[0]> = {}) {
 /** What the last press of Play gave to the sound. */
 const given = (): [Schedule, Listener, boolean] => play.mock.calls.at(-1) as [Schedule, Listener, boolean];
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+
+describe('the beat', () => {
+    it('is seen at home, where the child plays along', async () => {
+        player({ large: true });
+        await press('Play');
+        await screen.findByRole('button', { name: 'Stop' });
+        const on = () =>
+            [...document.querySelectorAll('[data-on]')].map((stroke) => stroke.getAttribute('data-accent'));
+        expect(on()).toEqual([]);
+        act(() => given()[1].beat?.({ nth: 0, accent: true }));
+        expect(on()).toEqual(['yes']);
+        act(() => given()[1].beat?.({ nth: 1, accent: false }));
+        expect(on()).toEqual([null]);
+        act(() => given()[1].ended());
+        expect(document.querySelector('[data-on]')).toBeNull();
+    });
+});
 
 describe('the player', () => {
     it('plays and stops', async () => {

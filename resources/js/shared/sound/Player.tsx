@@ -1,7 +1,7 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { type Api, type Playback, wordsOf } from '../../api';
-import { schedule, type Wish } from './beats';
+import { type beatAt, schedule, type Wish } from './beats';
 import { showAlone } from './lights';
 import styles from './Player.module.css';
 
@@ -22,6 +22,8 @@ interface Props {
     onTempo?: (tempo: number) => void;
 }
 
+type Struck = ReturnType<typeof beatAt>;
+
 type State = 'still' | 'loading' | 'playing' | 'silent';
 
 /** Play and stop, hands, tempo, count-in, metronome, loop. The sound is loaded when it is first played. */
@@ -36,7 +38,7 @@ export const Player = memo(function Player({
     tryFirst = false,
     onTempo,
 }: Props) {
-    const { wish, setWish, loop, setLoop, state, trouble, toggle, setTempo } = usePlayer({
+    const { wish, setWish, loop, setLoop, state, trouble, beat, toggle, setTempo } = usePlayer({
         playback,
         tempo,
         hand,
@@ -78,6 +80,7 @@ export const Player = memo(function Player({
                 />
                 <Checkbox label="Loop" checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
             </Group>
+            {large && sounds && <Beat beat={beat} />}
             <PlayerWords counts={wish.countIn ? known : null} silent={state === 'silent'} trouble={trouble} />
         </fieldset>
     );
@@ -101,6 +104,7 @@ function usePlayer({
     const [loop, setLoop] = useState(false);
     const [state, setState] = useState<State>('still');
     const [trouble, setTrouble] = useState<unknown>(null);
+    const [beat, setBeat] = useState<Struck>(null);
     const stop = useRef<(() => void) | null>(null);
     const halt = () => {
         stop.current?.();
@@ -125,7 +129,7 @@ function usePlayer({
             setState('still');
             return;
         }
-        const listener = { lit: onLit, ended: () => setState('still') };
+        const listener = { lit: onLit, beat: setBeat, ended: () => setState('still') };
         try {
             const { play } = await import('./piano');
             stop.current = await play(plan, listener, loop);
@@ -139,7 +143,23 @@ function usePlayer({
         setWish({ ...wish, tempo: to });
         onTempo?.(to);
     };
-    return { wish, setWish, loop, setLoop, state, trouble, toggle, setTempo };
+    return { wish, setWish, loop, setLoop, state, trouble, beat, toggle, setTempo };
+}
+
+/** The beat to be seen: it changes sides with every stroke, and is larger where a bar begins. */
+function Beat({ beat }: { beat: Struck }) {
+    return (
+        <div className={styles.beat} aria-hidden="true">
+            {[0, 1].map((side) => (
+                <span
+                    key={side}
+                    className={styles.stroke}
+                    data-on={beat !== null && beat.nth % 2 === side ? 'yes' : undefined}
+                    data-accent={beat?.accent ? 'yes' : undefined}
+                />
+            ))}
+        </div>
+    );
 }
 
 interface TempoProps {

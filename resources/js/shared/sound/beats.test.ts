@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Playback } from '../../api';
-import { between, schedule, soundingAt } from './beats';
+import { beatAt, between, schedule, soundingAt } from './beats';
 
 const sounds: Playback['sounds'] = [
     { id: 'R1-1', hand: 'R', at: 0, keys: [60], held: [1] },
@@ -82,6 +82,29 @@ describe('what is given ahead', () => {
     it('does not go round a piece without length', () => {
         const nothing = { ticks: [], strikes: [], start: 2, end: 2 };
         expect(between(nothing, true, 0, 100)).toEqual({ ticks: [], strikes: [] });
+    });
+});
+
+describe('the beat that is seen', () => {
+    const ticks = [
+        { at: 0, accent: true },
+        { at: 1, accent: false },
+        { at: 2, accent: true },
+        { at: 3, accent: false },
+    ];
+    const plan = { ticks, strikes: [], start: 2, end: 4 };
+
+    it('is the one that was struck last', () => {
+        expect(beatAt(plan, false, -0.1)).toBeNull();
+        expect(beatAt(plan, false, 0)).toEqual({ nth: 0, accent: true });
+        expect(beatAt(plan, false, 0.999)).toEqual({ nth: 0, accent: true });
+        expect(beatAt(plan, false, 1)).toEqual({ nth: 1, accent: false });
+    });
+
+    it('goes round without the count-in', () => {
+        expect(beatAt(plan, true, 4)).toEqual({ nth: 2, accent: true });
+        expect(beatAt(plan, true, 7.5)).toEqual({ nth: 3, accent: false });
+        expect(beatAt(plan, false, 7.5)).toEqual({ nth: 3, accent: false });
     });
 });
 

@@ -71,10 +71,23 @@ export function between(plan: Schedule, loop: boolean, from: number, to: number)
     return found;
 }
 
+/** The beat that was struck last at a moment, by its place from 0, and whether it leads its bar; null before the first. */
+export function beatAt(plan: Schedule, loop: boolean, time: number): { nth: number; accent: boolean } | null {
+    const at = inRound(plan, loop, time);
+    const nth = plan.ticks.findLastIndex((tick) => tick.at <= at);
+    const tick = plan.ticks[nth];
+    return tick === undefined ? null : { nth, accent: tick.accent };
+}
+
+/** A loop goes round without its count-in. */
+function inRound(plan: Schedule, loop: boolean, time: number): number {
+    const round = plan.end - plan.start;
+    return loop && round > 0 && time >= plan.end ? plan.start + ((time - plan.start) % round) : time;
+}
+
 /** The notes that sound at a moment, by id, with the colour of their hand. */
 export function soundingAt(plan: Schedule, loop: boolean, time: number): Map<string, 'yes' | 'left'> {
-    const round = plan.end - plan.start;
-    const at = loop && round > 0 && time >= plan.end ? plan.start + ((time - plan.start) % round) : time;
+    const at = inRound(plan, loop, time);
     return new Map(
         plan.strikes
             .filter((strike) => strike.at <= at && at < strike.at + Math.max(...strike.seconds) * 0.98)

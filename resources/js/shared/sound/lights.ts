@@ -1,9 +1,11 @@
-import { type Schedule, soundingAt } from './beats';
+import { beatAt, type Schedule, soundingAt } from './beats';
 
 export interface Listener {
     /** The notes that sound now, by id. */
     lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
     ended: () => void;
+    /** The beat that is struck now; null when it is over. */
+    beat?: (beat: ReturnType<typeof beatAt>) => void;
 }
 
 const LOOK = 25;
@@ -22,12 +24,14 @@ export function show(
     over: () => void = () => {},
 ): () => void {
     let shown = '';
+    let struck = -1;
     let stopped = false;
     const out = () => {
         if (stopped) return;
         stopped = true;
         clearInterval(timer);
         listener.lit(new Map());
+        listener.beat?.(null);
     };
     // Not by frames: a window in the background has none, and the music ends there too.
     const timer = setInterval(() => {
@@ -42,6 +46,9 @@ export function show(
         const names = [...notes.keys()].join(' ');
         if (names !== shown) listener.lit(notes);
         shown = names;
+        const beat = beatAt(plan, loop, time);
+        if (beat !== null && beat.nth !== struck) listener.beat?.(beat);
+        struck = beat?.nth ?? -1;
     }, LOOK);
     return out;
 }

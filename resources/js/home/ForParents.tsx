@@ -1,0 +1,100 @@
+import { Table, Text, Title } from '@mantine/core';
+import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import type { HomeTaskData, HomeWeek } from './useHome';
+
+interface Props {
+    week: HomeWeek;
+    today: string;
+    isDone: (task: HomeTaskData, date: string) => boolean;
+}
+
+/** The same link for a parent: the week at a glance, and what the words of the teacher mean. */
+export function ForParents({ week, today, isDone }: Props) {
+    return (
+        <details className="sheet">
+            <summary>For parents</summary>
+            <Title order={2} fz="lg" mt="sm">
+                The week at a glance
+            </Title>
+            <Table aria-label="The week at a glance">
+                <Table.Thead>
+                    <Table.Tr>
+                        <Table.Th>Day</Table.Th>
+                        <Table.Th>Planned</Table.Th>
+                        <Table.Th>Done</Table.Th>
+                    </Table.Tr>
+                </Table.Thead>
+                <Table.Tbody>
+                    {week.days.map((day) => (
+                        <DayLine key={day.date} week={week} day={day} today={today} isDone={isDone} />
+                    ))}
+                </Table.Tbody>
+            </Table>
+            <Words />
+            {isOnApple() && <OnApple />}
+        </details>
+    );
+}
+
+function DayLine({ week, day, today, isDone }: Props & { day: HomeWeek['days'][number] }) {
+    const tasks = week.tasks.filter((task) => day.taskIds.includes(task.id));
+    const planned = tasks.reduce((sum, task) => sum + task.minutes, 0);
+    const done = tasks.filter((task) => isDone(task, day.date)).length;
+    return (
+        <Table.Tr aria-current={day.date === today ? 'date' : undefined} fw={day.date === today ? 700 : undefined}>
+            <Table.Td>
+                {dayName(weekdayOf(day.date)).slice(0, 3)} {shortDate(day.date)}
+            </Table.Td>
+            <Table.Td>{tasks.length === 0 ? 'free' : minutes(planned)}</Table.Td>
+            <Table.Td>{tasks.length === 0 ? '' : `${done} of ${tasks.length}`}</Table.Td>
+        </Table.Tr>
+    );
+}
+
+const MEANS = [
+    [
+        'Slow',
+        'so slow that nothing goes wrong. The number beside ♩ is how fast: press Play with Only the beat to hear it.',
+    ],
+    ['Three in a row', 'three good ones, one after the other. After a slip the counting begins anew.'],
+    ['One hand', 'the round note with its stem up is the right hand, the square one with its stem down the left.'],
+    ['After a missed day', 'do not make it up at once. Go on with today; what did not fit comes again by itself.'],
+    ['A word to the teacher', 'open a task, write it there, and tick. The teacher reads it before the next lesson.'],
+];
+
+/** What the teacher's words mean at home. */
+function Words() {
+    return (
+        <dl>
+            {MEANS.map(([word, means]) => (
+                <div key={word}>
+                    <Text component="dt" fw={700} mt="xs">
+                        {word}
+                    </Text>
+                    <Text component="dd" m={0}>
+                        {means}
+                    </Text>
+                </div>
+            ))}
+        </dl>
+    );
+}
+
+/** An iPad says that it is a Mac, but a Mac has no touch. */
+function isOnApple(): boolean {
+    return (
+        /iPhone|iPad/.test(navigator.userAgent) ||
+        (/Macintosh/.test(navigator.userAgent) && navigator.maxTouchPoints > 1)
+    );
+}
+
+/** What these devices do not do, and what helps. */
+function OnApple() {
+    return (
+        <Text mt="sm">
+            On an iPhone or iPad: choose Share, then Add to Home Screen, and open this page from there. Otherwise what
+            is kept for a day without a connection is deleted after a week without a visit; ticks that were sent are
+            safe. A MIDI keyboard cannot be connected in this browser.
+        </Text>
+    );
+}

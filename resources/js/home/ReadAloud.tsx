@@ -1,0 +1,40 @@
+import { Button } from '@mantine/core';
+import { useEffect, useState } from 'react';
+
+/** Reads the task to a child, where the browser has a voice for English; there is no button where it has none. */
+export function ReadAloud({ words }: { words: string }) {
+    const [reads, setReads] = useState(false);
+    const voice = useVoice();
+    useEffect(() => () => globalThis.speechSynthesis?.cancel(), []);
+    if (voice === null) return null;
+    const toggle = () => {
+        speechSynthesis.cancel();
+        setReads(!reads);
+        if (reads) return;
+        const said = new SpeechSynthesisUtterance(words);
+        said.voice = voice;
+        said.rate = 0.9;
+        said.onend = () => setReads(false);
+        said.onerror = () => setReads(false);
+        speechSynthesis.speak(said);
+    };
+    return (
+        <Button variant="light" size="md" onClick={toggle} aria-pressed={reads}>
+            {reads ? 'Stop reading' : 'Read it to me'}
+        </Button>
+    );
+}
+
+/** Voices come late in some browsers. */
+function useVoice(): SpeechSynthesisVoice | null {
+    const [voice, setVoice] = useState<SpeechSynthesisVoice | null>(null);
+    useEffect(() => {
+        const speech = globalThis.speechSynthesis;
+        if (speech === undefined) return;
+        const look = () => setVoice(speech.getVoices().find((one) => one.lang.startsWith('en')) ?? null);
+        look();
+        speech.addEventListener?.('voiceschanged', look);
+        return () => speech.removeEventListener?.('voiceschanged', look);
+    }, []);
+    return voice;
+}
