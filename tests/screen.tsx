@@ -46,7 +46,7 @@ export function draw(children: ReactNode) {
 /** A room at its address, `drawRoom('/lessons/:lesson', '/lessons/4', <Lesson />)`; any other address is written out. */
 export function drawRoom(path: string, at: string, room: ReactNode) {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-    return render(
+    const drawn = render(
         <MantineProvider theme={theme} env="test">
             <QueryClientProvider client={client}>
                 <MemoryRouter initialEntries={[at]}>
@@ -60,6 +60,7 @@ export function drawRoom(path: string, at: string, room: ReactNode) {
             </QueryClientProvider>
         </MantineProvider>,
     );
+    return { ...drawn, client };
 }
 
 function Elsewhere() {

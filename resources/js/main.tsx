@@ -12,7 +12,7 @@ import { breakdownOf, studentIn } from './shared/breakdown';
 import { KeysProvider } from './shared/keys';
 import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';
-import { keptSession } from './shared/session';
+import { keptSession, REMEMBERED } from './shared/session';
 import { theme, tokens } from './shared/theme';
 import { ThisWeek } from './week/ThisWeek';
 
@@ -57,7 +57,7 @@ function readLesson({ params }: LoaderFunctionArgs) {
 /** The rooms stand at once with what was known; the server has the last word. */
 function readSession() {
     const kept = keptSession();
-    if (kept !== undefined) client.setQueryData(keyOf('/session'), kept, { updatedAt: 1 });
+    if (kept !== undefined) client.setQueryData(keyOf('/session'), kept, { updatedAt: REMEMBERED });
     client.prefetchQuery(api.queryOptions('get', '/session', undefined, { staleTime: 60_000 }));
     return null;
 }

@@ -18,7 +18,7 @@ import { useNextLesson } from './lessons';
 import { Trouble, Waiting } from './Notes';
 import { SessionOver } from './SessionOver';
 import styles from './Shell.module.css';
-import { keepSession } from './session';
+import { keepSession, REMEMBERED } from './session';
 import { teaches, useChangedElsewhere, useSwitch } from './studios';
 
 type Session = Api['SessionResource'];
@@ -43,11 +43,12 @@ export function Shell() {
     const session = useSession();
     const place = useLocation();
     useEffect(() => {
-        if (session.data !== undefined) keepSession(session.data);
-    }, [session.data]);
+        if (session.data !== undefined && session.dataUpdatedAt !== REMEMBERED) keepSession(session.data);
+    }, [session.data, session.dataUpdatedAt]);
     if (session.isPending) return <Waiting what="Opening the studio…" />;
-    // Who was signed in stays in the room; the password is asked for there.
-    if (session.data !== undefined) {
+    const isOver = session.error instanceof ApiError && session.error.status === 401;
+    // Who was signed in stays in the room; the password is asked for there. Nobody stays who was only remembered.
+    if (session.data !== undefined && !(isOver && session.dataUpdatedAt === REMEMBERED)) {
         return (
             <>
                 <Rooms session={session.data} />
@@ -55,7 +56,7 @@ export function Shell() {
             </>
         );
     }
-    if (session.error instanceof ApiError && session.error.status === 401) {
+    if (isOver) {
         return <Navigate to="/sign-in" replace state={{ to: place.pathname + place.search + place.hash }} />;
     }
     return <Trouble error={session.error} again={() => session.refetch()} />;

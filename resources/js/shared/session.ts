@@ -2,6 +2,9 @@ import type { Api } from '../api';
 
 type Session = Api['SessionResource'];
 
+/** When it was fetched, for what is only remembered: long ago. */
+export const REMEMBERED = 1;
+
 const NAME = 'nasturtium.session';
 
 /** Who was signed in on this window when it was loaded last, so that its rooms stand before the server has answered. */

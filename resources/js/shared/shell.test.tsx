@@ -1,9 +1,11 @@
 // @vitest-environment jsdom
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
+import { keyOf } from '../api';
 import { Shell } from './Shell';
+import { REMEMBERED } from './session';
 
 const SESSION = {
     name: 'Odile',
@@ -42,6 +44,20 @@ describe('the rooms', () => {
         await userEvent.keyboard('n');
         await userEvent.click(await screen.findByRole('button', { name: /again/i }));
         expect(await screen.findByText('gone to /')).toBeTruthy();
+    });
+
+    it('are closed to whoever was only remembered, and stay for whoever was there', async () => {
+        let is = true;
+        serve({ 'GET /session': () => (is ? SESSION : Response.json({ message: 'x' }, { status: 401 })) });
+        const { client } = drawRoom('/students', '/students', <Shell />);
+        await screen.findByRole('link', { name: 'Books' });
+        expect(sessionStorage.getItem('nasturtium.session')).toContain('Odile');
+        is = false;
+        await act(() => client.invalidateQueries());
+        expect(screen.getByRole('link', { name: 'Books' })).toBeTruthy();
+        client.setQueryData(keyOf('/session'), SESSION as never, { updatedAt: REMEMBERED });
+        await act(() => client.invalidateQueries());
+        expect(await screen.findByText('gone to /sign-in')).toBeTruthy();
     });
 
     it('are closed to whoever is not signed in', async () => {
