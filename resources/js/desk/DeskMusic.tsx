@@ -32,7 +32,7 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
         <div className={`sheet ${styles.music}`}>
             <Score
                 music={piece.music}
-                title={`${piece.title}, engraved`}
+                title={`${piece.title}, ${piece.measures} bars, engraved; in words beside it`}
                 scale={45}
                 rows={rows}
                 hideFingers={lenses.includes('fingers')}

@@ -9,6 +9,7 @@ import deskPaneStyles from './DeskPane.module.css';
 import { FindingList } from './FindingList';
 import { FingerChoice } from './FingerChoice';
 import { startKeys, startWords } from './findings/fingers';
+import { InWords } from './InWords';
 import { NoteWords } from './NoteWords';
 import { Octave } from './Octave';
 import { PagePath } from './PagePath';
@@ -53,6 +54,7 @@ export function DeskPane({ data, desk, student }: Props) {
                 {lens === 'fingers' && (
                     <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />
                 )}
+                <InWords report={report} />
             </div>
             {piano.length > 0 && (
                 <figure className={deskPaneStyles.piano}>

@@ -1,0 +1,36 @@
+import type { Report } from '../api';
+import { handWords } from '../shared/words';
+import { barOf } from './findings/finding';
+
+/** A page bar by bar, for whoever does not see the engraving: which hand, which notes, how long. */
+export function InWords({ report }: { report: Report }) {
+    return (
+        <details>
+            <summary>The music in words, bar by bar</summary>
+            <ol className="plain-list">
+                {barsInWords(report).map((words) => (
+                    <li key={words}>{words}</li>
+                ))}
+            </ol>
+        </details>
+    );
+}
+
+/** As "Bar 3. Right hand: C4 for 1 beat, rest for 2 beats. Left hand: C3 and G3 for 4 beats." */
+export function barsInWords(report: Pick<Report, 'bars' | 'events'>): string[] {
+    return report.bars.map(({ measure }) => {
+        const inBar = report.events.filter((event) => barOf(event.place) === measure);
+        const hands = (['R', 'L'] as const).flatMap((hand) => {
+            const played = inBar.filter((event) => event.hand === hand);
+            if (played.length === 0) return [];
+            const words = handWords(hand);
+            return [`${words.charAt(0).toUpperCase()}${words.slice(1)}: ${played.map(eventInWords).join(', ')}.`];
+        });
+        return `Bar ${measure}. ${hands.length === 0 ? 'Nothing is played.' : hands.join(' ')}`;
+    });
+}
+
+function eventInWords(event: Report['events'][number]): string {
+    const what = event.pitches.length === 0 ? 'rest' : event.pitches.join(' and ');
+    return `${what} for ${event.beats} ${event.beats === '1' || event.beats.includes('/') ? 'beat' : 'beats'}`;
+}
