@@ -25,7 +25,7 @@ final class StudentRequest extends Asked
         return [
             'firstName' => ['required', 'string', 'max:60'],
             'initial' => ['required', 'string', 'max:2'],
-            'age' => ['required', 'integer', 'min:3', 'max:110'],
+            'age' => ['required', 'integer', 'between:3,110'],
             'lessonWeekday' => ['required', 'integer', 'between:1,7'],
             'lessonTime' => ['required', 'date_format:H:i'],
             'lessonMinutes' => ['required', 'integer', 'between:10,180'],

@@ -126,7 +126,8 @@ test('an address that is none answers in words, a page that is none opens the fr
 });
 
 test('what is wrong with a field is said with its name and what to do', function (): void {
-    $this->postJson('/api/students', ['firstName' => str_repeat('x', 70), 'lessonMinutes' => 999])
+    $this->postJson('/api/students', ['firstName' => str_repeat('x', 70), 'lessonMinutes' => 999, 'age' => -3])
+        ->assertJsonPath('errors.age.0', 'Age: use a number from 3 to 110.')
         ->assertJsonPath('errors.firstName.0', 'First name: use 60 letters or fewer.')
         ->assertJsonPath('errors.lessonMinutes.0', 'Lesson minutes: use a number from 10 to 180.')
         ->assertJsonPath('errors.initial.0', 'Please fill in: initial.');

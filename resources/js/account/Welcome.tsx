@@ -27,7 +27,7 @@ export function Welcome() {
     });
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        make.mutate();
+        if (!make.isPending) make.mutate();
     };
     if (welcome.isPending) return <Waiting what="One moment…" />;
     if (welcome.data?.isOpen === false && invitation === null) return <Shut />;

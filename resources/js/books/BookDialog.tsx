@@ -58,7 +58,8 @@ function Form<Draft>({ dialog, close, children }: FieldsOf<Draft>) {
     });
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        save.mutate();
+        // Pressed twice, it is sent once.
+        if (!save.isPending) save.mutate();
     };
     const removes = dialog.what === 'remove';
     return (

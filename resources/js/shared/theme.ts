@@ -63,6 +63,8 @@ export const theme = createTheme({
     defaultRadius: 'md',
     cursorType: 'pointer',
     focusRing: 'auto',
+    // A figure that cannot be is refused with what may be, and not bent while she looks elsewhere.
+    components: { NumberInput: { defaultProps: { clampBehavior: 'none' } } },
 });
 
 /** The colours that the styles name, by day and by night: they stand here alone. A piano stays a piano at night. */

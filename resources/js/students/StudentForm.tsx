@@ -21,7 +21,8 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
     const set = (change: Partial<StudentDraft>) => setDraft((before) => ({ ...before, ...change }));
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        save(draft);
+        // Pressed twice, it is sent once.
+        if (!saving) save(draft);
     };
     return (
         <Stack component="form" onSubmit={submit} gap="sm">

@@ -193,6 +193,40 @@ describe('a page of a student', () => {
     });
 });
 
+describe('the form of a student', () => {
+    const form = (saving: boolean) => {
+        const saved: StudentDraft[] = [];
+        serve({ 'GET /session': () => ({ studio: { timezone: 'UTC' } }), 'GET /paths': () => PATHS });
+        draw(
+            <StudentForm
+                start={{ ...NEW_STUDENT, firstName: 'Ida', initial: 'T' }}
+                save={(draft) => saved.push(draft)}
+                saving={saving}
+                error={null}
+                verb="Add"
+            />,
+        );
+        return saved;
+    };
+
+    it('keeps a figure that cannot be as it was typed, for the server to refuse', async () => {
+        const saved = form(false);
+        const age = screen.getByLabelText(/^Age/);
+        await userEvent.clear(age);
+        await userEvent.type(age, '9999');
+        await userEvent.tab();
+        expect(age).toHaveProperty('value', '9999');
+        await userEvent.type(screen.getByLabelText(/First name/), '{Enter}');
+        expect(saved.map((draft) => draft.age)).toEqual([9999]);
+    });
+
+    it('is sent once, however often Enter is pressed', async () => {
+        const saved = form(true);
+        await userEvent.type(screen.getByLabelText(/First name/), '{Enter}{Enter}');
+        expect(saved).toEqual([]);
+    });
+});
+
 describe('the lessons of a student', () => {
     it('are one a week, or two, wherever the student is', async () => {
         const saved: StudentDraft[] = [];

@@ -166,7 +166,7 @@ function InviteForm({ invite }: { invite: ReturnType<typeof useMembers>['invite'
     const set = (change: Partial<typeof NOBODY>) => setDraft((before) => ({ ...before, ...change }));
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        invite.mutate(draft, { onSuccess: () => setDraft(NOBODY) });
+        if (!invite.isPending) invite.mutate(draft, { onSuccess: () => setDraft(NOBODY) });
     };
     return (
         <Stack component="form" onSubmit={submit} gap="xs" aria-label="Invite somebody">

@@ -29,7 +29,6 @@ const whole = (min: number, max: number) => ({
     max,
     required: true,
     allowDecimal: false,
-    clampBehavior: 'blur' as const,
 });
 
 function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
