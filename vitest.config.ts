@@ -6,6 +6,6 @@ export default defineConfig({
         environment: 'node',
         setupFiles: ['tests/request.ts'],
         // A screen that is drawn takes its time on a busy machine.
-        testTimeout: 20_000,
+        testTimeout: 90_000,
     },
 });

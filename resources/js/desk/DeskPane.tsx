@@ -1,6 +1,7 @@
 import { Button, Text } from '@mantine/core';
 import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
+import { useTeaches } from '../shared/Shell';
 import { rangeWords } from '../shared/score/beats';
 import { BarWords } from './BarWords';
 import { Compare } from './Compare';
@@ -31,6 +32,7 @@ const NONE: Record<string, string> = {
 /** Beside the music: what is chosen, then what the lens has found, then the piano. */
 export function DeskPane({ data, desk, student }: Props) {
     const { report } = data;
+    const isTeacher = useTeaches();
     const { lens, bar, finding } = desk;
     const measure =
         bar === null ? (finding?.bars.length === 1 ? finding.bars[0] : undefined) : report.bars[bar]?.measure;
@@ -39,7 +41,7 @@ export function DeskPane({ data, desk, student }: Props) {
     return (
         <aside aria-label={`Findings: ${lens}`} className={`sheet ${styles.pane}`}>
             <Chosen data={data} desk={desk} />
-            {lens === 'trouble' && measure !== undefined && (
+            {isTeacher && lens === 'trouble' && measure !== undefined && (
                 <VerdictChoice key={measure} data={data} measure={measure} />
             )}
             {lens === 'stages' && <PagePath pieceId={data.piece.id} path={report.path} student={student} />}
@@ -50,8 +52,8 @@ export function DeskPane({ data, desk, student }: Props) {
                     pick={desk.pick}
                     none={NONE[lens] ?? 'Nothing to say here.'}
                 />
-                {lens === 'look over' && <Octave piece={data.piece} />}
-                {lens === 'fingers' && (
+                {isTeacher && lens === 'look over' && <Octave piece={data.piece} />}
+                {isTeacher && lens === 'fingers' && (
                     <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />
                 )}
                 <InWords report={report} />
@@ -74,6 +76,7 @@ export function DeskPane({ data, desk, student }: Props) {
 /** What is chosen: a range, a note, a bar, two bars. */
 function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
     const { report } = data;
+    const isTeacher = useTeaches();
     const { lens, note, bar, range, other, finding } = desk;
     const pair = finding?.pair?.map((one) => report.bars.findIndex((of) => of.measure === one));
     return (
@@ -86,7 +89,7 @@ function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
                 </section>
             )}
             {note !== null && <NoteWords report={report} id={note} />}
-            {note !== null && lens === 'fingers' && <FingerChoice key={note} data={data} id={note} />}
+            {isTeacher && note !== null && lens === 'fingers' && <FingerChoice key={note} data={data} id={note} />}
             {bar !== null && other === null && (
                 <BarWords
                     report={report}

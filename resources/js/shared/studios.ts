@@ -42,8 +42,7 @@ export function useChangedElsewhere(): void {
 }
 
 /** An assistant has the lessons and plans of the students given to her; all else is the teachers’. */
-export const teaches = (session: Pick<Session, 'role'> | undefined) =>
-    session !== undefined && session.role !== 'assistant';
+export const teaches = (session: Pick<Session, 'role'> | undefined) => session?.role !== 'assistant';
 
 /** Those that are taught by whoever is signed in; all of them where that is nobody. */
 export function mine<Row extends { teacherId: number | null }>(rows: Row[], session: Session | undefined): Row[] {
