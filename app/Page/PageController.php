@@ -40,7 +40,7 @@ final class PageController
     private function following(PageRequest $request, Book $book): void
     {
         $first = $request->integer('number');
-        $numbers = range($first, $request->integer('last', $first));
+        $numbers = range($first, $request->filled('last') ? $request->integer('last') : $first);
         $new = array_diff($numbers, Page::query()->where('book_id', $book->id)->whereIn('number', $numbers)->pluck('number')->all());
         Page::query()->insert(array_map(static fn (int $number): array => [
             'book_id' => $book->id, 'studio_id' => $book->studio_id, 'number' => $number, 'title' => '', 'kind' => $request->string('kind')->toString(), 'introduces' => '',

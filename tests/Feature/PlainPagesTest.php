@@ -103,6 +103,9 @@ test('several pages are added at once, and those that are there stay', function 
         ->toBe([3 => 'pieces', 10 => 'pieces', 11 => 'pieces', 12 => 'theory', 13 => 'pieces', 14 => 'pieces']);
     $add(['number' => 20, 'last' => 19])->assertJsonPath('errors.last.0', 'The last page comes after the first.');
     $add(['number' => 20, 'last' => 20])->assertOk();
+    // As the form sends it where only one is wanted.
+    $add(['number' => 30, 'last' => null])->assertOk();
+    expect(Page::query()->where('book_id', $this->own->book->id)->count())->toBe(8);
 });
 
 test('a page without music goes out with its studio and comes back', function (): void {
