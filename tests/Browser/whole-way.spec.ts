@@ -79,7 +79,8 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await page.getByRole('link', { name: 'Vera D.' }).click();
         await expect(page.getByRole('heading', { name: 'Vera D.' })).toBeVisible();
         await page.keyboard.press('o');
-        await page.getByRole('button', { name: /Tin Whistle Corner/ }).click();
+        await page.getByRole('checkbox', { name: /Tin Whistle Corner/ }).click();
+        await page.getByRole('dialog').getByRole('button', { name: 'Open', exact: true }).click();
         await page.getByRole('checkbox', { name: 'look over' }).click();
         await expect(page.getByRole('checkbox', { name: 'look over' })).toBeChecked();
         await page.getByRole('button', { name: 'Plan a week' }).click();
