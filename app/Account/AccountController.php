@@ -29,6 +29,7 @@ final class AccountController
     public function update(AccountRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $user->update(['name' => $request->string('name')->trim()->toString()]);
+        $user->introduce();
 
         return new JsonResponse(AccountResource::of($user));
     }
@@ -75,6 +76,7 @@ final class AccountController
             throw ValidationException::withMessages(['token' => 'This link is used or too old. Change the address once more to get a new one.']);
         }
         $user->update(['email' => $user->new_email, 'new_email' => null, 'new_email_hash' => null, 'new_email_until' => null]);
+        $user->introduce();
 
         return new JsonResponse(AccountResource::of($user));
     }

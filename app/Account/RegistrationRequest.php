@@ -19,6 +19,7 @@ final class RegistrationRequest extends Asked
             'email' => ['required', 'string', 'email', 'max:190', Rule::unique('users', 'email')],
             'password' => ['required', 'string', Password::min(10), 'max:200'],
             ...self::ofStudio(),
+            'invitation' => ['nullable', 'string', 'max:1000'],
         ];
     }
 
@@ -29,7 +30,6 @@ final class RegistrationRequest extends Asked
             'studio' => ['required', 'string', 'max:120'],
             'country' => ['required', 'string', static fn (string $field, mixed $code, \Closure $fail) => in_array($code, Country::codes(), true) || $fail('Choose a country of the list.')],
             'timezone' => ['nullable', 'string', 'timezone:all'],
-            'invitation' => ['nullable', 'string', 'max:1000'],
         ];
     }
 }

@@ -59,6 +59,12 @@ final class User extends Authenticatable
         return $this->membership;
     }
 
+    /** Her studios know her by the name and the address that her account has now. */
+    public function introduce(): void
+    {
+        $this->memberships()->update($this->only(['name', 'email']));
+    }
+
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
     {

@@ -41,6 +41,9 @@ final class Columns
 
     private const FOR_LESSONS = '2026_11_29_000001_lessons_by_the_page';
 
+    /** Archives from before it do not say in which books a student is. */
+    public const FOR_BOOKS = '2026_12_02_000001_books_of_students';
+
     private const FOR_MEMBERS = '2026_12_01_000001_memberships';
 
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';

@@ -9,6 +9,7 @@ use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Privacy\EraseStudent;
 use App\Privacy\Erasures;
+use App\Student\Learning\StudentBooks;
 use App\Student\Student;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\QueryException;
@@ -65,6 +66,9 @@ final class RestoreStudio
                 $here = Membership::query()->where('studio_id', $studio->id)->get();
                 $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone);
                 self::meet($here, Membership::query()->where('studio_id', $studio->id)->whereKeyNot($here->modelKeys())->get());
+                if ($manifest['version'] < Columns::FOR_BOOKS) {
+                    StudentBooks::enterOpened($studio->id);
+                }
                 // What was worked out is not taken on trust.
                 DB::table('weeks')->where('studio_id', $studio->id)->update(['counted' => null, 'tempi' => null]);
                 DB::table('lessons')->where('studio_id', $studio->id)->update(['remedies' => null]);

@@ -99,7 +99,7 @@ final class LessonCards
             "page {$learning->id}",
             $isReview ? TaskKind::Review : TaskKind::Stage,
             $learning->id,
-            $learning->piece->measures > 0 ? $learning->piece_id : null,
+            $learning->piece->isTyped() ? $learning->piece_id : null,
             $learning->piece->title,
             $learning->piece->page->inBook(),
             $tasks === [] && $learning->state !== LearningState::Finished,

@@ -80,10 +80,16 @@ test('two teachers and an assistant: invited, a student handed over, the lead he
 
 test('an invented studio stands beside one’s own, and goes again', async ({ page }) => {
     await signIn(page);
+    const other = await page.context().newPage();
+    await other.goto('/books');
+    await expect(other.getByRole('heading', { name: 'Books' })).toBeVisible();
     await page.goto('/account');
     await page.getByRole('button', { name: 'Look around in a demo studio' }).click();
     const where = page.getByRole('combobox', { name: 'Studio' });
+    // Another window of this browser goes along.
     await expect(where).toHaveValue('Windowsill Piano Studio (demo)');
+    await expect(other.getByRole('heading', { name: 'This week' })).toBeVisible();
+    await expect(other.getByRole('combobox', { name: 'Studio' })).toHaveValue('Windowsill Piano Studio (demo)');
     await page.getByRole('link', { name: 'Odile Fenn' }).click();
     await page.getByRole('button', { name: 'Delete Windowsill Piano Studio' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Delete Windowsill Piano Studio' }).click();

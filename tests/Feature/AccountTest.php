@@ -61,6 +61,8 @@ test('an address is another once its mail is answered, and not by any other toke
     $token = token_of_mail('confirm');
     $this->putJson('/api/account/email/confirmed', ['token' => 'x'.$token])->assertJsonValidationErrors('token');
     $this->putJson('/api/account/email/confirmed', ['token' => $token])->assertJson(['email' => 'new@studio.example', 'newEmail' => null]);
+    // Her studio knows her by it.
+    expect($own->member->refresh()->email)->toBe('new@studio.example');
     $this->putJson('/api/account/email/confirmed', ['token' => $token])->assertJsonValidationErrors('token');
     $this->putJson('/api/account/email', ['email' => 'late@studio.example', 'password' => 'secret-word']);
     $this->travel(3)->days();

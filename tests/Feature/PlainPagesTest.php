@@ -64,7 +64,9 @@ test('a page without its music is a page like any other, and goes on when the mu
     app('auth')->forgetGuards();
     $this->getJson("/api/home/tasks/{$task->id}", ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->assertJson(['music' => null, 'parts' => [], 'notes' => [], 'rungs' => []]);
     $this->actingAs($this->own->teacher);
-    $this->postJson("/api/lessons/{$this->own->lesson->id}/slips", ['taskId' => $task->id, 'kind' => 'dynamics', 'measure' => 0, 'hand' => null])->assertStatus(404);
+    // A slip has no bar to stand in.
+    $this->own->lesson->update(['week_id' => $week]);
+    $this->postJson("/api/lessons/{$this->own->lesson->id}/slips", ['taskId' => $task->id, 'kind' => 'dynamics', 'measure' => 0, 'hand' => null])->assertJsonPath('errors.measure.0', 'The piece of this task has no such bar.');
     // Its music is typed from the page: the same piece has it, and its stages are those of the path.
     $this->postJson("/api/pages/{$page->id}/pieces", ['shorthand' => Fixtures::TUNE, 'label' => ''])->assertOk()->assertJson(['id' => $piece->id, 'title' => 'Blue Gate']);
     $stages = $this->getJson("/api/learnings/{$learning['id']}")->json('stages.*.name');
@@ -118,4 +120,20 @@ test('a page without music goes out with its studio and comes back', function ()
     expect([$piece->music, $piece->measures])->toBe([null, 0])
         ->and(Learning::query()->where('piece_id', $piece->id)->firstOrFail()->stages()->value('name'))->toBe('listen')
         ->and(DB::table('student_books')->where('studio_id', $empty->id)->count())->toBe(1)->and($learning['title'])->toBe('Rain');
+});
+
+test('a backup of before books were kept says by what was opened in which a student is', function (): void {
+    $files = unzipped(app(PackRows::class)->studio($this->own->studio));
+    $this->own->studio->delete();
+    unset($files['tables/student_books.jsonl']);
+    $restored = function (string $version) use ($files): int {
+        $into = Studio::query()->create(['name' => 'New']);
+        $manifest = ['version' => $version] + json_decode($files['manifest.json'], true);
+        expect(restored_from(['manifest.json' => json_encode($manifest)] + $files, $into))->toBe('taken');
+        $count = DB::table('student_books')->where('studio_id', $into->id)->count();
+        $into->delete();
+
+        return $count;
+    };
+    expect($restored('2026_12_01_000001_memberships'))->toBe(1)->and($restored('2026_12_02_000001_books_of_students'))->toBe(0);
 });

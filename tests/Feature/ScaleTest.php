@@ -8,6 +8,7 @@ use App\Demo\Scale\ScaledStudio;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Student\Learning\Learning;
+use App\Student\Learning\NextPages;
 use App\Student\Learning\Stage;
 use App\Student\Student;
 use App\Week\Practice;
@@ -50,6 +51,7 @@ test('years are lived by the trade: minutes, prerequisites, sign-off, reviews', 
         ->and(Practice::query()->where('on_date', '>=', $this->today)->count())->toBe(0)
         ->and(Slip::query()->where('studio_id', $studio)->count())->toBeGreaterThan(20)
         ->and(Lesson::query()->whereNotNull('slot_on')->exists())->toBeTrue();
+    expect(NextPages::of((int) $students->first()))->not->toBe([]);
     $early = DB::table('stage_waits')->join('stages as later', 'later.id', '=', 'stage_waits.stage_id')->join('stages as earlier', 'earlier.id', '=', 'stage_waits.waits_for_id')
         ->whereNotNull('later.passed_on')->where(fn ($any) => $any->whereNull('earlier.passed_on')->orWhereColumn('earlier.passed_on', '>', 'later.passed_on'))->count();
     $over = DB::table('task_days')->join('tasks', 'tasks.id', '=', 'task_days.task_id')->whereNull('tasks.deleted_at')->groupBy('tasks.student_id', 'task_days.on_date')

@@ -7,7 +7,7 @@ namespace App\Account\Members;
 use App\Http\Asked;
 use Illuminate\Validation\Rules\Password;
 
-/** An invitation is accepted: by whoever is signed in, by a new account, or by the password of one that is there. */
+/** An invitation is accepted by whoever is signed in, or with a name and a password for a new account. */
 final class AcceptRequest extends Asked
 {
     /** @return array<string, list<mixed>> */

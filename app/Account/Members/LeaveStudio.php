@@ -23,7 +23,7 @@ final class LeaveStudio
         }
         $students = Student::query()->where('membership_id', $member->id)->lockForUpdate()->count();
         if ($students > 0 && ($to === null || $to === $member->id)) {
-            throw ValidationException::withMessages(['studentsTo' => "{$member->name} teaches {$students} students. Choose who teaches them from now on."]);
+            throw ValidationException::withMessages(['studentsTo' => "{$member->name} still teaches ".($students === 1 ? 'one student' : "{$students} students").'. Choose who teaches from now on.']);
         }
         Student::query()->where('membership_id', $member->id)->update(['membership_id' => $to]);
         DB::table('users')->where('id', $member->user_id)->where('studio_id', $member->studio_id)->update(['studio_id' => null]);

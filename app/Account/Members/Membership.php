@@ -59,13 +59,7 @@ final class Membership extends Model
         $this->update(['user_id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'token_hash' => null, 'invited_until' => null]);
     }
 
-    /** Those of an assistant are the students given to her; of the others, all. */
-    public function holds(?int $teacher): bool
-    {
-        return $this->role->teaches() || $teacher === $this->id;
-    }
-
-    /** Whose students stand in her lists: null for all. */
+    /** Whose students stand in her lists: those given to an assistant, or null for all. */
     public function onlyOf(): ?int
     {
         return $this->role->teaches() ? null : $this->id;

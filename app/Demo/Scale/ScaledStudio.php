@@ -14,6 +14,7 @@ use App\Demo\PractiseWeek;
 use App\Lesson\Lesson;
 use App\Page\Piece\NoteNames;
 use App\Page\Piece\StorePiece;
+use App\Student\Learning\StudentBooks;
 use App\Student\PracticeDay;
 use App\Student\Student;
 use App\Student\Timetable\Holiday;
@@ -73,6 +74,7 @@ final class ScaledStudio
             DB::transaction(fn () => $this->student($studio, $number, $years, $today, $books));
             $made($number + 1);
         }
+        StudentBooks::enterOpened($studio->id);
     }
 
     private function studio(int $students, int $years, CarbonImmutable $today): Studio

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Account\User;
 use Closure;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -21,6 +22,10 @@ final class WorksIn
         $studio = $request->hasSession() ? $request->session()->get(self::KEY) : null;
         if ($user instanceof User) {
             $user->worksIn(is_int($studio) ? $studio : null);
+            if ($user->membership() === null) {
+                // Whoever was taken out of her only studio has nowhere to work.
+                throw new AuthenticationException();
+            }
         }
 
         return $next($request);

@@ -29,7 +29,7 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property int $octave that the student plays above what is written
  * @property ?string $shorthand
  * @property int $revision
- * @property int $measures
+ * @property int $measures none while it is not typed
  * @property string $note_names
  * @property string $not_read
  * @property-read Page $page
@@ -53,7 +53,7 @@ final class Piece extends Model
 
     public function isTyped(): bool
     {
-        return $this->music !== null;
+        return $this->measures > 0;
     }
 
     /** What stands for a page whose music is not typed, so that it is opened, planned and heard like any other. */

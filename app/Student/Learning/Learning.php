@@ -17,7 +17,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Query\Builder as Query;
-use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
@@ -59,16 +58,17 @@ final class Learning extends Model implements OfStudent
     public static function whereDue(Builder $learnings, CarbonImmutable $on): void
     {
         // A page that was written or listened to does not come back.
-        $learnings->where('state', LearningState::Finished)->whereNotIn('piece_id', self::plain())->where(static function (Builder $any) use ($on): void {
+        $learnings->where('state', LearningState::Finished)->whereNotExists(self::plain(...))->where(static function (Builder $any) use ($on): void {
             foreach (ReviewSchedule::days() as $step => $days) {
                 $any->orWhere(static fn (Builder $one) => $one->where('review_step', $step)->where('played_on', '<=', $on->subDays($days)->toDateString()));
             }
         });
     }
 
-    private static function plain(): Query
+    /** The page of a learning, where it is written or listened to and has no music typed. */
+    private static function plain(Query $page): void
     {
-        return DB::table('pieces')->join('pages', 'pages.id', '=', 'pieces.page_id')->whereNull('pieces.music')->whereIn('pages.kind', [PageKind::Theory->value, PageKind::Listening->value])->select('pieces.id');
+        $page->from('pieces')->join('pages', 'pages.id', '=', 'pieces.page_id')->whereColumn('pieces.id', 'learnings.piece_id')->whereNull('pieces.music')->whereIn('pages.kind', [PageKind::Theory->value, PageKind::Listening->value]);
     }
 
     /** @return BelongsTo<Student, $this> */

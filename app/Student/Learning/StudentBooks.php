@@ -15,6 +15,14 @@ final class StudentBooks
         DB::table('student_books')->insertOrIgnore(['studio_id' => $student->studio_id, 'student_id' => $student->id, 'book_id' => $book]);
     }
 
+    /** Of a studio whose rows say what was opened, and not yet in which books anybody is. */
+    public static function enterOpened(int $studio): void
+    {
+        DB::table('student_books')->insertOrIgnoreUsing(['studio_id', 'student_id', 'book_id'], DB::table('learnings')
+            ->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->join('pages', 'pages.id', '=', 'pieces.page_id')
+            ->where('learnings.studio_id', $studio)->distinct()->select(['learnings.studio_id', 'learnings.student_id', 'pages.book_id']));
+    }
+
     /** What was learnt in it stays; its pages are proposed no more. */
     public static function leave(Student $student, int $book): void
     {

@@ -1,4 +1,4 @@
-import { Anchor, Button, PasswordInput, Text, TextInput } from '@mantine/core';
+import { Anchor, Button, Text, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -6,6 +6,7 @@ import { type Api, ask } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useEnter } from '../shared/studios';
 import { Door } from './Door';
+import { NewPasswordField } from './NewPasswordField';
 
 /** Where the link of an invitation leads: whoever is signed in joins, others make an account first. */
 export function Invited() {
@@ -69,15 +70,7 @@ function Invitation({ token, data }: { token: string; data: Api['InvitationResou
                         onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
                     />
                     <TextInput label="Email" readOnly value={data.email} autoComplete="username" />
-                    <PasswordInput
-                        label="Password"
-                        description="At least 10 characters; a few words in a row are good."
-                        required
-                        minLength={10}
-                        autoComplete="new-password"
-                        value={draft.password}
-                        onChange={(event) => setDraft({ ...draft, password: event.currentTarget.value })}
-                    />
+                    <NewPasswordField value={draft.password} set={(password) => setDraft({ ...draft, password })} />
                 </>
             )}
             <Trouble error={join.error} />

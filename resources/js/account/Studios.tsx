@@ -15,6 +15,7 @@ const AS = { owner: 'you lead it', teacher: 'teacher', assistant: 'assistant' };
 export function Studios() {
     const session = useSession();
     const go = useSwitch();
+    const welcome = api.useQuery('get', '/welcome');
     const demo = useEnter(() => ask('post', '/account/demo'));
     const [dialog, setDialog] = useState<'new' | 'leave' | null>(null);
     if (session.data === undefined) return null;
@@ -26,28 +27,21 @@ export function Studios() {
             </Title>
             <ul className="plain-list">
                 {studios.map((one) => (
-                    <li key={one.studioId}>
-                        <Group justify="space-between" py={4}>
-                            <Text>
-                                <b>{one.name}</b>{' '}
-                                <span className="faint">{one.isDemo ? 'to look around in' : AS[one.role]}</span>
-                            </Text>
-                            {one.studioId === studio.id ? (
-                                <Text size="sm">you are here</Text>
-                            ) : (
-                                <Button size="compact-sm" variant="default" onClick={() => go.mutate(one.studioId)}>
-                                    Go to {one.name}
-                                </Button>
-                            )}
-                        </Group>
-                    </li>
+                    <Place
+                        key={one.studioId}
+                        place={one}
+                        isHere={one.studioId === studio.id}
+                        go={() => go.mutate(one.studioId)}
+                    />
                 ))}
             </ul>
             <Trouble error={go.error ?? demo.error} />
             <Group gap="xs" mt="xs">
-                <Button variant="default" onClick={() => setDialog('new')}>
-                    Another studio
-                </Button>
+                {welcome.data?.isOpen && (
+                    <Button variant="default" onClick={() => setDialog('new')}>
+                        Another studio
+                    </Button>
+                )}
                 {!studios.some((one) => one.isDemo) && (
                     <Button variant="default" loading={demo.isPending} onClick={() => demo.mutate()}>
                         Look around in a demo studio
@@ -58,21 +52,44 @@ export function Studios() {
                 </Button>
             </Group>
             <Dialog opened={dialog === 'new'} onClose={() => setDialog(null)} title="Another studio">
-                <NewStudio />
+                <NewStudio countries={welcome.data?.countries ?? []} />
             </Dialog>
             <Dialog
                 opened={dialog === 'leave'}
                 onClose={() => setDialog(null)}
                 title={role === 'owner' ? `Delete ${studio.name}?` : `Leave ${studio.name}?`}
             >
-                {role === 'owner' ? <DeleteStudio session={session.data} isDemo={isDemo} /> : <LeaveStudio />}
+                {role === 'owner' ? (
+                    <DeleteStudio session={session.data} isDemo={isDemo} />
+                ) : (
+                    <LeaveStudio isOnly={studios.length === 1} />
+                )}
             </Dialog>
         </section>
     );
 }
 
-function NewStudio() {
-    const welcome = api.useQuery('get', '/welcome');
+function Place({ place, isHere, go }: { place: Session['studios'][number]; isHere: boolean; go: () => void }) {
+    return (
+        <li>
+            <Group justify="space-between" py={4}>
+                <Text>
+                    <b>{place.name}</b>{' '}
+                    <span className="faint">{place.isDemo ? 'to look around in' : AS[place.role]}</span>
+                </Text>
+                {isHere ? (
+                    <Text size="sm">you are here</Text>
+                ) : (
+                    <Button size="compact-sm" variant="default" onClick={go}>
+                        Go to {place.name}
+                    </Button>
+                )}
+            </Group>
+        </li>
+    );
+}
+
+function NewStudio({ countries }: { countries: string[] }) {
     const [draft, setDraft] = useState({ studio: '', country: ownCountry });
     const make = useEnter(() => ask('post', '/account/studios', { body: { ...draft, timezone: zone } }));
     const submit = (event: FormEvent) => {
@@ -89,11 +106,7 @@ function NewStudio() {
                 onChange={(event) => setDraft({ ...draft, studio: event.currentTarget.value })}
                 data-autofocus
             />
-            <CountrySelect
-                codes={welcome.data?.countries ?? []}
-                value={draft.country}
-                set={(country) => setDraft({ ...draft, country })}
-            />
+            <CountrySelect codes={countries} value={draft.country} set={(country) => setDraft({ ...draft, country })} />
             <Trouble error={make.error} />
             <Group>
                 <Button type="submit" loading={make.isPending}>
@@ -142,12 +155,14 @@ function DeleteStudio({ session, isDemo }: { session: Session; isDemo: boolean }
 }
 
 /** A teacher’s students go to another; an assistant asks a teacher first. */
-function LeaveStudio() {
+function LeaveStudio({ isOnly }: { isOnly: boolean }) {
     const members = api.useQuery('get', '/members', undefined, { retry: false });
     const [to, setTo] = useState<string | null>(null);
     const you = members.data?.find((one) => one.isYou);
     const leave = useEnter(async () => {
         await ask('delete', '/members', { body: { studentsTo: to === null ? null : Number(to) } });
+        // Nobody works nowhere: it is the way out as well.
+        if (isOnly) location.assign('/sign-in');
         return ask('get', '/session');
     });
     return (

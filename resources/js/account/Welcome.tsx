@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, PasswordInput, Text, TextInput } from '@mantine/core';
+import { Anchor, Button, Group, Text, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
@@ -6,6 +6,7 @@ import { api, ask, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { CountrySelect, ownCountry, zone } from './CountrySelect';
 import { Door } from './Door';
+import { NewPasswordField } from './NewPasswordField';
 
 const EMPTY = { name: '', studio: '', email: '', password: '', country: ownCountry };
 
@@ -42,15 +43,7 @@ export function Welcome() {
                 value={draft.email}
                 onChange={(event) => set({ email: event.currentTarget.value })}
             />
-            <PasswordInput
-                label="Password"
-                description="At least 10 characters; a few words in a row are good."
-                required
-                minLength={10}
-                autoComplete="new-password"
-                value={draft.password}
-                onChange={(event) => set({ password: event.currentTarget.value })}
-            />
+            <NewPasswordField value={draft.password} set={(password) => set({ password })} />
             <CountrySelect
                 codes={welcome.data?.countries ?? []}
                 value={draft.country}

@@ -72,6 +72,7 @@ describe('an invitation', () => {
 describe('studios of one person', () => {
     it('are gone to, and an invented one is made beside them', async () => {
         const asked = serve({
+            'GET /welcome': () => ({ isEmpty: false, isOpen: false, countries: [] }),
             'GET /session': () => ({
                 ...SESSION,
                 studios: [NORTH, { ...NORTH, studioId: 4, name: 'South', role: 'teacher' }],

@@ -8,8 +8,9 @@ export function InWords({ report }: { report: Report }) {
         <details>
             <summary>The music in words, bar by bar</summary>
             <ol className="plain-list">
-                {barsInWords(report).map((words) => (
-                    <li key={words}>{words}</li>
+                {barsInWords(report).map((words, i) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: two endings may have bars of one number
+                    <li key={i}>{words}</li>
                 ))}
             </ol>
         </details>

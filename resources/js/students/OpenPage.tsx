@@ -1,6 +1,6 @@
 import { Button, Checkbox, Group, Stack, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -27,42 +27,34 @@ interface Props {
 /** The pages that can be opened for a student, book by book; several at once, with music typed or without. */
 export function OpenPage({ studentId, open, books: own, done }: Props) {
     const books = api.useQuery('get', '/books');
-    const [chosen, setChosen] = useState<Map<string, Body>>(new Map());
-    const begin = useMutation({
-        mutationFn: async () => {
-            for (const body of chosen.values()) {
-                await ask('post', '/students/{student}/learnings', { ...at({ student: studentId }), body });
-            }
-        },
-        onSuccess: done,
-    });
+    const { chosen, choose, begin } = useChosen(studentId, done);
     if (books.isPending) return <Waiting what="Fetching the books…" />;
     if (books.error) return <Trouble error={books.error} />;
     const ordered = [...books.data].sort((a, b) => Number(own.includes(b.id)) - Number(own.includes(a.id)));
-    const choose = (line: Line, yes: boolean) =>
-        setChosen((before) => {
-            const next = new Map(before);
-            if (yes) next.set(line.key, line.body);
-            else next.delete(line.key);
-            return next;
-        });
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        if (chosen.size > 0 && !begin.isPending) begin.mutate();
+    };
+    const lines = ordered.map((book) => linesOf(book, open));
+    const first = nextOf(lines[0] ?? [])?.key;
     return (
-        <Stack gap="sm">
+        <Stack component="form" onSubmit={submit} gap="sm">
             <Trouble error={begin.error} />
             {ordered.length === 0 && (
                 <Text>
                     There is no book yet. <Link to="/books">Add one first.</Link>
                 </Text>
             )}
-            {ordered.map((book) => (
+            {ordered.map((book, i) => (
                 <fieldset key={book.id} className="plain-list">
                     <Text component="legend" fw={700}>
                         {book.title}
                     </Text>
                     <Stack gap={4}>
-                        {linesOf(book, open).map((line) => (
+                        {lines[i]?.map((line) => (
                             <Checkbox
                                 key={line.key}
+                                data-autofocus={line.key === first || undefined}
                                 disabled={line.isOpen}
                                 checked={line.isOpen || chosen.has(line.key)}
                                 onChange={(event) => choose(line, event.currentTarget.checked)}
@@ -73,12 +65,38 @@ export function OpenPage({ studentId, open, books: own, done }: Props) {
                 </fieldset>
             ))}
             <Group>
-                <Button disabled={chosen.size === 0} loading={begin.isPending} onClick={() => begin.mutate()}>
+                <Button type="submit" disabled={chosen.size === 0} loading={begin.isPending}>
                     {chosen.size > 1 ? `Open ${chosen.size} pages` : 'Open'}
                 </Button>
             </Group>
         </Stack>
     );
+}
+
+/** The lines that are ticked, and opening them one after the other. */
+function useChosen(studentId: number, done: () => void) {
+    const [chosen, setChosen] = useState<Map<string, Body>>(new Map());
+    const begin = useMutation({
+        mutationFn: async () => {
+            for (const body of chosen.values()) {
+                await ask('post', '/students/{student}/learnings', { ...at({ student: studentId }), body });
+            }
+        },
+        onSuccess: done,
+    });
+    const choose = (line: Line, yes: boolean) =>
+        setChosen((before) => {
+            const next = new Map(before);
+            if (yes) next.set(line.key, line.body);
+            else next.delete(line.key);
+            return next;
+        });
+    return { chosen, choose, begin };
+}
+
+/** What follows the last one that is open: Space and Enter open it. */
+function nextOf(lines: Line[]): Line | undefined {
+    return lines[lines.findLastIndex((line) => line.isOpen) + 1];
 }
 
 /** Each piece of a book, and each page that has none. */

@@ -178,7 +178,8 @@ describe('a page of a student', () => {
         expect(screen.getByRole('button', { name: 'Open' })).toHaveProperty('disabled', true);
         await userEvent.click(screen.getByRole('checkbox', { name: /Red Gate, p. 3b/ }));
         await userEvent.click(screen.getByRole('checkbox', { name: 'Lines and spaces, theory' }));
-        await userEvent.click(screen.getByRole('button', { name: 'Open 2 pages' }));
+        expect(screen.getByRole('checkbox', { name: /Red Gate/ }).closest('[data-autofocus]')).toBeTruthy();
+        await userEvent.type(screen.getByRole('checkbox', { name: /Red Gate/ }), '{Enter}', { skipClick: true });
         await waitFor(() => expect(done).toBe(1));
         expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
             { pieceId: 8 },
