@@ -54,7 +54,9 @@ export function OpenPage({ studentId, open, books: own, done }: Props) {
                         {lines[i]?.map((line) => (
                             <Checkbox
                                 key={line.key}
+                                // For the dialog where the books are here already, and else for when they come.
                                 data-autofocus={line.key === first || undefined}
+                                autoFocus={line.key === first}
                                 disabled={line.isOpen}
                                 checked={line.isOpen || chosen.has(line.key)}
                                 onChange={(event) => choose(line, event.currentTarget.checked)}
