@@ -209,8 +209,8 @@ function WhatIsKept() {
             <summary>What is kept about us</summary>
             <p>
                 The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you
-                tick and write here, and notes from the lessons. Only the teacher and whoever has this link can see it.
-                Nothing goes to anyone else, and there is no tracking.
+                tick and write here, and notes from the lessons. Only the teachers of the studio and whoever has this
+                link can see it. Nothing goes to anyone else, and there is no tracking.
             </p>
             <p>
                 This device keeps a copy of the week, so that the page works without a connection. You can ask the
