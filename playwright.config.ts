@@ -23,6 +23,8 @@ export default defineConfig({
                 '--autoplay-policy=no-user-gesture-required',
             ],
         },
-        trace: 'retain-on-failure',
+        // What a trace writes down doubles the time of every test; it is there when asked for: TRACE=1 npx playwright test.
+        trace: process.env.TRACE === undefined ? 'off' : 'retain-on-failure',
+        screenshot: 'only-on-failure',
     },
 });

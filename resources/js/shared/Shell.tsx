@@ -70,11 +70,12 @@ function Rooms({ session }: { session: Session }) {
     const rooms = teaches(session) ? ROOMS : ROOMS.filter((room) => room.to !== '/studio');
     useTitle();
     useChangedElsewhere();
-    useKeys([
+    const keys = [
         { key: 'n', does: 'open the next lesson', run: () => nextLesson.mutate() },
         ...rooms.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
         { key: '?', does: 'show the shortcuts of this screen', run: () => setShown(listed()) },
-    ]);
+    ];
+    useKeys(keys, 'everywhere');
     return (
         <>
             <a href="#room" className={styles.skip}>

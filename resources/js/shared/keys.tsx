@@ -8,8 +8,11 @@ export interface Key {
     run: () => void;
 }
 
+/** Whose keys they are: those of every room stand back behind those of the room that is open. */
+export type Layer = 'everywhere' | 'room';
+
 interface Keys {
-    register: (keys: Key[]) => () => void;
+    register: (keys: Key[], layer: Layer) => () => void;
     listed: () => Key[];
 }
 
@@ -28,25 +31,23 @@ export function nameOf(event: Pick<KeyboardEvent, 'key' | 'shiftKey'>): string {
 }
 
 export function KeysProvider({ children }: { children: ReactNode }) {
-    const groups = useRef<Set<Key[]>>(new Set());
+    const groups = useRef({ everywhere: new Set<Key[]>(), room: new Set<Key[]>() });
+    // What came last has the first word on a key; keys of every room may come again while a room is open.
+    const inOrder = useRef(() => [...groups.current.everywhere, ...groups.current.room].flat());
     const keys = useMemo<Keys>(
         () => ({
-            register: (group) => {
-                groups.current.add(group);
-                return () => groups.current.delete(group);
+            register: (group, layer) => {
+                groups.current[layer].add(group);
+                return () => groups.current[layer].delete(group);
             },
-            // The screen that came last has the first word on a key.
-            listed: () => [...new Map([...groups.current].flat().map((key) => [key.key, key])).values()],
+            listed: () => [...new Map(inOrder.current().map((key) => [key.key, key])).values()],
         }),
         [],
     );
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             if (isTyping(event)) return;
-            const found = [...groups.current]
-                .reverse()
-                .flat()
-                .find((key) => key.key === nameOf(event));
+            const found = inOrder.current().findLast((key) => key.key === nameOf(event));
             if (found !== undefined) {
                 event.preventDefault();
                 found.run();
@@ -59,16 +60,16 @@ export function KeysProvider({ children }: { children: ReactNode }) {
 }
 
 /** Puts keys in force while the component is on the screen. */
-export function useKeys(keys: Key[]): void {
+export function useKeys(keys: Key[], layer: Layer = 'room'): void {
     const context = useContext(Context);
     const latest = useRef(keys);
     latest.current = keys;
     const names = keys.map((key) => `${key.key} ${key.does}`).join('|');
     // biome-ignore lint/correctness/useExhaustiveDependencies: registered anew only when the keys themselves change
-    useEffect(
-        () => context?.register(latest.current.map((key, i) => ({ ...key, run: () => latest.current[i]?.run() }))),
-        [context, names],
-    );
+    useEffect(() => {
+        const group = latest.current.map((key, i) => ({ ...key, run: () => latest.current[i]?.run() }));
+        return context?.register(group, layer);
+    }, [context, names, layer]);
 }
 
 export function useListedKeys(): () => Key[] {

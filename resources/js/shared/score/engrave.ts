@@ -18,6 +18,13 @@ function theWorker(): Worker {
             if (svg !== null) order?.done(svg);
             else order?.failed(new Error(error ?? 'the music cannot be engraved'));
         };
+        // The engine could not be loaded: whoever waits is told, and the next order loads it again.
+        worker.onerror = () => {
+            worker?.terminate();
+            worker = null;
+            for (const order of waiting.values()) order.failed(new Error('the engraving could not be loaded'));
+            waiting.clear();
+        };
     }
     return worker;
 }
