@@ -51,6 +51,7 @@ final class LessonController
             'heldOn' => $request->filled('heldOn') ? $request->string('heldOn')->toString() : null,
             'at' => $request->filled('at') ? $request->string('at')->toString() : null,
             'minutes' => $request->filled('minutes') ? $request->integer('minutes') : null,
+            'together' => $request->boolean('together'),
         ]);
 
         return $this->ahead($student);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Account\CurrentStudio;
 use App\Http\Asked;
+use App\Http\NearDay;
 
 /** The day of a lesson. The policy stands on the route. */
 final class LessonRequest extends Asked
@@ -13,7 +15,7 @@ final class LessonRequest extends Asked
     public function rules(): array
     {
         return [
-            'heldOn' => ['required', 'date_format:Y-m-d'],
+            'heldOn' => ['required', 'date_format:Y-m-d', new NearDay(app(CurrentStudio::class)->today())],
         ];
     }
 }

@@ -24,6 +24,7 @@ use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Practice\Calendar\LessonHour;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
 use Nasturtium\Core\Practice\PersonName;
@@ -145,6 +146,23 @@ final class Student extends Model implements OfStudent
     public function lessonTimeOn(CarbonImmutable $day): string
     {
         return $this->timeOf($day, $this->changedLessons->first(static fn (Lesson $lesson): bool => $lesson->at !== null && $lesson->held_on->equalTo($day)));
+    }
+
+    /** How long the lesson of a day is by the timetable. */
+    public function minutesOn(CarbonImmutable $day): int
+    {
+        return ($day->dayOfWeekIso === $this->second_weekday ? $this->second_minutes : null) ?? $this->lesson_minutes;
+    }
+
+    /** @return array<int, LessonHour> when the lessons of every week are, by the day of the week */
+    public function hours(): array
+    {
+        $hours = [$this->lesson_weekday => new LessonHour($this->lesson_time, $this->lesson_minutes)];
+        if ($this->second_weekday !== null) {
+            $hours[$this->second_weekday] = new LessonHour($this->second_time ?? $this->lesson_time, $this->second_minutes ?? $this->lesson_minutes);
+        }
+
+        return $hours;
     }
 
     /** When a lesson begins, as 15:30: as it was changed, or as the timetable has it on that day. */

@@ -19,6 +19,7 @@ use App\Student\Learning\Learning;
 use App\Student\Learning\LearningResource;
 use App\Student\Learning\Petals;
 use App\Student\Learning\StudentBooks;
+use App\Student\Timetable\AtOneTime;
 use App\Student\Timetable\Holiday;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
@@ -114,7 +115,12 @@ final class StudentController
     private function save(Student $student, StudentRequest $request, CurrentStudio $studio): JsonResponse
     {
         DB::transaction(static function () use ($student, $request, $studio): void {
-            $student->fill($request->columns($studio->today()))->save();
+            $before = $student->exists ? $student->replicate() : null;
+            $student->fill($request->columns($studio->today()));
+            if (! $request->boolean('together')) {
+                AtOneTime::refuseEveryWeek($student, $before);
+            }
+            $student->save();
             $isMoved = ! $student->wasRecentlyCreated && $student->wasChanged(['lesson_weekday', 'second_weekday']);
             $student->practiceDays()->delete();
             $student->practiceDays()->createMany(array_map(static fn (array $day): array => [...$day, 'studio_id' => $student->studio_id], $request->days()));

@@ -33,6 +33,7 @@ final class StudentRequest extends Asked
             'secondTime' => ['nullable', 'required_with:secondWeekday', 'date_format:H:i'],
             'secondMinutes' => ['nullable', 'required_with:secondWeekday', 'integer', 'between:10,180'],
             'timezone' => ['nullable', 'timezone:all'],
+            'together' => ['sometimes', 'boolean'],
             'familyMail' => ['nullable', 'email', 'max:190'],
             ...$this->pathRules(),
             'school' => ['required', Rule::enum(School::class)],

@@ -154,7 +154,7 @@ export async function lessonToday(page: Page, name: string, lessonTime: string):
     began.setUTCDate(began.getUTCDate() - 7);
     const student = await api<{ id: number }>(page, 'POST', '/students', {
         ...NEW_STUDENT,
-        ...{ firstName: name, initial: 'Q', lessonTime, lessonWeekday: today.getUTCDay() || 7 },
+        ...{ firstName: name, initial: 'Q', lessonTime, lessonWeekday: today.getUTCDay() || 7, together: true },
         practiceDays: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, minutes: 30 })),
     });
     const books = await api<{ pages: { pieces: { id: number; title: string }[] }[] }[]>(page, 'GET', '/books');

@@ -27,6 +27,8 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
             .getByRole('option')
             .nth(weekday - 1)
             .click();
+        // Nobody else is heard so early.
+        await page.getByLabel(/^Time/).first().fill('06:15');
         for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
             await page.getByLabel(`Minutes on ${day}`).fill('20');
         }

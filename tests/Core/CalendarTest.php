@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Calendar;
 use Nasturtium\Core\Formats\CalendarEvent;
+use Nasturtium\Core\Practice\Calendar\LessonHour;
 
 test('lessons and days are written as iCalendar, in universal time', function (): void {
     $berlin = new DateTimeZone('Europe/Berlin');
@@ -29,4 +30,25 @@ test('long lines are folded between characters', function (): void {
         expect(strlen($line))->toBeLessThanOrEqual(75)->and(mb_check_encoding($line, 'UTF-8'))->toBeTrue();
     }
     expect(str_replace("\r\n ", '', $calendar))->toContain("SUMMARY:{$title}\r\n");
+});
+
+test('two lessons meet where one teacher would have to be at both', function (string $begins, int $minutes, bool $meets): void {
+    $lesson = new LessonHour('15:30', 30);
+    $other = new LessonHour($begins, $minutes);
+    expect($lesson->meets($other))->toBe($meets)->and($other->meets($lesson))->toBe($meets);
+})->with([
+    'the same time' => ['15:30', 30, true],
+    'one minute of it' => ['15:59', 30, true],
+    'as it ends' => ['16:00', 30, false],
+    'until it begins' => ['15:00', 30, false],
+    'one minute too long' => ['15:00', 31, true],
+    'around it' => ['15:00', 90, true],
+    'within it' => ['15:40', 10, true],
+]);
+
+test('the hour of a lesson says from when to when, and is one', function (): void {
+    expect((new LessonHour('15:30:00', 45))->words())->toBe('15:30 to 16:15')
+        ->and((new LessonHour('23:45', 30))->words())->toBe('23:45 to 00:15')
+        ->and(fn () => new LessonHour('24:00', 30))->toThrow(InvalidArgumentException::class, '24:00')
+        ->and(fn () => new LessonHour('15:30', 0))->toThrow(InvalidArgumentException::class, '0 minutes');
 });

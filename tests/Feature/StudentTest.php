@@ -23,6 +23,27 @@ test('a student is added with days and ways, and changed', function (): void {
     $this->putJson("/api/students/{$id}", ['age' => 8, 'practiceDays' => []] + NEW_STUDENT)->assertOk()->assertJson(['age' => 8, 'practiceDays' => []]);
 });
 
+test('no two lessons of one teacher are at one time, unless she says that they come together', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $add = fn (array $change) => $this->postJson('/api/students', $change + NEW_STUDENT);
+    $otto = $add([])->assertOk()->json('id');
+    $add(['firstName' => 'Mia', 'lessonTime' => '16:45'])->assertJsonPath('errors.together.0', 'Otto V. has a lesson then: Wednesdays, 16:30 to 17:00. Choose another time, or say that they come together.');
+    $mia = $add(['firstName' => 'Mia', 'lessonTime' => '17:00'])->assertOk()->json('id');
+    // A second lesson counts as well, and so does what is changed later.
+    $second = ['secondWeekday' => 3, 'secondTime' => '16:00', 'secondMinutes' => 45];
+    $add(['firstName' => 'Lou', 'lessonWeekday' => 4, ...$second])->assertJsonValidationErrors('together');
+    $this->putJson("/api/students/{$mia}", ['lessonTime' => '16:35'] + NEW_STUDENT)->assertJsonValidationErrors('together');
+    $this->putJson("/api/students/{$mia}", ['lessonTime' => '16:35', 'together' => true] + NEW_STUDENT)->assertOk();
+    // What was said once is not asked again, and whoever left has no lesson.
+    $this->putJson("/api/students/{$mia}", ['lessonTime' => '16:35', 'age' => 9] + NEW_STUDENT)->assertOk();
+    $this->putJson("/api/students/{$otto}/left", ['left' => true])->assertOk();
+    $this->putJson("/api/students/{$mia}", ['lessonTime' => '16:30'] + NEW_STUDENT)->assertOk();
+    // Another teacher hears hers when she likes.
+    Student::query()->findOrFail($mia)->update(['membership_id' => $own->invited->id]);
+    $add(['firstName' => 'Kit'])->assertOk();
+});
+
 test('what cannot be is refused by its name', function (string $field, mixed $value): void {
     $own = new Fixtures();
     $this->actingAs($own->teacher)->postJson('/api/students', [$field => $value] + NEW_STUDENT)->assertJsonValidationErrors($field);

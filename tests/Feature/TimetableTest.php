@@ -57,8 +57,26 @@ test('a change that cannot be is refused in words', function (array $change, str
     'no lesson there' => [['state' => 'moved', 'slotOn' => '2031-05-13', 'heldOn' => '2031-05-14'], 'slotOn', 'Tuesday, 13 May has no lesson in the timetable.'],
     'which one' => [['state' => 'cancelled'], 'slotOn', 'Say which lesson it is about.'],
     'where to' => [['state' => 'moved', 'slotOn' => '2031-05-12'], 'heldOn', 'Say on which day it is held.'],
+    'a year typed wrongly' => [['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2020-05-14'], 'heldOn', 'Choose a day from 5 May 2030 to 5 May 2032.'],
     'one is there' => [['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-05'], 'heldOn', 'There is a lesson on this day already.'],
 ]);
+
+test('a lesson of 2020 is not opened, one a year ago to the day is', function (): void {
+    $open = fn (string $heldOn) => $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => $heldOn]);
+    $open('2020-05-04')->assertJsonPath('errors.heldOn.0', 'Choose a day from 5 May 2030 to 5 May 2032.');
+    $open('2030-05-04')->assertJsonValidationErrors('heldOn');
+    $open('2030-05-05')->assertOk();
+});
+
+test('a lesson is not moved to the time of another one, unless the two come together', function (): void {
+    // Whoever is heard on Wednesdays, from 15:00 to 15:30.
+    $this->own->student('Theo', 8)->update(['lesson_weekday' => 3, 'lesson_time' => '15:00', 'lesson_minutes' => 30]);
+    $move = fn (array $how) => ($this->change)(['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2031-05-14', ...$how]);
+    $move(['at' => '14:31', 'minutes' => 30])->assertJsonPath('errors.together.0', 'Theo T. has a lesson then: Wednesday, 14 May, 15:00 to 15:30. Choose another time, or say that they come together.');
+    $move(['at' => '15:00', 'minutes' => 30, 'together' => true])->assertOk();
+    $move(['at' => '14:30', 'minutes' => 30])->assertOk();
+    $move(['at' => '15:30'])->assertOk();
+});
 
 test('a holiday without lessons stretches the week of everybody, one without practice empties its days', function (): void {
     $week = ($this->newWeek)();

@@ -6,9 +6,11 @@ namespace App\Lesson\Timetable;
 
 use App\Lesson\Lesson;
 use App\Student\Student;
+use App\Student\Timetable\AtOneTime;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Calendar\LessonHour;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 
 /** Moves or cancels a lesson of the timetable, or adds one; the week under way follows. */
@@ -16,7 +18,7 @@ final class ChangeLesson
 {
     public function __construct(private readonly FollowTimetable $follow) {}
 
-    /** @param array{state: LessonState, slotOn: ?string, heldOn: ?string, at: ?string, minutes: ?int} $change */
+    /** @param array{state: LessonState, slotOn: ?string, heldOn: ?string, at: ?string, minutes: ?int, together: bool} $change */
     public function __invoke(Student $student, array $change): Lesson
     {
         return DB::transaction(function () use ($student, $change): Lesson {
@@ -30,6 +32,10 @@ final class ChangeLesson
             $there = Lesson::query()->where('student_id', $student->id)->where('held_on', $held)->whereKeyNot($lesson->id ?? 0)->exists();
             if ($there || $lesson->finished_at !== null) {
                 throw ValidationException::withMessages(['heldOn' => $there ? 'There is a lesson on this day already.' : 'This lesson was held.']);
+            }
+            if (! $change['together'] && $change['state'] !== LessonState::Cancelled) {
+                $on = CarbonImmutable::parse((string) $held);
+                AtOneTime::refuseOn($student, $on, new LessonHour($change['at'] ?? $student->timeOf($on, null), $change['minutes'] ?? $student->minutesOn($on)));
             }
             $lesson->fill([
                 'studio_id' => $student->studio_id, 'student_id' => $student->id, 'held_on' => $held,

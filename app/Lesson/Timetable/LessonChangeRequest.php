@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
+use App\Account\CurrentStudio;
 use App\Http\Asked;
+use App\Http\NearDay;
 use App\Lesson\Lesson;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Practice\Calendar\LessonState;
@@ -15,12 +17,15 @@ final class LessonChangeRequest extends Asked
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
+        $near = new NearDay(app(CurrentStudio::class)->today());
+
         return [
             'state' => ['required', Rule::enum(LessonState::class)->except(LessonState::Held)],
-            'slotOn' => ['nullable', 'required_unless:state,'.LessonState::MakeUp->value, 'date_format:Y-m-d'],
-            'heldOn' => ['nullable', 'required_unless:state,'.LessonState::Cancelled->value, 'date_format:Y-m-d'],
+            'slotOn' => ['nullable', 'required_unless:state,'.LessonState::MakeUp->value, 'date_format:Y-m-d', $near],
+            'heldOn' => ['nullable', 'required_unless:state,'.LessonState::Cancelled->value, 'date_format:Y-m-d', $near],
             'at' => ['nullable', 'date_format:H:i'],
             'minutes' => ['nullable', 'integer', 'between:10,180'],
+            'together' => ['sometimes', 'boolean'],
         ];
     }
 

@@ -45,7 +45,7 @@ final class LessonsAhead
         return new LessonDay(
             $day->toDateString(),
             $student->lessonTimeOn($day),
-            $lesson->minutes ?? ($day->dayOfWeekIso === $student->second_weekday ? $student->second_minutes : null) ?? $student->lesson_minutes,
+            $lesson->minutes ?? $student->minutesOn($day),
             $lesson->state ?? LessonState::Held,
             $lesson?->slot_on?->toDateString(),
             $lesson,

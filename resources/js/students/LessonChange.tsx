@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { type Api, ask, at, type Choice, choices } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
+import { Together } from './Together';
 
 type LessonDay = Api['LessonDayResource'];
 type State = Exclude<Api['LessonState'], 'held'>;
@@ -24,6 +25,7 @@ export function LessonChange({
     const [state, setState] = useState<State>('moved');
     const [slotOn, setSlotOn] = useState<string | null>(slots[0] ?? null);
     const [instead, setInstead] = useState<Instead>({ heldOn: '', time: '', minutes: null });
+    const [together, setTogether] = useState(false);
     const save = useMutation({
         mutationFn: () =>
             ask('post', '/students/{student}/lesson-changes', {
@@ -34,6 +36,7 @@ export function LessonChange({
                     heldOn: state === 'cancelled' ? null : instead.heldOn || null,
                     at: instead.time || null,
                     minutes: instead.minutes,
+                    together,
                 },
             }),
         onSuccess: done,
@@ -63,6 +66,7 @@ export function LessonChange({
                 <WhenInstead toward={state === 'moved' ? 'To' : 'On'} instead={instead} set={setInstead} />
             )}
             <Trouble error={save.error} />
+            <Together error={save.error} on={together} set={setTogether} />
             <Group>
                 <Button type="submit" loading={save.isPending}>
                     Save

@@ -5,6 +5,7 @@ import { dayName } from '../shared/words';
 import type { StudentDraft } from './draft';
 import { LessonTimes, WEEKDAYS } from './LessonTimes';
 import styles from './StudentForm.module.css';
+import { Together } from './Together';
 import { Ways } from './Ways';
 
 interface Props {
@@ -54,6 +55,7 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
             <PracticeMinutes draft={draft} set={set} />
             <Ways draft={draft} set={set} />
             <Trouble error={error} />
+            <Together error={error} on={draft.together ?? false} set={(together) => set({ together })} />
             <Group>
                 <Button type="submit" loading={saving}>
                     {verb}

@@ -1,7 +1,10 @@
 import type { Student } from '../api';
 
 /** A student as the form has it. */
-export type StudentDraft = Omit<Student, 'id' | 'teacherId' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'>;
+export type StudentDraft = Omit<Student, 'id' | 'teacherId' | 'name' | 'consentedOn' | 'consentWords' | 'leftOn'> & {
+    /** The lesson is at the time of another one, on purpose. */
+    together?: boolean;
+};
 
 /** Before anything is said of a new one. */
 export const NEW_STUDENT: StudentDraft = {

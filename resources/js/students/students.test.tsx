@@ -1,9 +1,9 @@
 // @vitest-environment jsdom
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
-import type { Api } from '../api';
+import { type Api, ApiError } from '../api';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
@@ -226,6 +226,30 @@ describe('the form of a student', () => {
         const saved = form(true);
         await userEvent.type(screen.getByLabelText(/First name/), '{Enter}{Enter}');
         expect(saved).toEqual([]);
+    });
+});
+
+describe('two lessons at one time', () => {
+    it('are asked about where the server found another one, and sent when they come together', async () => {
+        const saved: StudentDraft[] = [];
+        serve({ 'GET /session': () => ({ studio: { timezone: 'UTC' } }), 'GET /paths': () => PATHS });
+        const form = (error: unknown) => (
+            <StudentForm
+                start={{ ...NEW_STUDENT, firstName: 'Ida', initial: 'T' }}
+                save={(draft) => saved.push(draft)}
+                saving={false}
+                error={error}
+                verb="Add"
+            />
+        );
+        draw(form(new ApiError(422, 'x', { together: ['Theo B. has a lesson then: Mondays, 16:00 to 16:30.'] })));
+        expect(screen.getByRole('alert').textContent).toContain('Theo B. has a lesson then');
+        await userEvent.click(screen.getByRole('checkbox', { name: 'They come together, as a pair or a group' }));
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved.map((draft) => draft.together)).toEqual([true]);
+        cleanup();
+        draw(form(new ApiError(422, 'x', { age: ['Enter an age from 3 to 110.'] })));
+        expect(screen.queryByRole('checkbox', { name: /together/ })).toBeNull();
     });
 });
 

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Carbon\CarbonImmutable;
+use Closure;
+use Illuminate\Contracts\Validation\ValidationRule;
+
+/** A day that somebody plans for or looks back to: a year typed wrongly is refused with what can be meant. */
+final readonly class NearDay implements ValidationRule
+{
+    /** @param int $yearsAhead one year back can always be meant */
+    public function __construct(private CarbonImmutable $today, private int $yearsAhead = 1) {}
+
+    public function validate(string $attribute, mixed $value, Closure $fail): void
+    {
+        $first = $this->today->subYear();
+        $last = $this->today->addYears($this->yearsAhead);
+        if (is_string($value) && ($value < $first->toDateString() || $value > $last->toDateString())) {
+            $fail("Choose a day from {$first->format('j F Y')} to {$last->format('j F Y')}.");
+        }
+    }
+}
