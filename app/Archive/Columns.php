@@ -46,6 +46,8 @@ final class Columns
 
     private const FOR_MEMBERS = '2026_12_01_000001_memberships';
 
+    private const FOR_SENT = '2026_12_03_000001_sent_plans';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -75,7 +77,7 @@ final class Columns
             'own_fingers' => [...$own, 'piece_id' => Column::number(), 'hand' => Column::oneOf(self::HANDS), 'place' => Column::place(), 'pitch' => Column::matching('/^[A-G](#{1,2}|b{1,2})?-?\d{1,2}$/D', 'a note, as C4'), 'finger' => Column::whole(1, 5)],
             'weeks' => [
                 ...$own, 'student_id' => Column::number(), 'starts_on' => Column::date(), 'ends_on' => Column::date(), 'sent_at' => Column::moment()->orNull(), 'message' => Column::text(500), 'share' => Column::whole(10, 200),
-                'planned_on' => Column::date()->orNull(), ...$times, 'counted' => Column::workedOut()->since(self::FOR_PAGES, null), 'tempi' => Column::workedOut()->since(self::FOR_PAGES, null),
+                'planned_on' => Column::date()->orNull(), ...$times, 'counted' => Column::workedOut()->since(self::FOR_PAGES, null), 'tempi' => Column::workedOut()->since(self::FOR_PAGES, null), 'sent_plan' => Column::workedOut()->since(self::FOR_SENT, null),
             ],
             'week_patterns' => [...$own, 'name' => Column::text(60, 1), 'tasks' => Column::read(self::pattern(...)), ...$times],
             'calendar_feeds' => [...$own, 'student_id' => Column::number()->orNull(), 'token_hash' => Column::hash(), 'used_at' => Column::moment()->orNull(), ...$times],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Carbon\CarbonImmutable;
+use App\Account\CurrentStudio;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
@@ -12,12 +12,13 @@ use Illuminate\Contracts\Validation\ValidationRule;
 final readonly class NearDay implements ValidationRule
 {
     /** @param int $yearsAhead one year back can always be meant */
-    public function __construct(private CarbonImmutable $today, private int $yearsAhead = 1) {}
+    public function __construct(private int $yearsAhead = 1) {}
 
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
-        $first = $this->today->subYear();
-        $last = $this->today->addYears($this->yearsAhead);
+        $today = app(CurrentStudio::class)->today();
+        $first = $today->subYear();
+        $last = $today->addYears($this->yearsAhead);
         if (is_string($value) && ($value < $first->toDateString() || $value > $last->toDateString())) {
             $fail("Choose a day from {$first->format('j F Y')} to {$last->format('j F Y')}.");
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
-use App\Account\CurrentStudio;
 use App\Http\Asked;
 use App\Http\NearDay;
 
@@ -15,7 +14,7 @@ final class LessonRequest extends Asked
     public function rules(): array
     {
         return [
-            'heldOn' => ['required', 'date_format:Y-m-d', new NearDay(app(CurrentStudio::class)->today())],
+            'heldOn' => ['required', 'date_format:Y-m-d', new NearDay()],
         ];
     }
 }

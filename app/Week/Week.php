@@ -27,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property string $message to the family
  * @property int $share percent of the minutes that are planned
  * @property ?CarbonImmutable $planned_on the day from which it was planned last
+ * @property ?list<array{id: int, name: string, instruction: string, dates: list<string>}> $sent_plan as the family has it
  * @property-read Student $student
  * @property-read Collection<int, Task> $tasks
  */
@@ -81,6 +82,6 @@ final class Week extends Model implements OfStudent
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_on' => 'immutable_date:Y-m-d', 'ends_on' => 'immutable_date:Y-m-d', 'sent_at' => 'datetime', 'planned_on' => 'immutable_date:Y-m-d'];
+        return ['starts_on' => 'immutable_date:Y-m-d', 'ends_on' => 'immutable_date:Y-m-d', 'sent_at' => 'datetime', 'planned_on' => 'immutable_date:Y-m-d', 'sent_plan' => 'array'];
     }
 }

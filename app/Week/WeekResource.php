@@ -15,6 +15,7 @@ final readonly class WeekResource
 {
     /**
      * @param  list<string>  $receivers  the family's mail, and the labels of its home links
+     * @param  list<string>  $changes  since it was sent
      * @param  list<WeekDayResource>  $days
      * @param  list<TaskResource>  $tasks
      */
@@ -37,6 +38,8 @@ final readonly class WeekResource
         public string $lessonNote,
         #[ListOf('string')]
         public array $receivers,
+        #[ListOf('string')]
+        public array $changes,
         #[OA\Property]
         public int $share,
         #[OA\Property]
@@ -62,6 +65,7 @@ final readonly class WeekResource
             $week->message,
             $week->lessonNote,
             [...$week->student->family_mail === null ? [] : [$week->student->family_mail], ...$week->links],
+            SentPlan::changes($week),
             $week->share,
             $week->planned_on?->toDateString(),
             WeekPlanner::mostNewAt($week->student->age($today)),

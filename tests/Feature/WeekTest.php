@@ -150,6 +150,35 @@ test('a week that was sent stays as it is when it is proposed again', function (
     expect(array_column($again['tasks'], 'id'))->toBe($ids);
 });
 
+test('a plan that was changed is sent again with what has changed, and asks for it until then', function (): void {
+    $this->own->student->update(['family_mail' => 'family@home.example']);
+    $send = fn (): array => $this->putJson("/api/weeks/{$this->week['id']}/sent")->assertOk()->json();
+    $shown = fn (): array => $this->getJson("/api/weeks/{$this->week['id']}")->assertOk()->json();
+    expect($shown()['changes'])->toBe([])->and($send()['changes'])->toBe([]);
+    $tasks = as_sent($shown());
+    $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => [...$tasks, own_task(['title' => 'Clap it', 'dates' => ['2031-05-07'], 'locked' => ['2031-05-07']])], 'justSo' => true])->assertOk();
+    expect($shown()['changes'])->toBe(['New: Clap it (Wed).']);
+    $this->travelTo('2031-05-06 09:00:00');
+    expect($send())->toMatchArray(['changes' => [], 'sentAt' => '2031-05-06T09:00:00+00:00']);
+    $mails = $this->getJson('/api/mails')->assertOk()->json();
+    expect($mails)->toHaveCount(2)
+        ->and(array_column($mails, 'subject'))->toContain('What has changed in Ida’s plan')
+        ->and(implode(array_column($mails, 'body')))->toContain("New: Clap it (Wed).\n");
+});
+
+test('what a missed day moves is nothing to send', function (): void {
+    $this->putJson("/api/weeks/{$this->week['id']}/sent")->assertOk();
+    $before = $this->getJson("/api/weeks/{$this->week['id']}")->json('tasks');
+    $this->travelTo('2031-05-08 09:00:00');
+    $after = $this->getJson("/api/weeks/{$this->week['id']}")->assertOk()->json();
+    expect(array_column($after['tasks'], 'dates'))->not->toBe(array_column($before, 'dates'))->and($after['changes'])->toBe([]);
+    // What the teacher has changed before is still hers to send.
+    $tasks = as_sent($after);
+    $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => [...$tasks, own_task(['title' => 'Clap it', 'dates' => ['2031-05-09'], 'locked' => ['2031-05-09']])], 'justSo' => true])->assertOk();
+    $this->travelTo('2031-05-09 09:00:00');
+    expect($this->getJson("/api/weeks/{$this->week['id']}")->json('changes'))->toContain('New: Clap it (Fri).');
+});
+
 test('the first screen shows the leaf, what is stuck and what waits', function (): void {
     $this->putJson("/api/lessons/{$this->own->lesson->id}/marks/{$this->own->task('Tap and count')->id}", ['mark' => 'again']);
     $stage = $this->own->task('Tap and count')->stage_id;

@@ -20,6 +20,7 @@ use App\Student\Student;
 use App\Student\Timetable\Holiday;
 use App\Week\CountWeeks;
 use App\Week\ProposeWeek;
+use App\Week\SentPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\PathKind;
@@ -126,6 +127,7 @@ final class ScaledStudio
         $week = ($this->propose)($student, CarbonImmutable::parse($lessons[count($lessons) - 1][0]));
         if ($chance->happens(90)) {
             $week->update(['sent_at' => $week->starts_on->setTime(18, 0)]);
+            SentPlan::keep($week->load(['tasks.days', 'tasks.learning.piece']));
             (new PractiseWeek($chance))($week, $care, $today);
         }
     }

@@ -17,9 +17,9 @@ use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 /** What goes to a family by mail, where the teacher has entered an address: the week that is sent, a report. */
 final class WriteToFamily
 {
+    /** @param Week $week with its student, tasks, their days and pieces */
     public static function week(Week $week): void
     {
-        $week->loadMissing(['student.studio', 'tasks.days', 'tasks.learning.piece']);
         $student = $week->student;
         if ($student->family_mail === null) {
             return;
@@ -33,6 +33,17 @@ final class WriteToFamily
         $lines[] = '';
         $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";
         self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
+    }
+
+    /** @param non-empty-list<string> $changes in a plan that the family has */
+    public static function changes(Week $week, array $changes): void
+    {
+        $student = $week->student;
+        if ($student->family_mail === null) {
+            return;
+        }
+        $lines = [...$week->message === '' ? [] : [$week->message, ''], ...$changes, '', 'The plan at home shows it already.'];
+        self::send($student, new Letter($student->studio, $student->id, "What has changed in {$student->first_name}’s plan", $lines));
     }
 
     /** @param list<string> $lines */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
-use App\Account\CurrentStudio;
 use App\Http\Asked;
 use App\Http\NearDay;
 use App\Student\Timetable\Holiday;
@@ -20,7 +19,7 @@ final class HolidayRequest extends Asked
         return [
             'studentId' => ['present', 'nullable', 'integer', Rule::exists('students', 'id')->where('studio_id', $this->user()?->getAttribute('studio_id'))],
             'label' => ['required', 'string', 'max:60'],
-            'from' => ['required', 'date_format:Y-m-d', new NearDay(app(CurrentStudio::class)->today(), 2)],
+            'from' => ['required', 'date_format:Y-m-d', new NearDay(2)],
             'to' => ['required', 'date_format:Y-m-d', 'after_or_equal:from', fn (string $name, mixed $to, Closure $fail) => is_string($to) && $to > $this->lastDay() ? $fail('A holiday lasts '.Holiday::LONGEST.' days at most. Enter the rest as another one.') : null],
             'lessons' => ['required', 'boolean'],
             'practice' => ['required', 'boolean', $this->boolean('lessons') ? 'declined' : 'boolean'],

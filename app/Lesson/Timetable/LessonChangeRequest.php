@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
-use App\Account\CurrentStudio;
 use App\Http\Asked;
 use App\Http\NearDay;
 use App\Lesson\Lesson;
@@ -17,12 +16,10 @@ final class LessonChangeRequest extends Asked
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $near = new NearDay(app(CurrentStudio::class)->today());
-
         return [
             'state' => ['required', Rule::enum(LessonState::class)->except(LessonState::Held)],
-            'slotOn' => ['nullable', 'required_unless:state,'.LessonState::MakeUp->value, 'date_format:Y-m-d', $near],
-            'heldOn' => ['nullable', 'required_unless:state,'.LessonState::Cancelled->value, 'date_format:Y-m-d', $near],
+            'slotOn' => ['nullable', 'required_unless:state,'.LessonState::MakeUp->value, 'date_format:Y-m-d', new NearDay()],
+            'heldOn' => ['nullable', 'required_unless:state,'.LessonState::Cancelled->value, 'date_format:Y-m-d', new NearDay()],
             'at' => ['nullable', 'date_format:H:i'],
             'minutes' => ['nullable', 'integer', 'between:10,180'],
             'together' => ['sometimes', 'boolean'],

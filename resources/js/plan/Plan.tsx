@@ -8,6 +8,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { longDate } from '../shared/words';
 import { AddTask } from './AddTask';
+import { Changes } from './Changes';
 import { DayAsSeen } from './DayAsSeen';
 import { FamilyWord } from './FamilyWord';
 import { ForOthers } from './ForOthers';
@@ -26,6 +27,7 @@ const TITLES: Partial<Record<PlanDialog, string>> = {
     patterns: 'Templates',
     nobody: 'Nobody would get it yet',
     others: 'For other students too',
+    changes: 'What has changed since it was sent',
 };
 
 export function Plan() {
@@ -127,6 +129,9 @@ function OtherDialogs({
                     send={(message) => hand.send.mutate(message, { onSuccess: close })}
                 />
             )}
+            {dialog === 'changes' && (
+                <Changes data={data} send={() => hand.send.mutate(undefined, { onSuccess: close })} hand={hand} />
+            )}
             {dialog === 'nobody' && (
                 <Nobody data={data} send={() => hand.send.mutate(undefined, { onSuccess: close })} />
             )}
@@ -164,7 +169,9 @@ function usePlanKeys(
 
 /** Sends the plan, once; where nobody would get it, that is asked about first. */
 function sendOrAsk({ week, send }: WeekInHand, open: (dialog: PlanDialog) => void) {
-    if (week.data === undefined || week.data.sentAt !== null || send.isPending) return;
+    if (week.data === undefined || send.isPending) return;
+    if (week.data.changes.length > 0) return open('changes');
+    if (week.data.sentAt !== null) return;
     if (week.data.receivers.length === 0) open('nobody');
     else send.mutate(undefined);
 }

@@ -8,7 +8,7 @@ import { movedWords } from './planning';
 import type { WeekInHand } from './useWeek';
 import { WeekMenu } from './WeekMenu';
 
-export type PlanDialog = 'add' | 'change' | 'word' | 'patterns' | 'others' | 'nobody';
+export type PlanDialog = 'add' | 'change' | 'word' | 'patterns' | 'others' | 'nobody' | 'changes';
 
 interface Props {
     data: Week;
@@ -25,7 +25,7 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
         `Next lesson ${longDate(data.endsOn)}.`,
         data.sentAt === null
             ? `Not sent yet: the family does not see it.${data.receivers.length > 0 ? ` It goes to ${listed(data.receivers)}.` : ''}`
-            : `Sent ${shortDate(dateOf(data.sentAt))}.`,
+            : `Sent ${shortDate(dateOf(data.sentAt))}${data.changes.length > 0 ? ', and changed since' : ''}.`,
         data.share < 100 ? 'A light week: half the minutes.' : '',
         data.plannedOn !== null && data.plannedOn > data.startsOn
             ? `What was left was planned again on ${longDate(data.plannedOn)}.`
@@ -63,8 +63,12 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
                         Add (a)
                     </Button>
                     <WeekMenu data={data} hand={hand} open={open} />
-                    <Button onClick={sendIt} disabled={data.sentAt !== null} loading={send.isPending}>
-                        Send (s)
+                    <Button
+                        onClick={sendIt}
+                        disabled={data.sentAt !== null && data.changes.length === 0}
+                        loading={send.isPending}
+                    >
+                        {data.changes.length > 0 ? 'Send the changes (s)' : 'Send (s)'}
                     </Button>
                 </Group>
             </Group>

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
@@ -36,6 +36,7 @@ function week(change: object = {}) {
         startsOn: MONDAY,
         endsOn: '2031-05-08',
         sentAt: null,
+        changes: [],
         message: '',
         lessonNote: '',
         receivers: ['Family tablet'],
@@ -159,6 +160,27 @@ describe('the plan of a week', () => {
         expect(await screen.findByText(/It goes to Family tablet/)).toBeTruthy();
         await userEvent.keyboard('ss');
         await waitFor(() => expect(asked.filter((one) => one.path.endsWith('/sent'))).toHaveLength(1));
+    });
+
+    it('is sent again after a change, and says first what has changed', async () => {
+        const changes = ['New: Hands together, Two Snails (Wed).', 'No longer: Warm-up.'];
+        const sent = { sentAt: '2031-05-06T10:00:00Z', receivers: ['home@family.example'] };
+        const asked = open({ 'PUT /weeks/8/sent': () => week({ ...sent, changes: [] }) }, { ...sent, changes });
+        await screen.findByText(/, and changed since/);
+        await userEvent.keyboard('s');
+        const dialog = await screen.findByRole('dialog');
+        expect(
+            within(dialog)
+                .getAllByRole('listitem')
+                .map((line) => line.textContent),
+        ).toEqual(changes);
+        expect(dialog.textContent).toContain('It goes to home@family.example.');
+        expect(asked.some((one) => one.path.endsWith('/sent'))).toBe(false);
+        await userEvent.click(within(dialog).getByRole('button', { name: 'Send' }));
+        await waitFor(() => expect(screen.queryByText(/, and changed since/)).toBeNull());
+        expect(screen.getByRole('button', { name: 'Send (s)' })).toHaveProperty('disabled', true);
+        await userEvent.keyboard('s');
+        expect(asked.filter((one) => one.path.endsWith('/sent'))).toHaveLength(1);
     });
 
     it('asks before it is sent to nobody', async () => {

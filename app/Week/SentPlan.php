@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use Nasturtium\Core\Practice\Planning\PlanChanges;
+use Nasturtium\Core\Practice\Planning\PlannedLine;
+
+/** A plan as the family has it, kept when it is sent, and what has changed in it since. */
+final class SentPlan
+{
+    /** @param Week $week with its tasks, their days and pieces */
+    public static function keep(Week $week): void
+    {
+        $week->update(['sent_plan' => array_map(get_object_vars(...), self::lines($week))]);
+    }
+
+    /**
+     * @param  Week  $week  with its tasks, their days and pieces
+     * @return list<string> nothing where it is not sent, or not known what was
+     */
+    public static function changes(Week $week): array
+    {
+        if ($week->sent_at === null || $week->sent_plan === null) {
+            return [];
+        }
+        $before = array_map(static fn (array $line): PlannedLine => new PlannedLine(...$line), $week->sent_plan);
+
+        return PlanChanges::between($before, self::lines($week));
+    }
+
+    /** @return list<PlannedLine> */
+    private static function lines(Week $week): array
+    {
+        return array_values($week->tasks->map(static function (Task $task): PlannedLine {
+            $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";
+
+            return new PlannedLine($task->id, "{$task->title}{$piece}", $task->instruction, WeekDays::dates($task->days));
+        })->all());
+    }
+}

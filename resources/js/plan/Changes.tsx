@@ -1,0 +1,29 @@
+import { Button, Group, List, Stack, Text } from '@mantine/core';
+import type { Week } from '../api';
+import { Trouble } from '../shared/Notes';
+import { listed } from '../shared/words';
+import type { WeekInHand } from './useWeek';
+
+/** What the family is told when a plan that it has is sent again. */
+export function Changes({ data, hand, send }: { data: Week; hand: WeekInHand; send: () => void }) {
+    return (
+        <Stack gap="sm">
+            <List size="sm" spacing={4}>
+                {data.changes.map((change) => (
+                    <List.Item key={change}>{change}</List.Item>
+                ))}
+            </List>
+            <Text size="sm" className="faint">
+                {data.receivers.length > 0
+                    ? `It goes to ${listed(data.receivers)}. The home page shows the plan as it is now.`
+                    : 'No home link and no family email: nobody is told. The next printed sheet has it.'}
+            </Text>
+            <Trouble error={hand.send.error} />
+            <Group>
+                <Button onClick={send} loading={hand.send.isPending} data-autofocus>
+                    Send
+                </Button>
+            </Group>
+        </Stack>
+    );
+}
