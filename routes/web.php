@@ -28,6 +28,7 @@ use App\Home\Letters\Mail;
 use App\Home\Letters\MailController;
 use App\Home\Letters\SendWeekController;
 use App\Home\PracticeController;
+use App\Home\WordController;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\TryAgain;
 use App\Http\Middleware\WorksIn;
@@ -233,6 +234,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
 
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
         Route::get('week', [HomeController::class, 'show'])->can('home', Practice::class);
+        Route::put('word', [WordController::class, 'update'])->can('home', Practice::class);
         Route::get('tasks/{task}', [HomeController::class, 'music'])->can('practise', 'task');
         Route::put('tasks/{task}/practice', [PracticeController::class, 'update'])->withTrashed()->can('practise', 'task');
         Route::delete('tasks/{task}/practice/{date}', [PracticeController::class, 'destroy'])->withTrashed()->can('practise', 'task');

@@ -1,6 +1,6 @@
 import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render } from '@testing-library/react';
+import { cleanup, configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { afterEach, vi } from 'vitest';
@@ -9,6 +9,9 @@ import { theme } from '../resources/js/shared/theme';
 import type { PageRequest } from './request';
 
 /* What a component finds around it on a page, for tests that draw one. */
+
+// On a busy machine a screen takes its time; whoever looks for what never comes waits as long.
+configure({ asyncUtilTimeout: 20_000 });
 
 window.matchMedia ??= (query: string) =>
     ({

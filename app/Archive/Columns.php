@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Account\Members\Role;
 use App\Privacy\Access;
+use App\Student\Family\FamilyWord;
 use App\Student\Timetable\Holiday;
 use App\Week\ProposeWeek;
 use Nasturtium\Core\Counting\CompoundBeats;
@@ -116,6 +117,7 @@ final class Columns
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'on_date' => Column::date(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(),
                 'feeling' => Column::oneOf(Feeling::class), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
             ],
+            'family_words' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'words' => Column::text(FamilyWord::LONGEST, 1), ...$times],
             'page_marks' => [
                 ...$own, 'lesson_id' => Column::number(), 'learning_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'mark' => Column::oneOf(LessonVerdict::class), ...$times,
             ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Student\Family\FamilyLink;
+use App\Student\Family\FamilyWord;
 use App\Student\Family\HomeChildResource;
 use App\Student\Learning\BarsResource;
 use App\Student\Student;
@@ -41,6 +42,7 @@ final class HomeWeek
             $week === null ? null : self::nextLesson($week, $student, $today)->toDateString(),
             $week->message ?? '',
             $week?->noteOfLesson() ?? '',
+            FamilyWord::between($student->id, $today, $today)[0]->words ?? '',
             Care::breakAfter($student->age($today)),
             Care::words(),
             $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),

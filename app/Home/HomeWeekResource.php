@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
 final readonly class HomeWeekResource
 {
     /**
+     * @param  string  $word  what a parent wrote to the teacher today
      * @param  list<HomeTaskResource>  $tasks
      * @param  list<WeekDayResource>  $days
      * @param  list<HomeChildResource>  $children  all that the link opens for
@@ -36,6 +37,8 @@ final readonly class HomeWeekResource
         public string $message,
         #[OA\Property]
         public string $lessonNote,
+        #[OA\Property]
+        public string $word,
         #[OA\Property]
         public int $breakAfter,
         #[ListOf('string')]

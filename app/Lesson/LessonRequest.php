@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Account\NearDay;
 use App\Http\Asked;
-use App\Http\NearDay;
 
 /** The day of a lesson. The policy stands on the route. */
 final class LessonRequest extends Asked

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lesson;
 
 use App\Api\ListOf;
+use App\Student\Family\FamilyWordResource;
 use App\Student\Learning\NextPageResource;
 use App\Student\Learning\Stuck\StuckResource;
 use Nasturtium\Core\Practice\Attendance;
@@ -18,6 +19,7 @@ final readonly class LessonResource
     /**
      * @param  string  $time  it begins, as 15:30
      * @param  ?int  $weekId  the week that is heard
+     * @param  list<FamilyWordResource>  $familyWords  to the teacher, since the lesson before
      * @param  list<LessonCardResource>  $cards
      * @param  list<SlipResource>  $slips
      * @param  list<SlipKindResource>  $slipKinds
@@ -42,6 +44,8 @@ final readonly class LessonResource
         public string $privateNote,
         #[OA\Property]
         public string $sharedNote,
+        #[ListOf(FamilyWordResource::class)]
+        public array $familyWords,
         #[OA\Property]
         public ?string $finishedAt,
         #[OA\Property]

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Student\Family\FamilyWord;
 use App\Student\Learning\NextPages;
 use App\Student\Learning\Stuck\StuckResource;
 use App\Student\Learning\Stuck\StuckStages;
 use App\Student\Student;
+use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\PersonName;
 use Nasturtium\Core\Practice\Slip;
 
@@ -18,7 +20,8 @@ final class ShowLesson
     {
         $students = Student::query()->whereKey($lesson->student_id);
         $students->leftJoin('weeks', static fn ($next) => $next->on('weeks.student_id', '=', 'students.id')->where('weeks.starts_on', $lesson->held_on->toDateString()));
-        $student = $students->firstOrFail(['students.*', 'weeks.id as next_week_id']);
+        $students->leftJoin('weeks as heard', static fn ($heard) => $heard->where('heard.id', $lesson->week_id));
+        $student = $students->firstOrFail(['students.*', 'weeks.id as next_week_id', 'heard.starts_on as heard_from']);
         [$slips, $remedies] = KnownRemedies::of($lesson);
 
         return new LessonResource(
@@ -30,6 +33,7 @@ final class ShowLesson
             $lesson->minutes ?? $student->lesson_minutes,
             $lesson->private_note ?? '',
             $lesson->shared_note ?? '',
+            FamilyWord::between($student->id, CarbonImmutable::parse($student->getAttribute('heard_from') ?? $lesson->held_on->subWeek()), $lesson->held_on),
             $lesson->finished_at?->toIso8601String(),
             $lesson->attendance,
             $student->timeOf($lesson->held_on, $lesson),

@@ -7,6 +7,8 @@ namespace App\Week;
 use App\Account\OfStudent;
 use App\Lesson\Lesson;
 use App\Student\Family\FamilyLink;
+use App\Student\Family\FamilyWord;
+use App\Student\Family\FamilyWordResource;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -43,6 +45,9 @@ final class Week extends Model implements OfStudent
     /** As `noteOfLesson`; read with all that is shown. */
     public string $lessonNote = '';
 
+    /** @var list<FamilyWordResource> of its days */
+    public array $familyWords = [];
+
     /** @var list<string> labels of the home links that show it */
     public array $links = [];
 
@@ -54,6 +59,7 @@ final class Week extends Model implements OfStudent
         $links = FamilyLink::query()->where('student_id', $this->student_id)->orderBy('id')->get();
         $this->links = array_values($links->filter(static fn (FamilyLink $link): bool => $link->opens($today))->map(static fn (FamilyLink $link): string => $link->label)->all());
         $this->lessonNote = $this->noteOfLesson();
+        $this->familyWords = FamilyWord::between($this->student_id, $this->starts_on, $this->ends_on);
 
         return $this;
     }

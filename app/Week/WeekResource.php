@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Api\ListOf;
+use App\Student\Family\FamilyWordResource;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use OpenApi\Attributes as OA;
@@ -14,6 +15,7 @@ use OpenApi\Attributes as OA;
 final readonly class WeekResource
 {
     /**
+     * @param  list<FamilyWordResource>  $familyWords  to the teacher
      * @param  list<string>  $receivers  the family's mail, and the labels of its home links
      * @param  list<string>  $changes  since it was sent
      * @param  list<WeekDayResource>  $days
@@ -36,6 +38,8 @@ final readonly class WeekResource
         public string $message,
         #[OA\Property]
         public string $lessonNote,
+        #[ListOf(FamilyWordResource::class)]
+        public array $familyWords,
         #[ListOf('string')]
         public array $receivers,
         #[ListOf('string')]
@@ -64,6 +68,7 @@ final readonly class WeekResource
             $week->sent_at?->toIso8601String(),
             $week->message,
             $week->lessonNote,
+            $week->familyWords,
             [...$week->student->family_mail === null ? [] : [$week->student->family_mail], ...$week->links],
             SentPlan::changes($week),
             $week->share,

@@ -10,10 +10,10 @@ use Symfony\Component\Finder\Finder;
  */
 
 const OPEN_TO_OTHERS = [
-    'Account' => ['CurrentStudio', 'Letter', 'Members\\Membership', 'Members\\Role', 'OfStudent', 'Studio', 'StudioRequest', 'StudioResource', 'User'],
+    'Account' => ['CurrentStudio', 'Letter', 'Members\\Membership', 'Members\\Role', 'NearDay', 'OfStudent', 'Studio', 'StudioRequest', 'StudioResource', 'User'],
     'Privacy' => ['Access', 'AccessResource', 'CachedReports', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
     'Page' => ['Book', 'Page', 'Piece\\NoteNames', 'Piece\\Piece', 'Piece\\PieceResource', 'Piece\\PieceRetyped', 'Piece\\PlaybackResource', 'Piece\\PlaysBars'],
-    'Student' => ['Family\\FamilyLink', 'Family\\HomeChildResource', 'ForStudent', 'KnowNotes', 'Learning\\BarsResource', 'Learning\\Learning', 'Learning\\NextPageResource', 'Learning\\NextPages', 'Learning\\PlayedOn', 'Learning\\Settle', 'Learning\\Stage', 'Learning\\StageBars', 'Learning\\StudentBooks', 'Learning\\Stuck\\StuckResource', 'Learning\\Stuck\\StuckStages', 'Paths\\OwnPath', 'Student', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead', 'Timetable\\TimetableChanged'],
+    'Student' => ['Family\\FamilyLink', 'Family\\FamilyWord', 'Family\\FamilyWordResource', 'Family\\HomeChildResource', 'ForStudent', 'KnowNotes', 'Learning\\BarsResource', 'Learning\\Learning', 'Learning\\NextPageResource', 'Learning\\NextPages', 'Learning\\PlayedOn', 'Learning\\Settle', 'Learning\\Stage', 'Learning\\StageBars', 'Learning\\StudentBooks', 'Learning\\Stuck\\StuckResource', 'Learning\\Stuck\\StuckStages', 'Paths\\OwnPath', 'Student', 'Timetable\\AtOneTime', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead', 'Timetable\\TimetableChanged'],
     'Desk' => ['OwnFinger', 'ReportOf', 'SettingsFor', 'Verdict'],
     'Week' => ['CatchUp', 'CountWeeks', 'DayOff', 'Practice', 'PracticeResource', 'ProposeWeek', 'Remedies\\FindRemedies', 'ReplanWeek', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays', 'WeekResource'],
     'Lesson' => ['Lesson', 'Slip'],

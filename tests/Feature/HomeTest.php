@@ -57,6 +57,39 @@ test('a tick can be taken back', function (): void {
     expect(Practice::query()->count())->toBe(0);
 });
 
+test('a parent’s word goes to the teacher, apart from any task, and is changed or taken back on its day', function (): void {
+    $say = fn (?string $words, string $date = '2031-04-29') => $this->putJson('/api/home/word', ['studentId' => $this->own->student->id, 'date' => $date, 'words' => $words], $this->family);
+    $teacher = function (): array {
+        $this->actingAs($this->own->teacher, 'web');
+        $lesson = $this->getJson("/api/lessons/{$this->own->lesson->id}")->assertOk()->json('familyWords');
+        $plan = $this->getJson("/api/weeks/{$this->own->week->id}")->assertOk()->json('familyWords');
+        app('auth')->forgetGuards();
+        expect($plan)->toBe($lesson);
+
+        return $lesson;
+    };
+    $say('  We are away on Friday. ')->assertOk()->assertJson(['date' => '2031-04-29', 'words' => 'We are away on Friday.']);
+    $say('Sent twice, it stands once.')->assertOk();
+    $say('Before this week.', '2031-04-20')->assertOk();
+    expect($teacher())->toBe([['date' => '2031-04-29', 'words' => 'Sent twice, it stands once.']]);
+    $this->getJson('/api/home/week', $this->family)->assertJsonPath('word', 'Sent twice, it stands once.');
+    $say(null)->assertOk();
+    expect($teacher())->toBe([]);
+});
+
+test('a word for another child, of another month, or too long is refused', function (): void {
+    $say = fn (array $change) => $this->putJson('/api/home/word', [...['studentId' => $this->own->student->id, 'date' => '2031-04-29', 'words' => 'x'], ...$change], $this->family);
+    $say(['studentId' => (new Fixtures('south'))->student->id])->assertNotFound();
+    $this->travelTo('2031-04-29 16:00:00');
+    $say(['date' => '2031-03-29'])->assertOk();
+    $say(['date' => '2031-03-28'])->assertJsonPath('errors.date.0', 'This word is too old to be sent, or its day has not come.');
+    $say(['date' => '2031-05-01'])->assertJsonValidationErrors('date');
+    $say(['words' => str_repeat('a', 500)])->assertOk();
+    $say(['words' => str_repeat('a', 501)])->assertJsonValidationErrors('words');
+    $this->own->student->update(['left_on' => '2031-04-01']);
+    $say([])->assertNotFound();
+});
+
 test('a week that was not sent is not seen', function (): void {
     $this->own->week->update(['sent_at' => null]);
     $this->getJson('/api/home/week', $this->family)->assertJsonPath('tasks', []);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
+use App\Account\NearDay;
 use App\Http\Asked;
-use App\Http\NearDay;
 use App\Student\Timetable\Holiday;
 use Closure;
 use Illuminate\Validation\Rule;

@@ -95,9 +95,9 @@ export interface Deferred {
 export function deferred<
     Method extends WritingMethod,
     Path extends PathsWithMethod<paths, Method>,
-    Given extends Init<Method, Path> & { params: { path: Record<string, number | string> }; body?: unknown },
+    Given extends Init<Method, Path> & { params?: { path?: Record<string, number | string> }; body?: unknown },
 >(method: Method, path: Path, { params, body }: Given): Deferred {
-    const filled = Object.entries(params.path).reduce<string>(
+    const filled = Object.entries(params?.path ?? {}).reduce<string>(
         (whole, [name, value]) => whole.replace(`{${name}}`, encodeURIComponent(value)),
         path,
     );

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { draw, serve } from '../../../tests/screen';
@@ -148,9 +148,9 @@ describe('the piano under the text', () => {
         const middle = within(piano).getByRole('button', { name: 'C 4' });
         middle.focus();
         await userEvent.keyboard('{Enter}');
-        await vi.waitFor(() => expect(type).toHaveBeenCalledTimes(1));
+        await waitFor(() => expect(type).toHaveBeenCalledTimes(1));
         await userEvent.keyboard('{ArrowRight}{ArrowRight}{Enter}');
-        await vi.waitFor(() => expect(type).toHaveBeenCalledTimes(2));
+        await waitFor(() => expect(type).toHaveBeenCalledTimes(2));
         expect(asked.filter((one) => one.method === 'POST').map((one) => one.body)).toEqual([
             { text: 'R: ', keys: [60] },
             { text: 'R: q60 ', keys: [62] },
@@ -180,8 +180,8 @@ describe('the piano under the text', () => {
         expect(await screen.findByText(/Try again in a moment/)).toBeTruthy();
         broken = false;
         await userEvent.keyboard('{Enter}');
-        await vi.waitFor(() => expect(type).toHaveBeenCalledWith('q1'));
-        await vi.waitFor(() => expect(screen.queryByText(/Try again/)).toBeNull());
+        await waitFor(() => expect(type).toHaveBeenCalledWith('q1'));
+        await waitFor(() => expect(screen.queryByText(/Try again/)).toBeNull());
     });
 });
 
@@ -226,7 +226,7 @@ describe('a file before it is on the page', () => {
         const { onStored, asked } = dialog(() => reading({ unsaid: ['Bar 1: slurs inside one another.'] }));
         expect(await screen.findByText(/would be lost when the piece is typed on/)).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: 'Put it on the page as it is' }));
-        await vi.waitFor(() => expect(onStored).toHaveBeenCalled());
+        await waitFor(() => expect(onStored).toHaveBeenCalled());
         expect(asked.at(-1)).toMatchObject({ path: '/pages/7/pieces', body: { label: 'B' } });
     });
 
@@ -248,7 +248,7 @@ describe('a file before it is on the page', () => {
         expect(await screen.findByRole('img')).toBeTruthy();
         await userEvent.click(screen.getByRole('radio', { name: 'The teacher plays Upper' }));
         await userEvent.click(screen.getByRole('radio', { name: 'The student plays Lower' }));
-        await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ part: 'P2', duet: 'P1' }));
+        await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ part: 'P2', duet: 'P1' }));
     });
 
     it('that was played says what it was laid on, and is laid anew on another grid', async () => {
@@ -259,8 +259,8 @@ describe('a file before it is on the page', () => {
         expect(grid).toHaveProperty('value', 'What fits, bar by bar');
         await userEvent.click(grid);
         await userEvent.click(await screen.findByRole('option', { name: 'Triplets' }));
-        await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ grid: 'triplet' }));
-        await vi.waitFor(() => expect(grid).toHaveProperty('value', 'Triplets'));
+        await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ grid: 'triplet' }));
+        await waitFor(() => expect(grid).toHaveProperty('value', 'Triplets'));
     });
 
     it('that was played has its first bar where the teacher hears it', async () => {
@@ -278,8 +278,8 @@ describe('a file before it is on the page', () => {
         expect(first).toHaveProperty('value', 'none');
         await userEvent.click(first);
         await userEvent.click(await screen.findByRole('option', { name: '1 beat' }));
-        await vi.waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ pickup: '1/4' }));
-        await vi.waitFor(() => expect(first).toHaveProperty('value', '1 beat'));
+        await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ pickup: '1/4' }));
+        await waitFor(() => expect(first).toHaveProperty('value', '1 beat'));
     });
 
     it('that cannot be read is refused in the words of the server', async () => {

@@ -1,15 +1,19 @@
-import { Table, Text, Title } from '@mantine/core';
+import { Anchor, Table, Text, Title } from '@mantine/core';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
 import type { HomeTaskData, HomeWeek } from './useHome';
+import { type WordOfToday, WordToTeacher } from './WordToTeacher';
 
 interface Props {
     week: HomeWeek;
     today: string;
     isDone: (task: HomeTaskData, date: string) => boolean;
+    /** Opens a day: one that was missed is filled in there. */
+    openDay: (date: string) => void;
+    word: WordOfToday;
 }
 
 /** The same link for a parent: the week at a glance, and what the words of the teacher mean. */
-export function ForParents({ week, today, isDone }: Props) {
+export function ForParents({ week, today, isDone, openDay, word }: Props) {
     return (
         <details className="sheet">
             <summary>For parents</summary>
@@ -26,24 +30,32 @@ export function ForParents({ week, today, isDone }: Props) {
                 </Table.Thead>
                 <Table.Tbody>
                     {week.days.map((day) => (
-                        <DayLine key={day.date} week={week} day={day} today={today} isDone={isDone} />
+                        <DayLine key={day.date} week={week} day={day} today={today} isDone={isDone} openDay={openDay} />
                     ))}
                 </Table.Tbody>
             </Table>
+            <Text size="sm" className="faint" mb="sm">
+                Press a day to see it, or to tick what was practised then.
+            </Text>
+            <WordToTeacher key={`${week.studentId} ${today}`} word={word} />
             <Words />
             {isOnApple() && <OnApple />}
         </details>
     );
 }
 
-function DayLine({ week, day, today, isDone }: Props & { day: HomeWeek['days'][number] }) {
+type LineProps = Omit<Props, 'word'> & { day: HomeWeek['days'][number] };
+
+function DayLine({ week, day, today, isDone, openDay }: LineProps) {
     const tasks = week.tasks.filter((task) => day.taskIds.includes(task.id));
     const planned = tasks.reduce((sum, task) => sum + task.minutes, 0);
     const done = tasks.filter((task) => isDone(task, day.date)).length;
     return (
         <Table.Tr aria-current={day.date === today ? 'date' : undefined} fw={day.date === today ? 700 : undefined}>
             <Table.Td>
-                {dayName(weekdayOf(day.date)).slice(0, 3)} {shortDate(day.date)}
+                <Anchor component="button" type="button" onClick={() => openDay(day.date)} py={6}>
+                    {dayName(weekdayOf(day.date)).slice(0, 3)} {shortDate(day.date)}
+                </Anchor>
             </Table.Td>
             <Table.Td>{tasks.length === 0 ? 'free' : minutes(planned)}</Table.Td>
             <Table.Td>{tasks.length === 0 ? '' : `${done} of ${tasks.length}`}</Table.Td>
@@ -59,7 +71,7 @@ const MEANS = [
     ['Three in a row', 'three good ones, one after the other. After a slip the counting begins anew.'],
     ['One hand', 'the round note with its stem up is the right hand, the square one with its stem down the left.'],
     ['After a missed day', 'do not make it up at once. Go on with today; what did not fit comes again by itself.'],
-    ['A word to the teacher', 'open a task, write it there, and tick. The teacher reads it before the next lesson.'],
+    ['A word to the teacher', 'write it above, or with a tick. The teacher reads it before the next lesson.'],
 ];
 
 /** What the teacher's words mean at home. */

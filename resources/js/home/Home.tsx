@@ -4,14 +4,15 @@ import { useParams } from 'react-router';
 import { ApiError } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
-import { dayFrom, longDate } from '../shared/words';
+import { dayFrom, dayName, daysBetween, longDate, weekdayOf } from '../shared/words';
 import { DayList } from './DayList';
 import { ForParents } from './ForParents';
 import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
-import { isTick, type Unsent } from './outbox';
+import { isTick, isWord, type Unsent } from './outbox';
 import { type HomeTaskData, type HomeWeek, useHome } from './useHome';
+import type { WordOfToday } from './WordToTeacher';
 
 const DAYS = [
     { value: '-1', label: 'Yesterday' },
@@ -19,13 +20,24 @@ const DAYS = [
     { value: '1', label: 'Tomorrow' },
 ];
 
+/** What can be chosen: these three, and a day of the week that was opened beside them. */
+function daysWith(away: number, date: string) {
+    if (Math.abs(away) <= 1) return DAYS;
+    const other = { value: String(away), label: dayName(weekdayOf(date)) };
+    return away < 0 ? [other, ...DAYS] : [...DAYS, other];
+}
+
+/** `Today`, `Yesterday`, or the name of a day farther off. */
+const labelOf = (away: number, date: string) =>
+    daysWith(away, date).find((day) => day.value === String(away))?.label ?? '';
+
 /** The home side: a day at a time, large, for a child and a parent at the piano. */
 export function Home() {
     const token = useParams().token ?? '';
     const [child, setChild] = useState<number | null>(null);
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
-    const { home, week, today, kept, refused, tick, untick, isDone } = useHome(token, child);
+    const { home, week, today, kept, refused, tick, untick, isDone, word } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
         return <NoWeek error={home.error} again={() => home.refetch()} />;
@@ -41,6 +53,7 @@ export function Home() {
                     task={task}
                     done={isDone(task, date)}
                     day={away}
+                    dayLabel={labelOf(away, date)}
                     tick={(how) => {
                         tick({ taskId: task.id, date, ...how });
                         setOpen(null);
@@ -48,7 +61,7 @@ export function Home() {
                     untick={() => untick(task.id, date)}
                     back={
                         <Button variant="default" size="md" onClick={() => setOpen(null)}>
-                            ← {DAYS[away + 1]?.label}
+                            ← {labelOf(away, date)}
                         </Button>
                     }
                 />
@@ -68,6 +81,7 @@ export function Home() {
                 refused={refused}
                 isDone={isDone}
                 open={setOpen}
+                word={word}
             />
         </main>
     );
@@ -100,10 +114,11 @@ interface DayProps {
     refused: number;
     isDone: (task: HomeTaskData, date: string) => boolean;
     open: (task: number) => void;
+    word: WordOfToday;
 }
 
 /** A day: who practises, how far it is done, and its tasks. */
-function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open }: DayProps) {
+function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, word }: DayProps) {
     const date = dayFrom(today, away);
     const day = week.days.find((one) => one.date === date);
     const tasks = (day?.taskIds ?? []).flatMap((id) => week.tasks.filter((task) => task.id === id));
@@ -133,19 +148,28 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
                 aria-label="Which day"
                 value={String(away)}
                 onChange={(value) => setAway(Number(value))}
-                data={DAYS}
+                data={daysWith(away, date)}
             />
             {kept.length > 0 && (
                 <Text role="status" className="sheet" p="xs">
                     {waits(kept)} kept here and will be sent when there is a connection.
                 </Text>
             )}
-            {refused > 0 && <Text role="alert">A tick could not be taken: its week is over.</Text>}
+            {refused > 0 && <Text role="alert">Something could not be taken: its week is over.</Text>}
             {away === 0 && <FromTheTeacher week={week} />}
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
             <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
             {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
-            <ForParents week={week} today={today} isDone={isDone} />
+            <ForParents
+                week={week}
+                today={today}
+                isDone={isDone}
+                openDay={(one) => {
+                    setAway(daysBetween(today, one));
+                    window.scrollTo(0, 0);
+                }}
+                word={word}
+            />
             <WhatIsKept />
         </Stack>
     );
@@ -179,7 +203,7 @@ function howItStands(count: number, done: number, away: number): string {
 }
 
 function waits(kept: Unsent[]): string {
-    const word = kept.every(isTick) ? 'tick' : 'change';
+    const word = kept.every(isTick) ? 'tick' : kept.every(isWord) ? 'word' : 'change';
     return kept.length === 1 ? `One ${word} is` : `${kept.length} ${word}s are`;
 }
 

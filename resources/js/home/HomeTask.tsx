@@ -18,13 +18,15 @@ interface Props {
     done: boolean;
     /** Days from today: what is to come can be looked at, what was yesterday filled in. */
     day: number;
+    /** `Yesterday`, or the name of the day. */
+    dayLabel: string;
     tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'feeling' | 'note'>) => void;
     untick: () => void;
     back: ReactNode;
 }
 
 /** One task: its bars, how they sound, and the tick. */
-export function HomeTask({ token, task, done, day, tick, untick, back }: Props) {
+export function HomeTask({ token, task, done, day, dayLabel, tick, untick, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
     useAwake();
@@ -62,7 +64,7 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                     {done ? (
                         <Group justify="space-between">
                             <Text fw={700} fz="lg">
-                                ✓ Done {day === 0 ? 'today' : 'yesterday'}
+                                ✓ Done {day < -1 ? `on ${dayLabel}` : dayLabel.toLowerCase()}
                             </Text>
                             <Button variant="default" onClick={untick}>
                                 Take the tick back
@@ -71,7 +73,7 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
                     ) : (
                         <TickForm
                             task={task}
-                            day={day}
+                            verb={day === 0 ? 'Done' : `Done ${day < -1 ? `on ${dayLabel}` : dayLabel.toLowerCase()}`}
                             tick={tick}
                             tempo={tempo}
                             setTempo={setTempo}
@@ -87,14 +89,14 @@ export function HomeTask({ token, task, done, day, tick, untick, back }: Props) 
 /** How often it was played, how it went, a word to the teacher, and the tick. */
 function TickForm({
     task,
-    day,
+    verb,
     tick,
     tempo,
     setTempo,
     rungs,
 }: {
     task: HomeTaskData;
-    day: number;
+    verb: string;
     tick: Props['tick'];
     tempo: number;
     setTempo: (tempo: number) => void;
@@ -139,7 +141,7 @@ function TickForm({
                     })
                 }
             >
-                {day === 0 ? 'Done' : 'Done yesterday'}
+                {verb}
             </Button>
         </Stack>
     );

@@ -34,6 +34,7 @@ function week(change: object = {}) {
         lessonOn: '2031-05-12',
         message: 'Slow is fine.',
         lessonNote: 'The tune sings!',
+        word: '',
         breakAfter: 10,
         care: ['Stop when it hurts.'],
         tasks: [task(1, 'Warm-up'), task(2, 'Echo'), task(3, 'Clefs', [{ date: '2031-05-05' }])],
@@ -69,6 +70,56 @@ describe('for parents', () => {
         ]);
         expect(lines[2]?.getAttribute('aria-current')).toBe('date');
         expect(screen.getByText('Three in a row')).toBeTruthy();
+    });
+
+    it('opens a day longer ago, to tick what was practised then', async () => {
+        const asked = open({
+            'GET /home/week': () => week({ now: '2031-05-09T12:00:00+00:00' }),
+            'PUT /home/tasks/1/practice': () => ({}),
+        });
+        vi.spyOn(window, 'scrollTo').mockImplementation(() => {});
+        await userEvent.click(await screen.findByText('For parents'));
+        await userEvent.click(screen.getByRole('button', { name: 'Tue 6 May' }));
+        expect(screen.getByText('0 of 3 done')).toBeTruthy();
+        expect(screen.getByRole('radio', { name: 'Tuesday' })).toHaveProperty('checked', true);
+        await userEvent.click(screen.getByRole('button', { name: /Warm-up/ }));
+        await userEvent.click(screen.getByRole('button', { name: 'Done on Tuesday' }));
+        await waitFor(() =>
+            expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({ date: '2031-05-06' }),
+        );
+        await userEvent.click(screen.getByText('Today'));
+        expect(screen.queryByRole('radio', { name: 'Tuesday' })).toBeNull();
+        vi.restoreAllMocks();
+    });
+
+    it('send the teacher a word, which waits for a connection and can be changed', async () => {
+        let there = false;
+        const asked = open({
+            'PUT /home/word': () => {
+                if (!there) throw new TypeError('offline');
+                return { date: '2031-05-06', words: 'x' };
+            },
+            'GET /home/week': () => week({ word: there ? 'We are away on Friday.' : '' }),
+        });
+        await userEvent.click(await screen.findByText('For parents'));
+        const field = screen.getByLabelText('To the teacher');
+        const send = within(field.closest('form') as HTMLElement).getByRole('button', { name: 'Send' });
+        expect(send).toHaveProperty('disabled', true);
+        await userEvent.type(field, ' We are away on Friday. ');
+        await userEvent.click(send);
+        expect(await screen.findByText('Kept here. It goes when there is a connection.')).toBeTruthy();
+        expect(screen.getByText(/One word is kept here/)).toBeTruthy();
+        there = true;
+        window.dispatchEvent(new Event('online'));
+        expect(await screen.findByText('Sent. The teacher reads it before the lesson.')).toBeTruthy();
+        expect(asked.filter((one) => one.path === '/home/word').at(-1)?.body).toEqual({
+            studentId: 1,
+            date: '2031-05-06',
+            words: 'We are away on Friday.',
+        });
+        await userEvent.type(field, 'Back on Sunday.');
+        expect(send).toHaveProperty('disabled', false);
+        expect(screen.queryByText('Sent. The teacher reads it before the lesson.')).toBeNull();
     });
 
     it('says what an iPad does not do, there and only there', async () => {

@@ -64,6 +64,15 @@ describe('ticks on a flaky phone', () => {
         expect(waiting('t', store)).toMatchObject([{ clientKey: 'b', feeling: 'hard' }]);
     });
 
+    it('share the box with a parent’s word, one for a child and a day', () => {
+        const word = (studentId: number, words: string) => ({ clientKey: words, studentId, date: '2031-05-05', words });
+        post('t', tick(1, 'a'), store);
+        for (const one of [word(1, 'away'), word(2, 'ill'), word(1, 'back')]) post('t', one, store);
+        expect(waiting('t', store).map((one) => one.clientKey)).toEqual(['a', 'ill', 'back']);
+        expect(isDoneWith(waiting('t', store), 1, '2031-05-05', false)).toBe(true);
+        expect(isDoneWith(waiting('t', store), 2, '2031-05-05', false)).toBe(false);
+    });
+
     it('taken back without a connection stay taken back, and that is sent later', async () => {
         post('t', takenBack(1, 'b'), store);
         await flush('t', () => Promise.reject(new TypeError('offline')), store);

@@ -18,13 +18,25 @@ export interface TakenBack {
     takenBack: true;
 }
 
-export type Unsent = Tick | TakenBack;
+/** What a parent writes to the teacher on a day; an empty one takes it back. */
+export interface Word {
+    clientKey: string;
+    studentId: number;
+    date: string;
+    words: string;
+}
+
+export type Unsent = Tick | TakenBack | Word;
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
 const name = (token: string) => `nasturtium.ticks.${token.slice(0, 12)}`;
 
-export const isTick = (one: Unsent): one is Tick => !('takenBack' in one);
+export const isTick = (one: Unsent): one is Tick => 'feeling' in one;
+export const isWord = (one: Unsent): one is Word => 'words' in one;
+
+/** What only one of can wait: a task on a day, or a child’s word of a day. */
+const placeOf = (one: Unsent) => (isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`);
 
 export function waiting(token: string, store: Store = localStorage): Unsent[] {
     try {
@@ -39,15 +51,15 @@ function keep(token: string, all: Unsent[], store: Store): void {
     store.setItem(name(token), JSON.stringify(all));
 }
 
-/** Puts something in the box; the newest for a task and a day takes the place of what waited for it. */
+/** Puts something in the box; the newest takes the place of what waited for the same. */
 export function post(token: string, one: Unsent, store: Store = localStorage): void {
-    const others = waiting(token, store).filter((other) => other.taskId !== one.taskId || other.date !== one.date);
+    const others = waiting(token, store).filter((other) => placeOf(other) !== placeOf(one));
     keep(token, [...others, one], store);
 }
 
 /** Whether the task counts as done on the day: what waits says more than what the server has. */
 export function isDoneWith(all: Unsent[], taskId: number, date: string, onServer: boolean): boolean {
-    const last = all.find((one) => one.taskId === taskId && one.date === date);
+    const last = all.find((one) => !isWord(one) && one.taskId === taskId && one.date === date);
     return last === undefined ? onServer : isTick(last);
 }
 

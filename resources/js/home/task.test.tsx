@@ -55,6 +55,7 @@ function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) 
             task={TASK}
             done={done}
             day={day}
+            dayLabel={['Monday', 'Yesterday', 'Today', 'Tomorrow'][day + 2] ?? ''}
             tick={(how) => ticks.push(how)}
             untick={() => {
                 untick.times++;
@@ -124,6 +125,9 @@ describe('one task at home', () => {
         const { ticks } = home(false, {}, -1);
         await userEvent.click(screen.getByRole('button', { name: 'Done yesterday' }));
         expect(ticks).toHaveLength(1);
+        cleanup();
+        home(true, {}, -2);
+        expect(screen.getByText('✓ Done on Monday')).toBeTruthy();
     });
 
     it('counts as assigned where nobody counted', async () => {

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { type Api, ask, at, authorized, deferred } from '../api';
 import { sent, useResend } from '../shared/resend';
 import { dateNow, type Kept } from './clock';
-import { flush, isDoneWith, isTick, post, type Tick, type Unsent, waiting } from './outbox';
+import { flush, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
 
 export type HomeWeek = Api['HomeWeekResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
@@ -42,6 +42,10 @@ export function useHome(token: string, child: number | null) {
     const today = useToday(home.data);
     const send = useCallback(async () => {
         const lost = await flush(token, (one) => {
+            if (isWord(one)) {
+                const { clientKey: _, ...body } = one;
+                return sent(deferred('put', '/home/word', { body }), token);
+            }
             const { taskId: task, date } = one;
             if (!isTick(one)) {
                 return sent(deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date })), token);
@@ -49,7 +53,7 @@ export function useHome(token: string, child: number | null) {
             const { taskId: _, ...body } = one;
             return sent(deferred('put', '/home/tasks/{task}/practice', { ...at({ task }), body }), token);
         });
-        setRefused((before) => before + lost.filter(isTick).length);
+        setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
         setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
     }, [client, token]);
@@ -69,6 +73,12 @@ export function useHome(token: string, child: number | null) {
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
+    const week = home.data?.week;
+    /** What a parent writes to the teacher; changed, it takes the place of what was written before on this day. */
+    const say = (words: string) =>
+        week !== undefined && put({ studentId: week.studentId, date: today, words, clientKey: crypto.randomUUID() });
+    const unsaid = kept.filter(isWord).find((one) => one.studentId === week?.studentId && one.date === today);
+    const word = { words: unsaid?.words ?? week?.word ?? '', waits: unsaid !== undefined, say };
     /** Ticked on a day, sent or not yet. */
     const isDone = (task: HomeTaskData, date: string) =>
         isDoneWith(
@@ -77,7 +87,7 @@ export function useHome(token: string, child: number | null) {
             date,
             task.practices.some((practice) => practice.date === date),
         );
-    return { home, week: home.data?.week, today, kept, refused, tick, untick, isDone };
+    return { home, week, today, kept, refused, tick, untick, isDone, word };
 }
 
 /** The music of a task; it does not change while its week lasts. */

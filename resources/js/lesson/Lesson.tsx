@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { choices } from '../api';
+import { FromFamily } from '../shared/FromFamily';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { longDate } from '../shared/words';
@@ -185,6 +186,7 @@ function Head({ data, hand, hearing, children }: HeadProps) {
                     {data.finishedAt !== null && '; finished before, finishing again proposes anew'}
                     {hand.waiting > 0 && `; ${hand.waiting} not saved yet, kept until there is a connection`}
                 </Text>
+                <FromFamily words={data.familyWords} />
             </div>
             <Group gap="xs" wrap="nowrap">
                 <Select

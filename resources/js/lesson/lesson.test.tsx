@@ -58,6 +58,7 @@ function lesson(change: object = {}) {
         minutes: 30,
         privateNote: '',
         sharedNote: '',
+        familyWords: [{ date: '2031-05-08', words: 'The left hand made her cross.' }],
         remedies: [],
         stuck: [],
         nextPages: [],
@@ -129,6 +130,13 @@ describe('a lesson', () => {
             '2: right hand, practised',
             '3: left hand',
         ]);
+    });
+
+    it('says what the family wrote apart from any task', async () => {
+        open();
+        expect(
+            await screen.findByText('From the family, Thursday 8 May: “The left hand made her cross.”'),
+        ).toBeTruthy();
     });
 
     it('is marked by single keys, each goes on, and the last one leaves nothing to be marked by mistake', async () => {

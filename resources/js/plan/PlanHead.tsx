@@ -1,6 +1,7 @@
 import { Anchor, Button, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import type { Week } from '../api';
+import { FromFamily } from '../shared/FromFamily';
 import { Leaf } from '../shared/Leaf';
 import { dateOf, listed, longDate, shortDate } from '../shared/words';
 import styles from './PlanHead.module.css';
@@ -47,6 +48,7 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
                             {state.filter((words) => words !== '').join(' ')}
                         </Text>
                         {data.message !== '' && <Text size="sm">To the family: “{data.message}”</Text>}
+                        <FromFamily words={data.familyWords} />
                         {data.lessonNote !== '' && <Text size="sm">From the lesson: “{data.lessonNote}”</Text>}
                     </div>
                 </Group>

@@ -37,6 +37,7 @@ function week(change: object = {}) {
         endsOn: '2031-05-08',
         sentAt: null,
         changes: [],
+        familyWords: [],
         message: '',
         lessonNote: '',
         receivers: ['Family tablet'],

@@ -58,6 +58,11 @@ export function dayFrom(date: string, days: number): string {
     return new Date(Date.parse(`${date}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }
 
+/** How many days from one date to another; fewer than none where it lies before. */
+export function daysBetween(from: string, to: string): number {
+    return Math.round((Date.parse(`${to}T12:00:00Z`) - Date.parse(`${from}T12:00:00Z`)) / 86_400_000);
+}
+
 /** The date of a moment where the browser is, which may be another than where the moment was written down. */
 export function dateOf(moment: string): string {
     return new Date(moment).toLocaleDateString('sv-SE');

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { act, screen } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { draw } from '../../../../tests/screen';
@@ -74,13 +74,13 @@ describe('the player', () => {
         player();
         expect(screen.getByText('Count in 1 2 3 4, then play on 1.')).toBeTruthy();
         await press('Play');
-        await vi.waitFor(() => expect(play).toHaveBeenCalled());
+        await waitFor(() => expect(play).toHaveBeenCalled());
         expect(given()[0].start).toBe(4);
         await press('Stop');
         await userEvent.click(screen.getByRole('checkbox', { name: 'Count in' }));
         expect(screen.queryByText(/Count in 1/)).toBeNull();
         await press('Play');
-        await vi.waitFor(() => expect(play).toHaveBeenCalledTimes(2));
+        await waitFor(() => expect(play).toHaveBeenCalledTimes(2));
         expect(given()[0].start).toBe(0);
     });
 
@@ -90,7 +90,7 @@ describe('the player', () => {
         for (let i = 0; i < 15; i++) await press('Faster');
         await userEvent.click(screen.getByRole('checkbox', { name: 'Loop' }));
         await press('Play');
-        await vi.waitFor(() => expect(play).toHaveBeenCalled());
+        await waitFor(() => expect(play).toHaveBeenCalled());
         const [plan, , loop] = given();
         expect(plan.strikes.map((strike) => strike.id)).toEqual(['L1-1']);
         expect(plan.end - plan.start).toBe(2);
@@ -111,7 +111,7 @@ describe('the player', () => {
     it('lights the notes, and is still when the music is over', async () => {
         const onLit = player();
         await press('Play');
-        await vi.waitFor(() => expect(play).toHaveBeenCalled());
+        await waitFor(() => expect(play).toHaveBeenCalled());
         const [, listener] = given();
         listener.lit(new Map([['R1-1', 'yes']]));
         expect(onLit).toHaveBeenCalledWith(new Map([['R1-1', 'yes']]));
@@ -125,7 +125,7 @@ describe('the player', () => {
         await userEvent.click(screen.getByRole('checkbox', { name: 'Count in' }));
         await press('Play');
         expect(await screen.findByText(/This device gives no sound/)).toBeTruthy();
-        await vi.waitFor(() =>
+        await waitFor(() =>
             expect(onLit).toHaveBeenCalledWith(
                 new Map([
                     ['R1-1', 'yes'],
@@ -147,7 +147,7 @@ describe('the player', () => {
         await press('Play bars 2 to 3');
         expect((await screen.findByRole('alert')).textContent).toBe('This is not here any more.');
         await press('Play bars 2 to 3');
-        await vi.waitFor(() => expect(play).toHaveBeenCalledOnce());
+        await waitFor(() => expect(play).toHaveBeenCalledOnce());
         expect(screen.queryByRole('alert')).toBeNull();
     });
 

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Account;
 
-use App\Account\CurrentStudio;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 

@@ -1,0 +1,43 @@
+import { Button, Group, Stack, Text, Textarea } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+
+export interface WordOfToday {
+    words: string;
+    /** There was no connection yet. */
+    waits: boolean;
+    say: (words: string) => void;
+}
+
+/** A parent writes to the teacher, apart from any task; one word a day, which can be changed. */
+export function WordToTeacher({ word }: { word: WordOfToday }) {
+    const [words, setWords] = useState(word.words);
+    const said = word.words !== '' && words.trim() === word.words;
+    const submit = (event: FormEvent) => {
+        event.preventDefault();
+        word.say(words.trim());
+    };
+    return (
+        <Stack component="form" gap="xs" onSubmit={submit}>
+            <Textarea
+                label="To the teacher"
+                description="For instance: we are away on Thursday; the left hand made her cross."
+                autosize
+                minRows={2}
+                maxLength={500}
+                value={words}
+                onChange={(event) => setWords(event.currentTarget.value)}
+            />
+            <Group>
+                <Button type="submit" disabled={words.trim() === word.words}>
+                    Send
+                </Button>
+                <Text size="sm" role="status">
+                    {said &&
+                        (word.waits
+                            ? 'Kept here. It goes when there is a connection.'
+                            : 'Sent. The teacher reads it before the lesson.')}
+                </Text>
+            </Group>
+        </Stack>
+    );
+}
