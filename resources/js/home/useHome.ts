@@ -4,6 +4,7 @@ import { type Api, ask, at, authorized, deferred } from '../api';
 import { sent, useResend } from '../shared/resend';
 import { dateNow, type Kept } from './clock';
 import { flush, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
+import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
@@ -18,6 +19,17 @@ function keptWeek(token: string, child: number | null): Kept<HomeWeek> | undefin
     } catch {
         return undefined;
     }
+}
+
+function requestOf(one: Unsent) {
+    if (isWord(one)) {
+        const { clientKey: _, ...body } = one;
+        return deferred('put', '/home/word', { body });
+    }
+    const { taskId: task, date } = one;
+    if (!isTick(one)) return deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date }));
+    const { taskId: _, ...body } = one;
+    return deferred('put', '/home/tasks/{task}/practice', { ...at({ task }), body });
 }
 
 /** The week of a child by a family link, kept for when there is no connection, and the ticks that wait to be sent. */
@@ -41,18 +53,7 @@ export function useHome(token: string, child: number | null) {
     });
     const today = useToday(home.data);
     const send = useCallback(async () => {
-        const lost = await flush(token, (one) => {
-            if (isWord(one)) {
-                const { clientKey: _, ...body } = one;
-                return sent(deferred('put', '/home/word', { body }), token);
-            }
-            const { taskId: task, date } = one;
-            if (!isTick(one)) {
-                return sent(deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date })), token);
-            }
-            const { taskId: _, ...body } = one;
-            return sent(deferred('put', '/home/tasks/{task}/practice', { ...at({ task }), body }), token);
-        });
+        const lost = await flush(token, (one) => sent(requestOf(one), token));
         setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
         setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
@@ -74,11 +75,7 @@ export function useHome(token: string, child: number | null) {
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
     const week = home.data?.week;
-    /** What a parent writes to the teacher; changed, it takes the place of what was written before on this day. */
-    const say = (words: string) =>
-        week !== undefined && put({ studentId: week.studentId, date: today, words, clientKey: crypto.randomUUID() });
-    const unsaid = kept.filter(isWord).find((one) => one.studentId === week?.studentId && one.date === today);
-    const word = { words: unsaid?.words ?? week?.word ?? '', waits: unsaid !== undefined, say };
+    const word = wordOf(week, today, kept, put);
     /** Ticked on a day, sent or not yet. */
     const isDone = (task: HomeTaskData, date: string) =>
         isDoneWith(
@@ -88,6 +85,18 @@ export function useHome(token: string, child: number | null) {
             task.practices.some((practice) => practice.date === date),
         );
     return { home, week, today, kept, refused, tick, untick, isDone, word };
+}
+
+/** What a parent writes to the teacher; changed, it takes the place of what was written before on this day. */
+function wordOf(week: HomeWeek | undefined, today: string, kept: Unsent[], put: (one: Unsent) => void): WordOfToday {
+    const unsaid = kept.filter(isWord).find((one) => one.studentId === week?.studentId && one.date === today);
+    return {
+        words: unsaid?.words ?? week?.word ?? '',
+        waits: unsaid !== undefined,
+        say: (words) =>
+            week !== undefined &&
+            put({ studentId: week.studentId, date: today, words, clientKey: crypto.randomUUID() }),
+    };
 }
 
 /** The music of a task; it does not change while its week lasts. */

@@ -63,8 +63,19 @@ export const theme = createTheme({
     defaultRadius: 'md',
     cursorType: 'pointer',
     focusRing: 'auto',
-    // A figure that cannot be is refused with what may be, and not bent while she looks elsewhere.
-    components: { NumberInput: { defaultProps: { clampBehavior: 'none' } } },
+    components: {
+        // A figure that cannot be is refused with what may be, and not bent while she looks elsewhere.
+        NumberInput: { defaultProps: { clampBehavior: 'none' } },
+        // Typed letters find an option; no keyboard comes up over the list on a tablet.
+        Select: {
+            defaultProps: {
+                searchable: true,
+                selectFirstOptionOnChange: true,
+                nothingFoundMessage: 'Nothing has these letters',
+                inputMode: 'none',
+            },
+        },
+    },
 });
 
 /** The colours that the styles name, by day and by night: they stand here alone. A piano stays a piano at night. */

@@ -11,16 +11,14 @@ type State = Exclude<Api['LessonState'], 'held'>;
 
 const STATES = choices.LessonState.filter((state): state is Choice<State> => state.value !== 'held');
 
-/** A lesson is moved or cancelled, or there is one besides the timetable. */
-export function LessonChange({
-    studentId,
-    lessons,
-    done,
-}: {
+interface Props {
     studentId: number;
     lessons: LessonDay[];
     done: () => void;
-}) {
+}
+
+/** A lesson is moved or cancelled, or there is one besides the timetable. */
+export function LessonChange({ studentId, lessons, done }: Props) {
     const slots = lessons.filter((lesson) => lesson.state !== 'make-up').map((lesson) => lesson.slotOn ?? lesson.date);
     const [state, setState] = useState<State>('moved');
     const [slotOn, setSlotOn] = useState<string | null>(slots[0] ?? null);

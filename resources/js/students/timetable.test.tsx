@@ -56,6 +56,7 @@ describe('lessons ahead', () => {
                 heldOn: '2031-05-14',
                 at: '15:30',
                 minutes: null,
+                together: false,
             }),
         );
     });
