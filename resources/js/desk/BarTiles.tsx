@@ -1,4 +1,6 @@
+import { useRovingIndex } from '@mantine/hooks';
 import type { Report } from '../api';
+import { stepAside } from '../shared/keys';
 import styles from './BarTiles.module.css';
 import { groupLetter } from './marks';
 
@@ -22,9 +24,10 @@ interface Props {
 /** The bars as tiles; equal bars wear the same weave and letter, one that sticks a thorn, one with a check a mark. */
 export function BarTiles({ report, chosen, choose }: Props) {
     const checked = new Set(report.checks.map((check) => Number.parseInt(check.place, 10)));
+    const { getItemProps } = useRovingIndex({ total: report.hands.length, loop: false });
     const thorns = new Set(report.sticking.filter((point) => point.thorn).map((point) => point.measure));
     return (
-        <div className={styles.tiles}>
+        <div className={styles.tiles} role="toolbar" aria-label="Bars" onKeyDown={stepAside}>
             {report.hands.map((bar, index) => {
                 const group = report.equal.bars.findIndex((bars) => bars.includes(bar.measure));
                 const letter = group < 0 ? '' : groupLetter(group);
@@ -49,7 +52,7 @@ export function BarTiles({ report, chosen, choose }: Props) {
                                 ? undefined
                                 : { background: `${WEAVES[group % WEAVES.length]}, var(--sheet)` }
                         }
-                        onClick={(event) => choose(index, event.shiftKey)}
+                        {...getItemProps({ index, onClick: (event) => choose(index, event.shiftKey) })}
                     >
                         <b>{bar.measure}</b>
                         {thorn && <span className="thorn"> ▲</span>}

@@ -45,7 +45,7 @@ export function Desk() {
                     clearable
                     w={150}
                     value={student}
-                    onChange={(chosen) => setSearch(chosen === null ? {} : { student: chosen }, { replace: true })}
+                    onChange={(chosen) => setSearch(withStudent(search, chosen), { replace: true })}
                     data={
                         students.data?.filter(isHere).map((one) => ({ value: String(one.id), label: one.name })) ?? []
                     }
@@ -53,6 +53,14 @@ export function Desk() {
             }
         />
     );
+}
+
+/** The same address for another student, or for none. */
+function withStudent(search: URLSearchParams, student: string | null): URLSearchParams {
+    const next = new URLSearchParams(search);
+    if (student === null) next.delete('student');
+    else next.set('student', student);
+    return next;
 }
 
 interface Props {

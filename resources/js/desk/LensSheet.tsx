@@ -8,7 +8,7 @@ import { useSession } from '../shared/Shell';
 import { findingsOf, LENSES, type Lens } from './findings/findings';
 import { startKeys, startWords } from './findings/fingers';
 import styles from './LensSheet.module.css';
-import type { Saying } from './marks';
+import { lensesIn, sayingIn } from './lenses';
 import { type SheetKind, SheetMusic } from './SheetMusic';
 import { useBreakdown } from './useBreakdown';
 
@@ -57,7 +57,7 @@ function Sheet({ data, studio, search, set }: Props) {
         ...(WRITES.includes(lens) ? [{ value: 'blank', label: 'To write in' }] : []),
         ...(lens === 'notes' && ring !== undefined ? [{ value: 'ring', label: 'To ring' }] : []),
     ];
-    const saying = (search.get('say') ?? 'letters') as Saying;
+    const saying = sayingIn(search.get('say'));
     const music = { data, lenses, saying, width: paper.width, ring };
     const student = search.get('student');
     return (
@@ -102,13 +102,6 @@ function Sheet({ data, studio, search, set }: Props) {
             <OnPaper data={data} kind={kind} lens={lens} lenses={lenses} music={music} ring={ring} />
         </main>
     );
-}
-
-function lensesIn(given: string | null): Lens[] {
-    const named = (given ?? '').split(',');
-    const found = LENSES.map((one) => one.name).filter((name) => named.includes(name));
-    // In the order they were laid on the desk.
-    return found.length === 0 ? ['look over'] : found.sort((a, b) => named.indexOf(a) - named.indexOf(b));
 }
 
 function Head({ piece, words }: { piece: Api['PieceResource']; words: string }) {

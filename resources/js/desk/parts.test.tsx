@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useLocation } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { dataOf } from '../../../tests/report';
-import { draw, serve } from '../../../tests/screen';
+import { draw, drawRoom, serve } from '../../../tests/screen';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { BarTiles } from './BarTiles';
 import { FingerChoice } from './FingerChoice';
@@ -45,11 +46,49 @@ describe('the lenses', () => {
         expect(shown()).toBe('counts');
     });
 
+    it('stand in the address, which opens them again and keeps whose page it is', async () => {
+        const user = userEvent.setup();
+        const Room = () => (
+            <>
+                <Lenses />
+                <p>{useLocation().search}</p>
+            </>
+        );
+        drawRoom('/desk', '/desk?student=4&lens=notes,counts&say=solfege', <Room />);
+        expect(screen.getByRole('status').textContent).toBe('notes + counts');
+        expect(screen.getByRole('combobox', { name: 'What is said of a note' })).toHaveProperty('value', 'Do re mi');
+        await user.click(screen.getByRole('button', { name: /fingers/ }));
+        expect(await screen.findByText('?student=4&lens=fingers%2Ccounts&say=solfege')).toBeTruthy();
+        cleanup();
+        drawRoom('/desk', '/desk?lens=nonsense&say=nothing', <Room />);
+        expect(screen.getByRole('status').textContent).toBe('look over');
+    });
+
     it('asks what is said of a note only where notes are named', async () => {
         draw(<Lenses />);
         expect(screen.queryByLabelText('What is said of a note')).toBeNull();
         await userEvent.click(screen.getByRole('button', { name: /notes/ }));
         expect(screen.getAllByLabelText('What is said of a note').length).toBeGreaterThan(0);
+    });
+});
+
+describe('the bars as tiles', () => {
+    it('are one stop for the tab key; arrows go from bar to bar and leave the keys of the room alone', async () => {
+        const user = userEvent.setup();
+        const chosen: [number, boolean][] = [];
+        const roomHeard: string[] = [];
+        const listen = (event: KeyboardEvent) => roomHeard.push(event.key);
+        window.addEventListener('keydown', listen);
+        draw(<BarTiles report={DATA.report} chosen={new Set()} choose={(...bar) => chosen.push(bar)} />);
+        await user.tab();
+        expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Bar 1, /);
+        await user.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{Enter}');
+        expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Bar 3, /);
+        await user.tab();
+        expect(document.activeElement).toBe(document.body);
+        window.removeEventListener('keydown', listen);
+        expect(chosen).toEqual([[2, false]]);
+        expect(roomHeard).not.toContain('ArrowRight');
     });
 });
 

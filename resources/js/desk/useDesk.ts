@@ -2,14 +2,13 @@ import { useMemo, useState } from 'react';
 import type { Report } from '../api';
 import type { Range } from '../shared/score/beats';
 import { type Finding, findingsAt, findingsOf, type Lens } from './findings/findings';
-import type { Saying } from './marks';
+import { useLenses } from './lenses';
 import { useBars } from './useBars';
 
 /** What is looked at on the desk: a lens or two, a finding, a note, some bars or a range exact to the beat. */
 export function useDesk(report: Report) {
     const looking = useLenses();
     const { lens } = looking;
-    const [saying, setSaying] = useState<Saying>('letters');
     const hand = useHand(report.bars.length);
     const { bar, other, clearMarks, letGo } = hand;
     const found = useFindings(report, lens);
@@ -53,8 +52,6 @@ export function useDesk(report: Report) {
             letGo();
             setChosen(null);
         },
-        saying,
-        setSaying,
     };
 }
 
@@ -151,25 +148,6 @@ function useFindings(report: Report, lens: Lens) {
             const at = findingsAt(findings, event, report.bars[index]?.measure ?? -1);
             setChosen(at[(at.indexOf(chosen ?? -1) + 1) % Math.max(1, at.length)] ?? null);
         },
-    };
-}
-
-/** The lens that the music is looked at through, and a second one beside it. */
-function useLenses() {
-    const [lens, setLens] = useState<Lens>('look over');
-    const [also, setAlso] = useState<Lens | null>(null);
-    const lenses = useMemo(() => (also === null ? [lens] : [lens, also]), [lens, also]);
-    return {
-        lens,
-        also,
-        lenses,
-        look: (next: Lens) => {
-            setLens(next);
-            // The second lens stays beside the new one, unless it is the same.
-            if (next === also) setAlso(null);
-        },
-        /** Two lenses together; the same one again puts the second away. */
-        lookWith: (next: Lens) => setAlso(next === lens || next === also ? null : next),
     };
 }
 

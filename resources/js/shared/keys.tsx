@@ -1,4 +1,13 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import {
+    createContext,
+    type KeyboardEvent as ReactKeyboardEvent,
+    type ReactNode,
+    useContext,
+    useEffect,
+    useMemo,
+    useRef,
+    useState,
+} from 'react';
 
 export interface Key {
     /** As `KeyboardEvent.key` has it; an arrow with shift as `Shift+ArrowRight`. */
@@ -28,6 +37,11 @@ export function isTyping(event: Pick<KeyboardEvent, 'target' | 'ctrlKey' | 'meta
 /** Letters say by themselves whether shift is held; arrows do not. */
 export function nameOf(event: Pick<KeyboardEvent, 'key' | 'shiftKey'>): string {
     return event.shiftKey && event.key.startsWith('Arrow') ? `Shift+${event.key}` : event.key;
+}
+
+/** Arrows that go from one to the next within a group are no keys of the room. */
+export function stepAside(event: Pick<ReactKeyboardEvent, 'key' | 'shiftKey' | 'stopPropagation'>): void {
+    if (event.key.startsWith('Arrow') && !event.shiftKey) event.stopPropagation();
 }
 
 export function KeysProvider({ children }: { children: ReactNode }) {

@@ -1,3 +1,5 @@
+import { useRovingIndex } from '@mantine/hooks';
+import { stepAside } from '../keys';
 import type { Places } from './places';
 
 interface Props {
@@ -9,8 +11,9 @@ interface Props {
     choose: (index: number, more: boolean) => void;
 }
 
-/** A button over each bar of the music. */
+/** A button over each bar of the music; they are one stop for the tab key, and arrows go from bar to bar. */
 export function BarButtons({ places, label, state, choose }: Props) {
+    const { getItemProps } = useRovingIndex({ total: places.measures.length, loop: false });
     return places.measures.map((bar, i) => (
         <button
             // biome-ignore lint/suspicious/noArrayIndexKey: bars have no other name than their place
@@ -21,7 +24,11 @@ export function BarButtons({ places, label, state, choose }: Props) {
             aria-pressed={state(i) !== 'plain'}
             data-state={state(i)}
             style={{ left: bar.x, top: bar.y - 14, width: bar.width, height: bar.height + 28 }}
-            onClick={(event) => choose(i, event.shiftKey)}
+            {...getItemProps({
+                index: i,
+                onClick: (event) => choose(i, event.shiftKey),
+                onKeyDown: stepAside,
+            })}
         />
     ));
 }
