@@ -22,6 +22,7 @@ use App\Student\Learning\OpenPiece;
 use App\Student\PracticeDay;
 use App\Student\Student;
 use App\Week\ProposeWeek;
+use App\Week\SentPlan;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -156,6 +157,7 @@ final class DemoStudio
             // The last student's newest week is left for the teacher to look at and send.
             if ($ago > 1 || $given['first_name'] !== 'Jonas') {
                 $week->update(['sent_at' => $lesson->setTime(18, 0)]);
+                SentPlan::keep($week->load(['tasks.days', 'tasks.learning.piece']));
                 ($this->practise)($week, $given['care'], $today);
             }
         }

@@ -5,6 +5,7 @@ import {
     expect,
     expectAccessible,
     expectAccessibleByDayAndNight,
+    expectNarrow,
     family,
     listen,
     signIn,
@@ -88,6 +89,7 @@ test('every room of the teacher is accessible, by day and by night', async ({ pa
             await visit();
             await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
             await expectAccessibleByDayAndNight(page);
+            await expectNarrow(page);
         });
     }
 });

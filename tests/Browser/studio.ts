@@ -45,6 +45,15 @@ export async function engraved(page: Page): Promise<void> {
     await expect(page.locator('.score svg g.measure').first()).toBeVisible({ timeout: 20_000 });
 }
 
+/** On the narrowest screen, which is also what 400 % leaves of a wide one, nothing scrolls sideways. */
+export async function expectNarrow(page: Page): Promise<void> {
+    const wide = page.viewportSize();
+    await page.setViewportSize({ width: 320, height: 800 });
+    const over = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    await expect.poll(over).toBeLessThanOrEqual(0);
+    if (wide !== null) await page.setViewportSize(wide);
+}
+
 /** Where a piece is typed. */
 export function editor(page: Page): Locator {
     return page.getByRole('textbox', { name: 'The piece in shorthand' });
