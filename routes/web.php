@@ -135,6 +135,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('students', [StudentController::class, 'index'])->can('work', Student::class);
         Route::post('students', [StudentController::class, 'store'])->can('teach', Student::class);
         Route::get('students/{student}', [StudentController::class, 'show'])->can('accompany', 'student');
+        Route::get('students/{student}/signed-off', [StudentController::class, 'signedOff'])->can('accompany', 'student');
         Route::put('students/{student}', [StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [StudentController::class, 'destroy'])->can('own', 'student');
         Route::put('students/{student}/left', [StudentController::class, 'leave'])->can('own', 'student');

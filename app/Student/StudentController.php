@@ -15,9 +15,8 @@ use App\Privacy\EraseStudent;
 use App\Privacy\NoteAccess;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\FamilyLinkResource;
-use App\Student\Learning\Learning;
 use App\Student\Learning\LearningResource;
-use App\Student\Learning\Petals;
+use App\Student\Learning\SignedOff;
 use App\Student\Learning\StudentBooks;
 use App\Student\Timetable\AtOneTime;
 use App\Student\Timetable\Holiday;
@@ -60,24 +59,30 @@ final class StudentController
             'practiceDays',
             'familyLinks.siblings',
             ...Student::TIMETABLE,
+            'learnings' => static fn ($learnings) => $learnings->where('state', '!=', LearningState::Finished->value),
             'learnings.piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']),
             'learnings.piece.page.book',
+            'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
         ]);
-        $student->learnings->where('state', '!=', 'finished')->load(['stages' => static fn ($stages) => $stages->with('bars')->withCount('misses')]);
-        $petals = Petals::ofFinished($student->id);
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<=', $studio->today()->toDateString())->orderByDesc('starts_on')->first();
 
         return new JsonResponse(new StudentDetailResource(
             StudentResource::of($student, $studio->today()),
-            array_values($student->learnings->sortByDesc('opened_on')->map(static fn (Learning $learning): LearningResource => $learning->state === LearningState::Finished
-                ? LearningResource::withoutStages($learning, $petals[$learning->id] ?? [])
-                : LearningResource::of($learning))->all()),
+            [...$student->learnings->sortByDesc('opened_on')->map(LearningResource::of(...)), ...SignedOff::newest($student->id, SignedOff::SHOWN)],
+            SignedOff::count($student->id),
+            SignedOff::opened($student->id),
             StudentBooks::of($student->id),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
             $week?->id,
             array_map(LessonDayResource::of(...), LessonsAhead::of($student)),
             array_values($student->everyHoliday()->filter(static fn (Holiday $holiday): bool => $holiday->to_on->greaterThanOrEqualTo($student->today()))->sortBy('from_on')->map(HolidayResource::of(...))->all()),
         ));
+    }
+
+    #[Get('/students/{student}/signed-off', LearningResource::class, many: true)]
+    public function signedOff(Student $student): JsonResponse
+    {
+        return new JsonResponse(SignedOff::newest($student->id));
     }
 
     #[Put('/students/{student}', StudentResource::class)]

@@ -7,6 +7,7 @@ namespace App\Student;
 use App\Api\ListOf;
 use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
+use App\Student\Learning\OpenedPieceResource;
 use App\Student\Learning\StudentBookResource;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
@@ -17,7 +18,9 @@ use OpenApi\Attributes as OA;
 final readonly class StudentDetailResource
 {
     /**
-     * @param  list<LearningResource>  $learnings
+     * @param  list<LearningResource>  $learnings  those that are open, and the newest that are signed off
+     * @param  int  $signedOff  how many are signed off in all
+     * @param  list<OpenedPieceResource>  $opened  all pieces, the newest first
      * @param  list<StudentBookResource>  $books  that the student is in
      * @param  list<FamilyLinkResource>  $links
      * @param  list<LessonDayResource>  $lessons  in sight
@@ -28,6 +31,10 @@ final readonly class StudentDetailResource
         public StudentResource $student,
         #[ListOf(LearningResource::class)]
         public array $learnings,
+        #[OA\Property]
+        public int $signedOff,
+        #[ListOf(OpenedPieceResource::class)]
+        public array $opened,
         #[ListOf(StudentBookResource::class)]
         public array $books,
         #[ListOf(FamilyLinkResource::class)]

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Page\Piece\StorePiece;
+use App\Student\Learning\OpenPiece;
+use App\Student\Learning\SignedOff;
 use App\Student\Student;
 use App\Week\Practice;
 use App\Week\Task;
+use Carbon\CarbonImmutable;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 
@@ -74,6 +78,27 @@ test('a stage is ticked by hand; the last one signs the page off, and can be tak
         ->and(array_sum(array_column($shown['petals'], 'stages')))->toBeGreaterThan(5);
     $this->patchJson("/api/stages/{$id}", ['passed' => false])->assertJsonPath('passedOn', null);
     expect($own->learning->refresh()->state)->toBe(LearningState::Current)->and($own->learning->finished_on)->toBeNull();
+});
+
+test('after years a student’s page has the newest pages that are signed off, and all of them when they are wanted', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $pages = [];
+    for ($at = 1; $at <= SignedOff::SHOWN + 2; $at++) {
+        $piece = app(StorePiece::class)->fromShorthand($own->page, str_replace('Blue Gate', "Gate {$at}", Fixtures::TUNE), '');
+        $learning = app(OpenPiece::class)($own->student, $piece, CarbonImmutable::parse('2031-01-01')->addDays($at));
+        $learning->stages()->update(['passed_on' => '2031-04-01']);
+        $learning->update(['state' => LearningState::Finished, 'finished_on' => '2031-04-01']);
+        $pages[] = "Gate {$at}";
+    }
+    $shown = $this->getJson("/api/students/{$own->student->id}")->assertOk()->json();
+    $newestFirst = array_reverse($pages);
+    expect(array_column($shown['learnings'], 'title'))->toBe(['Blue Gate', ...array_slice($newestFirst, 0, SignedOff::SHOWN)])
+        ->and($shown['signedOff'])->toBe(SignedOff::SHOWN + 2)
+        ->and(array_column($shown['opened'], 'title'))->toBe(['Blue Gate', ...$newestFirst])
+        ->and($shown['learnings'][1]['petals'][0]['passed'])->toBe($shown['learnings'][1]['petals'][0]['stages'])->toBeGreaterThan(0);
+    $all = $this->getJson("/api/students/{$own->student->id}/signed-off")->assertOk()->json();
+    expect(array_column($all, 'title'))->toBe($newestFirst)->and($all[0])->toBe($shown['learnings'][1]);
 });
 
 test('a stage of the teacher’s own counts for the petal she gave it, on a page that is signed off too', function (): void {

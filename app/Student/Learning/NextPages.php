@@ -25,18 +25,14 @@ final class NextPages
                 left join skipped_pages on skipped_pages.page_id = pages.id and skipped_pages.student_id = student_books.student_id
                 where student_books.student_id = ?
             ), reached as (
-                select book_id, max(if(opened, place, 0)) as place from listed group by book_id
-            ), next as (
-                select listed.book_id, min(listed.place) as place
-                from listed join reached on reached.book_id = listed.book_id
-                where listed.place > reached.place and not listed.skipped
-                group by listed.book_id
+                select *, max(if(opened, place, 0)) over (partition by book_id) as reached from listed
+            ), ahead as (
+                select *, row_number() over (partition by book_id order by place) as nth from reached where place > reached and not skipped
             )
-            select listed.id, listed.page_id, listed.title, books.title as book, listed.number, books.id as book_id
-            from next
-            join listed on listed.book_id = next.book_id and listed.place = next.place
-            join books on books.id = next.book_id
-            order by next.book_id
+            select ahead.id, ahead.page_id, ahead.title, books.title as book, ahead.number, books.id as book_id
+            from ahead join books on books.id = ahead.book_id
+            where ahead.nth = 1
+            order by ahead.book_id
             SQL, [$student]);
 
         return array_map(static fn (\stdClass $row): NextPageResource => new NextPageResource($row->id, $row->page_id, $row->book_id, $row->title, Page::words($row->book, $row->number)), array_values($rows));

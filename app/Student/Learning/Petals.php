@@ -7,16 +7,17 @@ namespace App\Student\Learning;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
-use Nasturtium\Core\Practice\LearningState;
 
 /** The petals of pages that are signed off, counted by the database: a student of many years has hundreds of their stages. */
 final class Petals
 {
-    /** @return array<int, list<PetalResource>> by learning */
-    public static function ofFinished(int $student): array
+    /**
+     * @param  list<int>  $learnings  ids of pages that are signed off
+     * @return array<int, list<PetalResource>> by learning
+     */
+    public static function of(array $learnings): array
     {
-        $rows = DB::table('learnings')->join('stages', 'stages.learning_id', '=', 'learnings.id')
-            ->where('learnings.student_id', $student)->where('learnings.state', LearningState::Finished->value)->whereNotNull('stages.position')
+        $rows = DB::table('stages')->whereIn('stages.learning_id', $learnings)->whereNotNull('stages.position')
             ->groupBy('stages.learning_id', 'petal_name')->selectRaw('stages.learning_id, '.self::petal().' as petal_name, sum(stages.passed_on is not null) as passed, count(*) as stages')->get();
         $counted = [];
         foreach ($rows as $row) {

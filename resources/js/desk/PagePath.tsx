@@ -19,14 +19,16 @@ export function PagePath({ pieceId, path, student }: Props) {
     const of = api.useQuery('get', '/students/{student}', at({ student: Number(student) }), {
         enabled: student !== null,
     });
-    const learning = of.data?.learnings.find((one) => one.pieceId === pieceId);
+    const opened = of.data?.opened.find((one) => one.pieceId === pieceId);
+    const place = at({ learning: opened?.id ?? 0 });
+    const learning = api.useQuery('get', '/learnings/{learning}', place, { enabled: opened !== undefined }).data;
     const save = useMutation({
-        mutationFn: (choice: PathChoice) =>
-            ask('put', '/learnings/{learning}/path', { ...at({ learning: learning?.id ?? 0 }), body: choice }),
+        mutationFn: (choice: PathChoice) => ask('put', '/learnings/{learning}/path', { ...place, body: choice }),
         onSuccess: () =>
             Promise.all([
                 client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: pieceId })) }),
                 client.invalidateQueries({ queryKey: keyOf('/students/{student}', at({ student: Number(student) })) }),
+                client.invalidateQueries({ queryKey: keyOf('/learnings/{learning}', place) }),
             ]),
     });
     if (learning === undefined) {
@@ -36,7 +38,7 @@ export function PagePath({ pieceId, path, student }: Props) {
                 <span className="faint">
                     {student === null
                         ? 'Choose a student for theirs.'
-                        : of.isPending
+                        : of.isPending || opened !== undefined
                           ? ''
                           : 'The page is not open for this student yet.'}
                 </span>

@@ -156,20 +156,16 @@ describe('one note', () => {
 });
 
 describe('the path of a page', () => {
-    const student = (path: string) => ({
-        learnings: [
-            {
-                id: 5,
-                pieceId: 7,
-                path,
-                pathId: null,
-                stages: [
-                    { name: 'look over', passedOn: '2031-05-05' },
-                    { name: 'finish', passedOn: null },
-                ],
-            },
+    const learning = {
+        id: 5,
+        pieceId: 7,
+        path: 'beat',
+        pathId: null,
+        stages: [
+            { name: 'look over', passedOn: '2031-05-05' },
+            { name: 'finish', passedOn: null },
         ],
-    });
+    };
     const paths = [
         { id: null, kind: 'beat', name: 'Beat first', steps: [] },
         { id: 3, kind: 'own', name: 'Humming', steps: [] },
@@ -177,7 +173,8 @@ describe('the path of a page', () => {
 
     it('is changed for this page, and tells what is passed', async () => {
         const asked = serve({
-            'GET /students/1': () => student('beat'),
+            'GET /students/1': () => ({ opened: [{ id: 5, pieceId: 7, title: 'Blue Gate' }] }),
+            'GET /learnings/5': () => learning,
             'GET /paths': () => paths,
             'PUT /learnings/5/path': () => ({}),
         });
@@ -191,7 +188,7 @@ describe('the path of a page', () => {
     });
 
     it('asks for a student where there is none, and says when the page is not open', async () => {
-        serve({ 'GET /students/1': () => ({ learnings: [] }) });
+        serve({ 'GET /students/1': () => ({ opened: [] }) });
         draw(<PagePath pieceId={7} path="Beat first" student={null} />);
         expect(screen.getByText(/Choose a student/)).toBeTruthy();
         draw(<PagePath pieceId={7} path="Beat first" student="1" />);

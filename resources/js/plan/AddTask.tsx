@@ -146,7 +146,7 @@ function HowMuch({ draft, set }: HowMuchProps) {
 
 function OnPiece({ studentId, draft, set }: HowMuchProps & { studentId: number }) {
     const student = api.useQuery('get', '/students/{student}', at({ student: studentId }));
-    const learnings = student.data?.learnings ?? [];
+    const opened = student.data?.opened ?? [];
     return (
         <Select
             label="On a piece"
@@ -159,7 +159,7 @@ function OnPiece({ studentId, draft, set }: HowMuchProps & { studentId: number }
                         : { learningId: Number(id), first: 0, last: 0, tempo: 60, minutes: null },
                 )
             }
-            data={learnings.map((one) => ({ value: String(one.id), label: one.title }))}
+            data={opened.map((one) => ({ value: String(one.id), label: one.title }))}
         />
     );
 }

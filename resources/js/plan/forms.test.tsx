@@ -161,7 +161,7 @@ describe('a task is changed', () => {
 
 describe('a task of the teacher’s own', () => {
     function form() {
-        serve({ 'GET /students/1': () => ({ learnings: [{ id: 5, title: 'Blue Gate' }] }) });
+        serve({ 'GET /students/1': () => ({ opened: [{ id: 5, pieceId: 7, title: 'Blue Gate' }] }) });
         const added: PlannedTask[] = [];
         draw(
             <AddTask studentId={1} days={['2031-05-06', '2031-05-07']} error={null} add={(task) => added.push(task)} />,

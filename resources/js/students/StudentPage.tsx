@@ -1,7 +1,7 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Api } from '../api';
+import { type Api, api, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -54,11 +54,7 @@ export function StudentPage() {
                     No page is open yet. Open the first one: it is broken into stages at once.
                 </Text>
             )}
-            <div className={styles.pages}>
-                {learnings.map((learning) => (
-                    <LearningCard key={learning.id} learning={learning} studentId={id} />
-                ))}
-            </div>
+            <Pages of={query.data} />
             <StudentBooks studentId={id} books={books} open={(body) => hand.open.mutate(body)} />
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
             {isTeacher && (
@@ -70,6 +66,31 @@ export function StudentPage() {
             )}
             <Dialogs of={query.data} hand={hand} opened={dialog} close={() => setDialog(null)} />
         </Stack>
+    );
+}
+
+/** The open pages and the newest that are signed off; those of years before when they are wanted. */
+function Pages({ of: { student, learnings, signedOff } }: { of: Detail }) {
+    const [all, setAll] = useState(false);
+    const whole = api.useQuery('get', '/students/{student}/signed-off', at({ student: student.id }), { enabled: all });
+    const open = learnings.filter((learning) => learning.state !== 'finished');
+    const newest = learnings.filter((learning) => learning.state === 'finished');
+    return (
+        <>
+            <div className={styles.pages}>
+                {[...open, ...(whole.data ?? newest)].map((learning) => (
+                    <LearningCard key={learning.id} learning={learning} studentId={student.id} />
+                ))}
+            </div>
+            <Trouble error={whole.error} again={() => whole.refetch()} />
+            {signedOff > newest.length && whole.data === undefined && (
+                <Group>
+                    <Button variant="default" onClick={() => setAll(true)} loading={all && whole.isPending}>
+                        Show all {signedOff} pages that are signed off
+                    </Button>
+                </Group>
+            )}
+        </>
     );
 }
 
@@ -150,7 +171,7 @@ interface DialogsProps {
     close: () => void;
 }
 
-function Dialogs({ of: { student, learnings, books }, hand, opened, close }: DialogsProps) {
+function Dialogs({ of: { student, opened: known, books }, hand, opened, close }: DialogsProps) {
     const { save, erase } = hand;
     return (
         <>
@@ -166,7 +187,7 @@ function Dialogs({ of: { student, learnings, books }, hand, opened, close }: Dia
             <Dialog opened={opened === 'open'} onClose={close} title="Open pages">
                 <OpenPage
                     studentId={student.id}
-                    open={learnings.map((learning) => learning.pieceId)}
+                    open={known.map((one) => one.pieceId)}
                     books={books.map((book) => book.bookId)}
                     done={hand.fresh}
                 />

@@ -2,13 +2,14 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { draw, serve } from '../../../tests/screen';
+import { draw, drawRoom, serve } from '../../../tests/screen';
 import { type Api, ApiError } from '../api';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
 import { StudentForm } from './StudentForm';
+import { StudentPage } from './StudentPage';
 
 const PATHS = [
     { id: null, kind: 'beat', name: 'Beat first', steps: [] },
@@ -226,6 +227,53 @@ describe('the form of a student', () => {
         const saved = form(true);
         await userEvent.type(screen.getByLabelText(/First name/), '{Enter}{Enter}');
         expect(saved).toEqual([]);
+    });
+});
+
+describe('the page of a student of many years', () => {
+    const page = (id: number, state: 'current' | 'finished') => ({
+        id,
+        pieceId: id,
+        title: `Page ${id}`,
+        page: 'A Book, p. 3',
+        path: 'beat',
+        pathId: null,
+        openedOn: '2031-05-05',
+        petals: [],
+        state,
+        finishedOn: state === 'finished' ? '2031-06-02' : null,
+        stages: [],
+    });
+
+    it('has the newest pages that are signed off, and all when they are wanted', async () => {
+        const student = { ...NEW_STUDENT, id: 1, name: 'Ida T.', teacherId: null, leftOn: null, consentedOn: null };
+        serve({
+            'GET /session': () => ({ role: 'owner', studio: { timezone: 'UTC' } }),
+            'GET /students/1': () => ({
+                student,
+                learnings: [page(5, 'current'), page(4, 'finished')],
+                signedOff: 3,
+                opened: [],
+                books: [],
+                links: [],
+                weekId: null,
+                lessons: [],
+                holidays: [],
+            }),
+            'GET /students/1/signed-off': () => [page(4, 'finished'), page(3, 'finished'), page(2, 'finished')],
+        });
+        drawRoom('/students/:student', '/students/1', <StudentPage />);
+        await screen.findByText('Page 4');
+        expect(screen.queryByText('Page 2')).toBeNull();
+        await userEvent.click(screen.getByRole('button', { name: 'Show all 3 pages that are signed off' }));
+        await screen.findByText('Page 2');
+        expect(screen.getAllByText(/^Page \d$/).map((title) => title.textContent)).toEqual([
+            'Page 5',
+            'Page 4',
+            'Page 3',
+            'Page 2',
+        ]);
+        expect(screen.queryByRole('button', { name: /Show all/ })).toBeNull();
     });
 });
 
