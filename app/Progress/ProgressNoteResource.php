@@ -12,15 +12,16 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ProgressNoteResource
 {
+    /** @param string $id in the drawing of the chart */
     public function __construct(
+        #[OA\Property]
+        public string $id,
         #[OA\Property]
         public Clef $clef,
         #[OA\Property]
         public string $pitch,
         #[OA\Property]
         public string $place,
-        #[OA\Property]
-        public int $step,
         #[OA\Property]
         public int $midi,
         #[OA\Property]

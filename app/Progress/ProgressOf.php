@@ -8,6 +8,7 @@ use App\Student\KnowNotes;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Nasturtium\Core\Formats\MusicXml\NoteChart;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
@@ -42,6 +43,7 @@ final class ProgressOf
             $to->toDateString(),
             $this->words($student, $pages->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()]), $pages->where('state', LearningState::Current->value), $weeks, $known, $notes, $tempi, $slips),
             $notes,
+            NoteChart::write(array_map(static fn (ProgressNoteResource $note): array => [$note->clef, Pitch::parse($note->pitch)], $notes)),
             $weeks,
             $tempi,
             $slips,
@@ -61,10 +63,10 @@ final class ProgressOf
             [$clef, $pitch] = explode(':', $name);
             [$clef, $pitch] = [Clef::from($clef), Pitch::parse($pitch)];
             $notes[] = new ProgressNoteResource(
+                NoteChart::nameOf($clef, $pitch),
                 $clef,
                 $pitch->name(),
                 StaffPlace::of($pitch, $clef),
-                $pitch->diatonic() - $clef->bottomLine(),
                 $pitch->midi(),
                 $status[count($status) - 1],
             );

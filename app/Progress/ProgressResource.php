@@ -17,6 +17,7 @@ final readonly class ProgressResource
      * @param  list<ProgressWeekResource>  $weeks  in order
      * @param  list<ProgressTemposResource>  $tempi
      * @param  list<ProgressSlipResource>  $slips
+     * @param  string  $chart  the notes on a grand staff, as MusicXML
      * @param  list<ProgressPlaceResource>  $places
      * @param  list<PaceResource>  $pace
      */
@@ -33,6 +34,8 @@ final readonly class ProgressResource
         public array $words,
         #[ListOf(ProgressNoteResource::class)]
         public array $notes,
+        #[OA\Property]
+        public string $chart,
         #[ListOf(ProgressWeekResource::class)]
         public array $weeks,
         #[ListOf(ProgressTemposResource::class)]

@@ -82,8 +82,8 @@ test('notes are secure, shaky or new, on the staff and on the keyboard', functio
     Slip::query()->create(['studio_id' => $this->own->studio->id, 'lesson_id' => $this->own->lesson->id, 'task_id' => $this->own->task('Tap and count')->id, 'kind' => 'wrong-note', 'measure' => 0, 'place' => 'bar 1', 'note_names' => 'treble:E4']);
     $progress = ($this->ask)()->json();
     $notes = array_column($progress['notes'], null, 'pitch');
-    expect($notes['C3'])->toMatchArray(['clef' => 'bass', 'place' => 'space 2', 'step' => 3, 'midi' => 48, 'status' => 'secure'])
-        ->and($notes['E4'])->toMatchArray(['clef' => 'treble', 'place' => 'line 1', 'step' => 0, 'status' => 'shaky'])
+    expect($notes['C3'])->toMatchArray(['clef' => 'bass', 'id' => 'bass-C3', 'place' => 'space 2', 'midi' => 48, 'status' => 'secure'])
+        ->and($notes['E4'])->toMatchArray(['clef' => 'treble', 'place' => 'line 1', 'status' => 'shaky'])
         ->and($progress['weeks'][0])->toMatchArray(['secure' => count($notes) - 1, 'shaky' => 1])
         ->and($progress['words'])->toContain('Ida reads '.(count($notes) - 1).' notes securely, '.(count($notes) - 1).' more than at the start. E4 is still shaky.');
 });

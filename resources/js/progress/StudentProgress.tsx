@@ -137,7 +137,7 @@ function Pictures({ data }: { data: Api['ProgressResource'] }) {
                     <PracticeChart weeks={data.weeks} />
                 </Part>
                 <Part title="Notes">
-                    <NoteMap notes={data.notes} />
+                    <NoteMap notes={data.notes} chart={data.chart} />
                 </Part>
                 <Part title="Tempo">
                     {data.tempi.length === 0 ? (

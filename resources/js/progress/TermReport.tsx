@@ -100,7 +100,7 @@ function Written({
                     <Title order={2} fz="lg" mt="lg">
                         Notes
                     </Title>
-                    <NoteMap notes={data.notes} />
+                    <NoteMap notes={data.notes} chart={data.chart} />
                 </>
             )}
         </article>

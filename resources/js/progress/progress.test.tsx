@@ -1,20 +1,31 @@
 // @vitest-environment jsdom
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import type { ReactNode } from 'react';
+import { describe, expect, it, vi } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import type { Api } from '../api';
 import { drawn } from './Charts';
-import { ledgersOf, NoteMap } from './NoteMap';
+import { NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';
 import { StudentProgress } from './StudentProgress';
 import { TermReport } from './TermReport';
 
+/** A drawing in which E4 alone stands, 10 pixels wide. */
+vi.mock('../shared/score/Score', () => ({
+    Score: ({ title, overlay }: { title: string; overlay: (places: unknown) => ReactNode }) => (
+        <>
+            <div role="img" aria-label={title} />
+            {overlay({ notes: new Map([['treble-E4', { x: 40, y: 30, width: 10, height: 8 }]]) })}
+        </>
+    ),
+}));
+
 const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { name: 'A Studio', today: '2031-05-05' } }) };
 
 const NOTES: Api['ProgressNoteResource'][] = [
-    { clef: 'bass', pitch: 'C3', place: 'space 2', step: 3, midi: 48, status: 'secure' },
-    { clef: 'treble', pitch: 'E4', place: 'line 1', step: 0, midi: 64, status: 'shaky' },
+    { id: 'bass-C3', clef: 'bass', pitch: 'C3', place: 'space 2', midi: 48, status: 'secure' },
+    { id: 'treble-E4', clef: 'treble', pitch: 'E4', place: 'line 1', midi: 64, status: 'shaky' },
 ];
 
 const PROGRESS = {
@@ -24,6 +35,7 @@ const PROGRESS = {
     to: '2031-05-05',
     words: ['Ida practised on 4 of 5 planned days, 31 minutes in all. That is steady work.'],
     notes: NOTES,
+    chart: '<score-partwise/>',
     weeks: [
         {
             startsOn: '2031-04-28',
@@ -89,20 +101,15 @@ describe('how a student gets on', () => {
 });
 
 describe('the notes of a student', () => {
-    it('are named by status for those who do not see them', () => {
-        draw(<NoteMap notes={NOTES} />);
+    it('are engraved and ringed by status, and named for those who do not see them', () => {
+        draw(<NoteMap notes={NOTES} chart="<score-partwise/>" />);
         expect(screen.getByRole('img', { name: 'Notes on the staff. secure: C3; shaky: E4' })).toBeTruthy();
-        expect(screen.getByText('E4, line 1: shaky')).toBeTruthy();
-    });
-
-    it('have ledger lines outside the staff', () => {
-        expect([ledgersOf(-2), ledgersOf(-5), ledgersOf(4), ledgersOf(9), ledgersOf(12)]).toEqual([
-            [-2],
-            [-2, -4],
-            [],
-            [],
-            [10, 12],
-        ]);
+        const shaky = screen.getByTitle('E4, line 1: shaky');
+        expect(shaky.dataset.status).toBe('shaky');
+        // Four pixels around the head that stands at 40, 30.
+        expect([shaky.style.left, shaky.style.top, shaky.style.width]).toEqual(['36px', '26px', '18px']);
+        // What is not in the drawing has no ring.
+        expect(screen.queryByTitle(/^C3/)).toBeNull();
     });
 });
 
