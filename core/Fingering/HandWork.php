@@ -18,7 +18,10 @@ final class HandWork
     private const LEAP = 5;
 
     /** Notes on fingers 4 and 5 in turn that make a run. */
-    private const WEAK = 3;
+    private const WEAK = 4;
+
+    /** In eighths and faster. */
+    private const WEAK_FAST = 3;
 
     /** @var list<Shift>|null once they were asked for */
     private ?array $shifts = null;
@@ -124,7 +127,7 @@ final class HandWork
 
                 continue;
             }
-            if (self::turns($run) >= self::WEAK - 1) {
+            if (self::isWeak($run)) {
                 $ids = array_map(static fn (Event $event): string => $event->id, $run);
                 $runs[] = new WeakRun($this->hand, $this->piece->place($run[0]), $this->piece->place($run[count($run) - 1]), $ids);
             }
@@ -132,6 +135,18 @@ final class HandWork
         }
 
         return $runs;
+    }
+
+    /**
+     * Four strikes in a row, or three in eighths or faster, that go to and fro between the two (trade 4.4).
+     *
+     * @param  list<Event>  $run  on fingers 4 and 5 alone
+     */
+    private static function isWeak(array $run): bool
+    {
+        $isFast = array_filter(array_slice($run, 0, -1), static fn (Event $event): bool => $event->writtenLength()->whole->compare(Fraction::of(1, 8)) > 0) === [];
+
+        return count($run) >= ($isFast ? self::WEAK_FAST : self::WEAK) && self::turns($run) >= self::WEAK_FAST - 1;
     }
 
     /**

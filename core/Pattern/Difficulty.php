@@ -21,6 +21,7 @@ enum Difficulty: string
     case OtherRhythm = 'other_rhythm';
     case OtherDirection = 'other_direction';
     case SameDirection = 'same_direction';
+    case OverOneNote = 'over_one_note';
     case LineTurn = 'line_turn';
     case WeakRun = 'weak_run';
     case Teacher = 'teacher';
@@ -39,8 +40,9 @@ enum Difficulty: string
         'mixed_lengths' => 1,
         'triplet' => 2,
         'other_rhythm' => 4,
-        'other_direction' => 2,
-        'same_direction' => 1,
+        'other_direction' => 3,
+        'same_direction' => 2,
+        'over_one_note' => 1,
         'line_turn' => 2,
         'weak_run' => 2,
         'teacher' => 10,

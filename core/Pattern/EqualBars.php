@@ -11,7 +11,7 @@ use Nasturtium\Core\Score\Piece;
 /** Groups of at least two equal bars, by measure number (trade 6.1). */
 final readonly class EqualBars
 {
-    /** @return list<list<int>> identical in both hands */
+    /** @return list<non-empty-list<int>> identical in both hands */
     public static function both(Piece $piece): array
     {
         return self::groups($piece, Bars::both(...));
@@ -29,7 +29,7 @@ final readonly class EqualBars
 
     /**
      * @param  \Closure(Measure): string  $key
-     * @return list<list<int>>
+     * @return list<non-empty-list<int>> in the order of the page
      */
     private static function groups(Piece $piece, \Closure $key): array
     {

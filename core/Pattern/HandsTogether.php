@@ -32,6 +32,27 @@ final readonly class HandsTogether
         return new self(HandsPlay::Together, self::motion($right, $left), Bars::rhythm($measure, Hand::Right) === Bars::rhythm($measure, Hand::Left));
     }
 
+    /** Whether one hand holds or repeats one key while the other plays: nothing is easier together (trade 6.4). */
+    public function isOverOneNote(Measure $measure): bool
+    {
+        if ($this->play !== HandsPlay::Together) {
+            return false;
+        }
+        foreach (Hand::cases() as $hand) {
+            $keys = [];
+            foreach (self::sounding($measure, $hand) as $event) {
+                foreach ($event->notes as $note) {
+                    $keys[$note->pitch->midi()] = true;
+                }
+            }
+            if (count($keys) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Event> */
     private static function sounding(Measure $measure, Hand $hand): array
     {

@@ -25,6 +25,9 @@ final class StickingPoints
     /** Below it nothing sticks. */
     private const LEAST = 5;
 
+    /** One bar of so many has a thorn at most: a page with thorns everywhere has none. */
+    private const ONE_OF = 4;
+
     /** @var array<int, array<string, Reason>> by index of the bar, then by difficulty */
     private array $found = [];
 
@@ -62,20 +65,36 @@ final class StickingPoints
     }
 
     /**
-     * Those that deserve a warning: hard in themselves, and among the hardest of their page.
+     * Those that deserve a warning: hard in themselves, among the hardest of their page, a quarter at most of the bars that
+     * are different from each other, and of equal bars the first. What the teacher calls hard has its thorn besides.
      *
      * @param  list<StickingPoint>  $points
+     * @param  list<non-empty-list<int>>  $equal  groups of equal bars, by index in their order
      * @return list<int> indices of bars, in the order of the page
      */
-    public static function thorns(array $points): array
+    public static function thorns(array $points, array $equal = []): array
     {
-        $reckoned = array_filter($points, static fn (StickingPoint $point): bool => $point->teacher === null);
-        $most = max([0, ...array_map(static fn (StickingPoint $point): int => $point->score, $reckoned)]);
-        $thorns = array_filter($points, static fn (StickingPoint $point): bool => $point->teacher === null
-            ? $point->score >= self::LEAST && 3 * $point->score >= 2 * $most
-            : $point->teacher === Verdict::Hard);
+        $first = [];
+        foreach ($equal as $group) {
+            $first += array_fill_keys($group, $group[0]);
+        }
+        $scores = [];
+        $hard = [];
+        foreach ($points as $point) {
+            $wears = $first[$point->index] ?? $point->index;
+            $scores[$wears] = max($scores[$wears] ?? 0, $point->teacher === null ? $point->score : 0);
+            if ($point->teacher === Verdict::Hard) {
+                $hard[] = $point->index;
+            }
+        }
+        $most = max([0, ...$scores]);
+        $deserving = array_filter($scores, static fn (int $score): bool => $score >= self::LEAST && 3 * $score >= 2 * $most);
+        // The hardest first; of two that are as hard, the one that comes first.
+        arsort($deserving);
+        $thorns = [...array_slice(array_keys($deserving), 0, max(1, intdiv(count($scores), self::ONE_OF))), ...$hard];
+        sort($thorns);
 
-        return array_values(array_map(static fn (StickingPoint $point): int => $point->index, $thorns));
+        return array_values(array_unique($thorns));
     }
 
     private function at(int $index, ?Verdict $teacher): StickingPoint
@@ -181,11 +200,11 @@ final class StickingPoints
         }
         $in = "in the {$hand->word()}";
         $mixed = $found['short'] !== [] && $found['long'] !== [] && $found['dotted'] === [];
-        $this->add($i, Difficulty::RestInside, "a rest inside, {$in}", min(1, count($found['rest'])), $found['rest']);
-        $this->add($i, Difficulty::Dotted, "a dotted rhythm {$in}", min(1, count($found['dotted'])), $found['dotted']);
-        $this->add($i, Difficulty::Tie, "a tie {$in}", min(1, count($found['tie'])), $found['tie']);
-        $this->add($i, Difficulty::Triplet, "a triplet {$in}", min(1, count($found['triplet'])), $found['triplet']);
-        $this->add($i, Difficulty::Mixed, "short notes among long ones {$in}", $mixed ? 1 : 0, $found['short']);
+        $this->add($i, Difficulty::RestInside, "a rest inside, {$in}", min(1, count($found['rest'])), $found['rest'], $hand);
+        $this->add($i, Difficulty::Dotted, "a dotted rhythm {$in}", min(1, count($found['dotted'])), $found['dotted'], $hand);
+        $this->add($i, Difficulty::Tie, "a tie {$in}", min(1, count($found['tie'])), $found['tie'], $hand);
+        $this->add($i, Difficulty::Triplet, "a triplet {$in}", min(1, count($found['triplet'])), $found['triplet'], $hand);
+        $this->add($i, Difficulty::Mixed, "short notes among long ones {$in}", $mixed ? 1 : 0, $found['short'], $hand);
     }
 
     private function together(int $i, Measure $measure): void
@@ -193,9 +212,10 @@ final class StickingPoints
         $hands = $this->hands[$i];
         [$difficulty, $text] = match (true) {
             $hands->play !== HandsPlay::Together => [null, ''],
-            $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'the hands together, each with its own rhythm'],
-            $hands->motion !== null && $hands->motion !== Motion::Parallel => [Difficulty::OtherDirection, "the hands together, in {$hands->motion->value} motion"],
-            default => [Difficulty::SameDirection, 'the hands together, same direction'],
+            $hands->isOverOneNote($measure) => [Difficulty::OverOneNote, 'a tune over one note, hands together'],
+            $hands->sameRhythm === false => [Difficulty::OtherRhythm, 'hands together, each with its own rhythm'],
+            $hands->motion !== null && $hands->motion !== Motion::Parallel => [Difficulty::OtherDirection, "hands together, in {$hands->motion->value} motion"],
+            default => [Difficulty::SameDirection, 'hands together, same direction'],
         };
         if ($difficulty !== null) {
             $ids = array_map(static fn (Event $event): string => $event->id, array_values(array_filter($measure->events(), static fn (Event $event): bool => ! $event->isRest())));
@@ -217,7 +237,7 @@ final class StickingPoints
         }
         foreach ($work->weakRuns() as $run) {
             for ($i = $this->event($run->hand, $run->from)[0]; $i <= $this->event($run->hand, $run->to)[0]; $i++) {
-                $this->add($i, Difficulty::WeakRun, "fingers 4 and 5 in a row, in the {$run->hand->word()}", 1, $run->events);
+                $this->add($i, Difficulty::WeakRun, "fingers 4 and 5 in a row, in the {$run->hand->word()}", 1, $run->events, $run->hand);
             }
         }
     }
@@ -226,7 +246,7 @@ final class StickingPoints
     {
         [$i, $event] = $this->event($hand, $at);
         $isDownbeat = $i > 0 && $this->firstBeat($i) === $at->beats->floor();
-        $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, [$event->id]);
+        $this->add($isDownbeat ? $i - 1 : $i, $difficulty, $text, 1, [$event->id], $hand, $isDownbeat);
     }
 
     /** @return int|null the beat in which a bar begins to sound */
@@ -257,7 +277,7 @@ final class StickingPoints
     }
 
     /** @param list<string> $events */
-    private function add(int $i, Difficulty $difficulty, string $text, int $times, array $events): void
+    private function add(int $i, Difficulty $difficulty, string $text, int $times, array $events, ?Hand $hand = null, bool $leadsOn = false): void
     {
         if ($times === 0) {
             return;
@@ -267,7 +287,7 @@ final class StickingPoints
             return;
         }
         $this->found[$i][$difficulty->value] = $before === null
-            ? new Reason($difficulty, $text, $times, $events)
-            : new Reason($difficulty, "{$before->text}; {$text}", $before->times + $times, [...$before->events, ...$events]);
+            ? new Reason($difficulty, $text, $times, $events, $hand, $leadsOn)
+            : new Reason($difficulty, "{$before->text}; {$text}", $before->times + $times, [...$before->events, ...$events], $before->hand === $hand ? $hand : null, $before->leadsOn && $leadsOn);
     }
 }

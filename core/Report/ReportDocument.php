@@ -8,6 +8,7 @@ use Nasturtium\Core\Fingering\HandWork;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Reading\Drills;
@@ -178,13 +179,29 @@ final class ReportDocument
     /** @return list<Document\Sticking> */
     private function sticking(): array
     {
-        $measures = $this->breakdown->piece->measures;
-        $thorns = array_flip(StickingPoints::thorns($this->breakdown->sticking));
+        $piece = $this->breakdown->piece;
+        $equal = $this->equalByIndex();
+        $thorns = array_flip(StickingPoints::thorns($this->breakdown->sticking, $equal));
+        $sticking = [];
+        foreach ($this->breakdown->sticking as $point) {
+            $isThorn = isset($thorns[$point->index]);
+            $group = $isThorn ? array_merge(...array_values(array_filter($equal, static fn (array $of): bool => in_array($point->index, $of, true)))) : [];
+            $others = array_values(array_map(static fn (int $index): int => $piece->measures[$index]->number, array_diff($group, [$point->index])));
+            $sticking[] = Document\Sticking::of($piece, $point, $isThorn, $others);
+        }
 
-        return array_map(
-            static fn (StickingPoint $point): Document\Sticking => Document\Sticking::of($measures[$point->index], $point, isset($thorns[$point->index])),
-            $this->breakdown->sticking,
-        );
+        return $sticking;
+    }
+
+    /** @return list<non-empty-list<int>> the groups of bars that are equal in both hands, by index */
+    private function equalByIndex(): array
+    {
+        $indices = [];
+        foreach ($this->breakdown->piece->measures as $index => $measure) {
+            $indices[$measure->number] ??= $index;
+        }
+
+        return array_map(static fn (array $group): array => array_map(static fn (int $number): int => $indices[$number], $group), EqualBars::both($this->breakdown->piece));
     }
 
     /** A bar-over with the hardest of the places it serves. */

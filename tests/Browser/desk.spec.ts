@@ -130,7 +130,7 @@ test('a finger is overruled and the rest follows; it is undone', async ({ page }
 });
 
 test('the teacher’s word on a bar takes its thorn away, and gives it back', async ({ page }) => {
-    await openDesk(page, 'Uphill on a Saturday');
+    await openDesk(page, 'The Ladder in the Barn');
     const tile = (name: RegExp) => page.getByRole('button', { name });
     await expect(tile(/^Bar 4, .*sticks/)).toBeVisible();
     await page.keyboard.press('t');

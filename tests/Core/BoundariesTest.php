@@ -80,9 +80,23 @@ test('a thorn has 5 points at least, and two thirds of the hardest place', funct
 })->with([
     [[5, 4], [0]],
     [[4, 4], []],
-    [[9, 6, 5], [0, 1]],
-    [[10, 7, 6], [0, 1]],
+    // Two thirds of nine are six; of ten, more than six.
+    [[9, 6, 5, 1, 1, 1, 1, 1], [0, 1]],
+    [[9, 5, 5, 1, 1, 1, 1, 1], [0]],
+    [[10, 7, 6, 1, 1, 1, 1, 1], [0, 1]],
+    [[10, 6, 6, 1, 1, 1, 1, 1], [0]],
     [[], []],
+]);
+
+test('a quarter of the bars that are different has a thorn at most, and one where any deserves it', function (array $scores, array $equal, array $thorns): void {
+    $points = array_map(static fn (int $score, int $at): StickingPoint => new StickingPoint($at, [], $score, null), $scores, array_keys($scores));
+    expect(StickingPoints::thorns($points, $equal))->toBe($thorns);
+})->with([
+    'two bars, both hard' => [[8, 8], [], [0]],
+    'seven bars, all hard' => [[8, 8, 8, 9, 8, 8, 8], [], [3]],
+    'eight bars, all hard' => [[8, 8, 8, 9, 8, 8, 8, 8], [], [0, 3]],
+    'eight bars that are seven different ones' => [[8, 8, 8, 9, 8, 8, 8, 8], [[0, 7]], [3]],
+    'of equal bars the first, with what the hardest has' => [[5, 1, 8, 1], [[0, 2]], [0]],
 ]);
 
 test('what the teacher says counts, and is no measure for the others', function (): void {
@@ -130,7 +144,7 @@ test('a piece has so many bars, notes and rests, and not one more', function ():
 });
 
 test('every row of the report says all that it promises', function (): void {
-    $report = broken_down("title: Rich\nkey: G\ntime: 4/4\ntempo: 60-92 Gently\nR: @g4 q1_ 2 3 4_ | {v123} q4 \"mf\" h5 < :|\nW: la la- la _\nL: @5=g3 w5 [bass] | h1 3\nR: qg' c, f+ a | wc | vg a b c d e f g | h1:trill 3\nL: q5 4 3 2 | w(53)~ | w(53) | [cross] h5 [back] 1\nR: q1_ 2 3 4_ | {v123} q4 h5 | w1 | w2\nL: w5 | h1 3 | w5 | w5\n");
+    $report = broken_down("title: Rich\nkey: G\ntime: 4/4\ntempo: 60-92 Gently\nR: @g4 q1_ 2 3 4_ | {v123} q4 \"mf\" h5 < :|\nW: la la- la _\nL: @5=g3 w5 [bass] | h1 3\nR: qg' c, f+ a | wc | vg a b c d e f g | h1:trill 3\nL: q5 4 5 4 | w(53)~ | w(53) | [cross] h5 [back] 1\nR: q1_ 2 3 4_ | {v123} q4 h5 | w1 | w2\nL: w5 | h1 3 | w5 | w5\n");
     foreach ([
         'bars' => 'measure key time first last',
         'checks' => 'code place hand text events',
@@ -148,7 +162,7 @@ test('every row of the report says all that it promises', function (): void {
         'rings' => 'what times events',
         'shifts' => 'hand at from to keys beats rest',
         'stages' => 'name petal hand chunks do pass minutes repetitions tempo waits_for',
-        'sticking' => 'measure score thorn teacher reasons',
+        'sticking' => 'measure score thorn teacher reasons do serves',
         'traps' => 'code place hand text events',
         'weak_runs' => 'hand from to events',
     ] as $list => $keys) {

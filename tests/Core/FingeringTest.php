@@ -185,11 +185,13 @@ test('a chord is held against the student\'s hand', function (int $hand, array $
     'four keys' => [4, [['hand' => 'R', 'at' => '1.1', 'keys' => 5, 'fits' => false], ['hand' => 'R', 'at' => '1.3', 'keys' => 6, 'fits' => false], ['hand' => 'R', 'at' => '2.1', 'keys' => 8, 'fits' => false]]],
 ]);
 
-test('fingers 4 and 5 alone, three notes and more, are told', function (string $music, array $runs): void {
+test('fingers 4 and 5 alone, four strikes and more or three in eighths, are told', function (string $music, array $runs): void {
     expect(array_map(static fn (array $run): string => "{$run['hand']} {$run['from']}–{$run['to']}", broken_down($music)['weak_runs']))->toBe($runs);
 })->with([
     'back and forth' => ["R: @c4 q4 5 4 5 | w1\n", ['R 1.1–1.4']],
-    'the left hand' => ["R: / | /\nL: @5=c3 q5 4 5 1 | w5\n", ['L 1.1–1.3']],
+    'the left hand' => ["R: / | /\nL: @5=c3 q5 4 5 4 | w1\n", ['L 1.1–1.4']],
+    'three in quarters are none' => ["R: / | /\nL: @5=c3 q5 4 5 1 | w5\n", []],
+    'three in eighths' => ["R: / | /\nL: @5=c3 v5 4 5 1 h1 | w5\n", ['L 1.1–1.2']],
     'two are none' => ["R: @c4 q4 5 1 1 | w1\n", []],
     'one key again and again is none' => ["R: @c4 q5 5 5 5 | w1\n", []],
 ]);

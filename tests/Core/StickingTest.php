@@ -47,12 +47,15 @@ test('each reason is seen where it happens', function (string $music, int $measu
     'a tie' => ["R: @c4 h1 2~ | h2 1\n", 1, ['tie' => 1]],
     'short among long' => ["R: @c4 q1 v23 h4\n", 1, ['mixed_lengths' => 1]],
     'short notes alone are even' => ["R: @c4 v12321232\n", 1, []],
-    'hands with their own rhythm' => ["R: @c4 q1234\nL: @5=c3 w5\n", 1, ['other_rhythm' => 4]],
-    'hands against each other' => ["R: @c4 q1234\nL: @5=c3 q1234\n", 1, ['other_direction' => 2]],
-    'hands in the same direction' => ["R: @c4 q1234\nL: @5=c3 q5432\n", 1, ['same_direction' => 1]],
+    'hands with their own rhythm' => ["R: @c4 q1234\nL: @5=c3 h5 4\n", 1, ['other_rhythm' => 4]],
+    'a tune over one held note' => ["R: @c4 q1234\nL: @5=c3 w5\n", 1, ['over_one_note' => 1]],
+    'a tune over one note that is repeated' => ["R: @c4 h1 3\nL: @5=c3 q5555\n", 1, ['over_one_note' => 1]],
+    'hands against each other' => ["R: @c4 q1234\nL: @5=c3 q1234\n", 1, ['other_direction' => 3]],
+    'hands in the same direction' => ["R: @c4 q1234\nL: @5=c3 q5432\n", 1, ['same_direction' => 2]],
     'hands in turns are no difficulty of both' => ["R: @c4 h1 r\nL: @5=c3 h r 5\n", 1, []],
     'the end of a line' => ["R: @c4 w1\nR: w2\n", 1, ['line_turn' => 2]],
-    'fingers 4 and 5 in a row' => ["R: @c4 q4 5 4 1\n", 1, ['weak_run' => 2]],
+    'fingers 4 and 5 in a row' => ["R: @c4 q4 5 4 5\n", 1, ['weak_run' => 2]],
+    'fingers 4 and 5, three times slowly' => ["R: @c4 q4 5 4 1\n", 1, []],
     'a triplet' => ["R: @c4 {v123} q4 h5\n", 1, ['triplet' => 2]],
 ]);
 
@@ -76,20 +79,21 @@ test('a scale crosses, and says which finger it goes under', function (): void {
 
 test('hands together weigh as the trade has it: another rhythm, another direction, the same', function (): void {
     expect(Difficulty::OtherRhythm->weight())->toBeGreaterThan(Difficulty::OtherDirection->weight())
-        ->and(Difficulty::OtherDirection->weight())->toBeGreaterThan(Difficulty::SameDirection->weight());
+        ->and(Difficulty::OtherDirection->weight())->toBeGreaterThan(Difficulty::SameDirection->weight())
+        ->and(Difficulty::SameDirection->weight())->toBeGreaterThan(Difficulty::OverOneNote->weight());
 });
 
 test('thorns are the hardest bars of a page, and none where nothing is hard', function (): void {
-    // Bar 2: own rhythms 4, an accidental 1, a rest inside 1: 6. Bar 1: side by side, 1.
-    $hard = broken_down("R: @c4 q1 2 h3 | q1 f+ r h5\nL: @5=c3 q5 4 h3 | w5\n", settled())['sticking'];
-    expect(array_column($hard, 'score'))->toBe([1, 6])->and(array_column($hard, 'thorn'))->toBe([false, true])
+    // Bar 2: own rhythms 4, an accidental 1, a rest inside 1: 6. Bar 1: the same direction, 2.
+    $hard = broken_down("R: @c4 q1 2 h3 | q1 f+ r h5\nL: @5=c3 q5 4 h3 | h5 4\n", settled())['sticking'];
+    expect(array_column($hard, 'score'))->toBe([2, 6])->and(array_column($hard, 'thorn'))->toBe([false, true])
         ->and(array_column(broken_down("R: @c4 q1234\nL: @5=c3 w5\n", settled())['sticking'], 'thorn'))->toBe([false]);
 });
 
 test('the teacher overrules: easy takes the thorn away, hard gives one', function (): void {
-    $music = "R: @c4 q1 2 h3 | q1 f+ r h5\nL: @5=c3 q5 4 h3 | w5\n";
+    $music = "R: @c4 q1 2 h3 | q1 f+ r h5\nL: @5=c3 q5 4 h3 | h5 4\n";
     $points = broken_down($music, settled([], [1 => Verdict::Hard, 2 => Verdict::Easy]))['sticking'];
-    expect(array_column($points, 'thorn'))->toBe([true, false])->and(array_column($points, 'score'))->toBe([11, 0])
+    expect(array_column($points, 'thorn'))->toBe([true, false])->and(array_column($points, 'score'))->toBe([12, 0])
         ->and(array_column($points, 'teacher'))->toBe(['hard', 'easy'])
         // What was reckoned is still said.
         ->and(array_column($points[1]['reasons'], 'code'))->toContain('other_rhythm');
@@ -151,4 +155,24 @@ test('the hand whose notes are less known goes first in the day', function (arra
 test('one hand alone, or nobody in particular, has no hand that goes first', function (): void {
     expect(broken_down("R: @c4 q1234\n", settled(['C4' => NoteStatus::Fresh]))['hand_first'])->toBeNull()
         ->and(broken_down("R: @c4 q1234\nL: @5=c3 w5\n")['hand_first'])->toBeNull();
+});
+
+test('each place that sticks says what helps, for its heaviest reason', function (string $music, string $does, int $at = 0): void {
+    expect(broken_down($music, settled(['B4' => NoteStatus::Fresh, 'A4' => NoteStatus::Shaky]))['sticking'][$at]['do'])->toBe($does);
+})->with([
+    'a move into the next bar' => ["R: @c4 q1 2 h3 | @c5 q1 2 h3\nL: @5=c3 w5 | w5\n", 'Right hand alone, the move from bar 1 to bar 2, five times. Then both hands.'],
+    'one inside the bar, on a page for one hand' => ["R: @c4 q1 2 @c5 h1\n", 'The move in bar 1, five times.'],
+    'new notes' => ["R: @g4 q1 2 3 1\n", 'Find and name the new notes of bar 1 on the keys, then play it slowly.'],
+    'a dotted rhythm' => ["R: @c4 q.1 v2 h3\n", 'Tap and count bar 1 three times, then play it.'],
+    'own rhythms' => ["R: @c4 q1234\nL: @5=c3 h5 4\n", 'Tap bar 1 with both hands, slowly, until it runs; then play it.'],
+    'against each other, to the next bar' => ["R: @c4 q1234 | w1\nL: @5=c3 q1234 | w5\n", 'Bar 1 into bar 2: each hand once, then both, very slowly, three times.'],
+    'the line turn' => ["R: @c4 w1\nR: w2\n", 'Bar 1 into bar 2 over the line end, three times. Look ahead.'],
+    'weak fingers' => ["R: / | /\nL: @5=c3 q5 4 5 4 | w1\n", 'Bar 1 slowly, twice. Stop if it aches.'],
+]);
+
+test('a thorn serves the bars that are equal, and where nothing sticks nothing is to do', function (): void {
+    $points = broken_down("R: @c4 q1 f+ r h5 | q1 2 h3 | q1 f+ r h5\nL: @5=c3 h5 4 | h5 3 | h5 4\n", settled())['sticking'];
+    expect(array_column($points, 'thorn'))->toBe([true, false, false])
+        ->and(array_column($points, 'serves'))->toBe([[3], [], []])
+        ->and(broken_down("R: @c4 q1234\n", settled())['sticking'][0]['do'])->toBeNull();
 });

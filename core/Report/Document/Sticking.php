@@ -6,7 +6,8 @@ namespace Nasturtium\Core\Report\Document;
 
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\Verdict;
-use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Pattern\WhatHelps;
+use Nasturtium\Core\Score\Piece;
 
 /** How hard a bar is, through the next bar's first beat. */
 final readonly class Sticking implements \JsonSerializable
@@ -19,6 +20,8 @@ final readonly class Sticking implements \JsonSerializable
      * @param  bool  $thorn  it deserves a warning
      * @param  ?Verdict  $teacher  what she says of it; null when nothing
      * @param  list<Reason>  $reasons  the heaviest first
+     * @param  ?string  $do  what helps, for the heaviest reason; null where there is none
+     * @param  list<int>  $serves  for a thorn: the other bars that are equal, by number
      */
     public function __construct(
         public int $measure,
@@ -26,10 +29,21 @@ final readonly class Sticking implements \JsonSerializable
         public bool $thorn,
         public ?Verdict $teacher,
         public array $reasons,
+        public ?string $do,
+        public array $serves,
     ) {}
 
-    public static function of(Measure $measure, StickingPoint $point, bool $thorn): self
+    /** @param list<int> $serves */
+    public static function of(Piece $piece, StickingPoint $point, bool $thorn, array $serves): self
     {
-        return new self($measure->number, $point->score, $thorn, $point->teacher, array_map(Reason::of(...), $point->reasons));
+        return new self(
+            $piece->measures[$point->index]->number,
+            $point->score,
+            $thorn,
+            $point->teacher,
+            array_map(Reason::of(...), $point->reasons),
+            WhatHelps::with($point, $piece),
+            $serves,
+        );
     }
 }

@@ -15,7 +15,7 @@ import { heads } from './SheetMusic';
 import { useDesk } from './useDesk';
 import { VerdictChoice } from './VerdictChoice';
 
-const DATA = dataOf('R: @c4 q1 2 h3 | q1 f+ r h5 | q1 2 h3\nL: @5=c3 w5 | w1 | w5\n');
+const DATA = dataOf('R: @c4 q1 2 h3 | q1 f+ r h5 | q1 2 h3\nL: @5=c3 w5 | h1 2 | w5\n');
 const idAt = (place: string, hand = 'R') =>
     DATA.report.events.find((event) => event.place === place && event.hand === hand)?.id ?? '';
 

@@ -54,7 +54,7 @@ describe('what is said beside the music', () => {
     });
 
     it('tells of crossings, wide chords and weak fingers', () => {
-        const found = findingsOf(reportOf("R: @c4 v1 d e f g a b c | @c4 h(cc') q4 v5 4 |\n"), 'fingers');
+        const found = findingsOf(reportOf("R: @c4 v1 d e f g a b c | @c4 h(cc') v4 5 4 5 |\n"), 'fingers');
         expect(titles(found)).toContain('Thumb under');
         expect(named(found, 'Too wide')?.text).toContain('8 keys in the right hand');
         expect(titles(found)).toContain('Fingers 4 and 5 in a row');
@@ -88,6 +88,11 @@ describe('what is said beside the music', () => {
             sticking: PAGE.sticking.map((one) => ({ ...one, teacher: 'easy' as const, score: 0, thorn: false })),
         };
         expect(findingsOf(hard, 'trouble')[0]?.text).toContain('You call it easy.');
+        const first = PAGE.sticking.find((one) => one.thorn);
+        expect(first?.do).toBeTruthy();
+        expect(found[0]?.text).toContain(`What helps: ${first?.do}`);
+        const serving = { ...PAGE, sticking: PAGE.sticking.map((one) => ({ ...one, serves: [7, 9] })) };
+        expect(findingsOf(serving, 'trouble')[0]?.text).toMatch(/Equal, and learnt with it: bars 7 and 9\.$/);
     });
 
     it('goes through the stages in order, each with its bars', () => {

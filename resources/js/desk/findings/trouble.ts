@@ -1,7 +1,10 @@
 import type { Report } from '../../api';
 import { barsSaid, capital, type Finding, found } from './finding';
 
-const TEACHER: Record<string, string> = { easy: ' You call it easy.', hard: ' You call it hard.' };
+const TEACHER: Record<string, string> = { easy: 'You call it easy.', hard: 'You call it hard.' };
+
+/** What both hands do together is seen in the whole bar. */
+const BOTH = ['other_rhythm', 'over_one_note'];
 
 /** A move is counted where it is made: what is hard about a bar may lead into the next. */
 function title(bar: number, report: Report): string {
@@ -17,9 +20,16 @@ export function trouble(report: Report): Finding[] {
         .map((point) => ({
             ...found(
                 title(point.measure, report),
-                `${point.reasons.map((reason) => reason.text).join('; ')}.${TEACHER[point.teacher ?? ''] ?? ''}`,
+                [
+                    point.reasons.length > 0 && `${capital(point.reasons.map((reason) => reason.text).join('; '))}.`,
+                    TEACHER[point.teacher ?? ''],
+                    point.do !== null && `What helps: ${point.do}`,
+                    point.serves.length > 0 && `Equal, and learnt with it: ${barsSaid(point.serves)}.`,
+                ]
+                    .filter(Boolean)
+                    .join(' '),
                 point.reasons.flatMap((reason) =>
-                    reason.code.endsWith('_direction') || reason.code === 'other_rhythm' ? [] : reason.events,
+                    reason.code.endsWith('_direction') || BOTH.includes(reason.code) ? [] : reason.events,
                 ),
                 [point.measure],
             ),
