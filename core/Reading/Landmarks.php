@@ -25,7 +25,7 @@ final readonly class Landmarks
         $this->level = LandmarkLevel::tryFrom($level) ?? throw InvalidReading::noLandmarkLevel($level);
     }
 
-    /** The nearest by steps; on a tie the one of the note's own clef, then the lower. */
+    /** The nearest of the note's own clef by steps; on a tie the lower. */
     public function nearest(Pitch $pitch, Clef $clef): Pitch
     {
         $best = null;
@@ -33,7 +33,8 @@ final readonly class Landmarks
         // A clef of another octave has the landmarks of its like, as they sound there; a C clef names middle C itself.
         $like = ['G' => Clef::Treble, 'F' => Clef::Bass, 'C' => null][$clef->sign()];
         foreach ($this->all() as $name => $own) {
-            if ($clef->octaves() !== 0 && $own !== $like) {
+            // In the ledger zone middle C is the nearest: the other staff's landmarks are for the other staff.
+            if ($like !== null && $own !== $like && ($own !== null || $clef->octaves() !== 0)) {
                 continue;
             }
             $landmark = Pitch::parse($name);
@@ -46,6 +47,12 @@ final readonly class Landmarks
         }
 
         return $best ?? throw InvalidReading::noLandmark();
+    }
+
+    /** The level that comes next; null when all are known. */
+    public function next(): ?LandmarkLevel
+    {
+        return LandmarkLevel::tryFrom($this->level->value + 1);
     }
 
     /** @return array<string, Clef|null> by name, with the clef that it belongs to */

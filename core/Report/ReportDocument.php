@@ -12,8 +12,10 @@ use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Reading\Drills;
+use Nasturtium\Core\Reading\LandmarksDue;
 use Nasturtium\Core\Reading\Move;
 use Nasturtium\Core\Reading\Rings;
+use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Reading\Solfege;
 use Nasturtium\Core\Reading\StaffPlace;
@@ -57,6 +59,7 @@ final class ReportDocument
             weakRuns: array_map(Document\WeakRun::of(...), $document->work(static fn (HandWork $work): array => $work->weakRuns())),
             fingerLines: $document->barTexts(static fn (Measure $measure, Hand $hand): string => $breakdown->work[$hand->value]->line($measure)),
             notes: array_map(Document\Note::of(...), $breakdown->notes),
+            landmarksDue: $settings->school === School::Landmark && $piece->notation->hasStaff() ? LandmarksDue::of($breakdown->notes, $settings->landmarks) : null,
             traps: array_map(Document\Trap::of(...), $breakdown->traps),
             drill: array_map(Document\Drill::of(...), Drills::before($breakdown->notes)),
             rings: array_map(Document\Ring::of(...), Rings::of($breakdown->notes)),

@@ -36,7 +36,7 @@ test('keys are found by the black-key groups and the octave', function (string $
     ['D2', 'between the two black keys, 2 octaves below that of middle C'],
 ]);
 
-test('the nearest landmark wins; on a tie the own clef, then the lower', function (string $pitch, Clef $clef, int $level, string $landmark): void {
+test('the nearest landmark of the own clef wins', function (string $pitch, Clef $clef, int $level, string $landmark): void {
     expect((new Landmarks($level))->nearest(Pitch::parse($pitch), $clef)->name())->toBe($landmark);
 })->with([
     ['D4', Clef::Treble, 1, 'C4'],
@@ -48,7 +48,27 @@ test('the nearest landmark wins; on a tie the own clef, then the lower', functio
     ['C5', Clef::Treble, 2, 'C5'],
     ['D3', Clef::Bass, 2, 'C3'],
     ['G5', Clef::Treble, 3, 'F5'],
+    // Two steps above treble G, and one below bass F of the other staff: each staff has its own.
+    ['B4', Clef::Bass, 1, 'C4'],
+    ['F3', Clef::Treble, 1, 'C4'],
+    ['G4', Clef::Bass, 1, 'C4'],
+    ['E3', Clef::Treble, 3, 'C4'],
 ]);
+
+test('a way of more than five letters says that the next landmarks are due', function (string $music, int $level, ?string $says): void {
+    $report = broken_down($music, new Settings(landmarks: new Landmarks($level)));
+    expect($report['landmarks_due'])->toBe($says);
+})->with([
+    'five letters' => ["R: @g4 q1 2 3 4 | @d5 w1\n", 1, null],
+    'six' => ["R: @g4 q1 2 3 4 | @e5 w1\n", 1, 'The way to E5 has 6 letters: the landmarks C5 and C3 are due.'],
+    'the longest is named' => ["R: @g4 q1 2 3 4 | @e5 q1 2 3 4\n", 1, 'The way to A5 has 9 letters: the landmarks C5 and C3 are due.'],
+    'from the next landmark it is short' => ["R: @g4 q1 2 3 4 | @e5 w1\n", 2, null],
+    'all are known' => ["R: @c6 q1 2 3 4 | @g6 w1\n", 3, null],
+]);
+
+test('in another school no landmark is due', function (): void {
+    expect(broken_down("R: @g4 w1 | @e5 w1\n", new Settings(school: School::Alphabet))['landmarks_due'])->toBeNull();
+});
 
 test('there are three landmark levels', fn () => new Landmarks(4))->throws(InvalidReading::class, '4');
 

@@ -30,6 +30,7 @@ final readonly class Report implements \JsonSerializable
      * @param  list<WeakRun>  $weakRuns  of fingers 4 and 5
      * @param  list<BarText>  $fingerLines  to be played in the air
      * @param  list<Note>  $notes  of the page, by clef and pitch
+     * @param  ?string  $landmarksDue  that the way to a note has become long; null where it has not, or the school has no landmarks
      * @param  list<Trap>  $traps  of reading
      * @param  list<Drill>  $drill  new notes first
      * @param  list<Ring>  $rings  what the student knows least first
@@ -62,6 +63,7 @@ final readonly class Report implements \JsonSerializable
         public array $weakRuns,
         public array $fingerLines,
         public array $notes,
+        public ?string $landmarksDue,
         public array $traps,
         public array $drill,
         public array $rings,

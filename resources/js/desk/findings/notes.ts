@@ -3,7 +3,7 @@ import { barOf, type Finding, found, timesWords } from './finding';
 
 const STATUS: Record<string, string> = { new: 'new', shaky: 'still shaky', secure: 'secure' };
 
-/** What is easily read wrong, what to drill first, and every note of the page with the way to it. */
+/** What is new or shaky, what to ring, what is easily read wrong, and every note of the page with the way to it. */
 export function notes(report: Report): Finding[] {
     const traps = report.traps.map((trap) => ({
         ...found('Easily read wrong', trap.text, trap.events, trap.events.length > 0 ? [] : [barOf(trap.place)]),
@@ -38,5 +38,6 @@ export function notes(report: Report): Finding[] {
             keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
         }),
     );
-    return [...traps, ...drill, ...rings, ...inventory];
+    const due = report.landmarks_due === null ? [] : [found('Time for more landmarks', report.landmarks_due, [])];
+    return [...drill, ...rings, ...traps, ...due, ...inventory];
 }
