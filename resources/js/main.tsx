@@ -110,10 +110,13 @@ const router = createBrowserRouter([
 const QUIET = 2500;
 
 // The engraver is started when the browser has nothing else to do, so that it is there when music is opened.
-setTimeout(async () => {
+async function getReady(): Promise<void> {
     (await import('./shared/score/engrave')).start();
     if (!location.pathname.startsWith('/home/')) await Promise.all([import('./desk/Desk'), import('./lesson/Lesson')]);
-}, QUIET);
+}
+
+// What cannot be fetched now, for want of a connection, is fetched when it is wanted.
+setTimeout(() => getReady().catch(() => undefined), QUIET);
 
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>

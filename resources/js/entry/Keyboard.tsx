@@ -44,7 +44,10 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
     }, []);
     const onChord = (keys: number[]) => {
         setStruck(keys);
-        if (heard) void import('../shared/sound/strike').then(({ strike }) => strike(keys));
+        // Without a connection the keys are silent until there is one; what is typed counts.
+        if (heard) {
+            import('../shared/sound/strike').then(({ strike }) => strike(keys)).catch(() => undefined);
+        }
         // Each waits for the one before it: what it means depends on where that one left the cursor.
         queue.current = queue.current.then(async () => {
             if (!alive.current) return;

@@ -73,6 +73,7 @@ export const theme = createTheme({
                 selectFirstOptionOnChange: true,
                 nothingFoundMessage: 'Nothing has these letters',
                 inputMode: 'none',
+                openOnFocus: false,
             },
         },
     },
