@@ -33,6 +33,11 @@ test('a student is changed, a link opens and closes, and the student is erased',
     await page.keyboard.press('a');
     await page.getByLabel('First name').fill('Bruno');
     await page.getByLabel('Initial').fill('Q');
+    // Mina has her lesson then, and the two come together.
+    await page.getByLabel(/^Time/).first().fill('15:40');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('alert')).toContainText('Mina K. has a lesson then: Mondays, 15:30 to 16:00');
+    await page.getByRole('checkbox', { name: 'They come together' }).check();
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('link', { name: 'Bruno Q.' }).click();
     await expect(page.getByText('No page is open yet')).toBeVisible();

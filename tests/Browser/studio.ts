@@ -121,6 +121,7 @@ export function api<T>(page: Page, method: string, path: string, body?: object):
                 headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
                 body: body === undefined ? null : JSON.stringify(body),
             });
+            if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`);
             return answer.status === 204 ? null : answer.json();
         },
         { method, path, body },
@@ -134,6 +135,7 @@ export async function family(page: Page, name: string, pieceId?: number): Promis
     began.setUTCDate(began.getUTCDate() - 2);
     const student = await api<{ id: number }>(page, 'POST', '/students', {
         ...NEW_STUDENT,
+        together: true,
         firstName: name,
         initial: 'Q',
         lessonWeekday: began.getUTCDay() || 7,
