@@ -30,29 +30,31 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
     const beats = range ?? (bars === null ? null : wholeBars(data, bars));
     return (
         <div className={`sheet ${styles.music}`}>
-            <Score
-                music={piece.music}
-                title={`${piece.title}, ${piece.measures} bars, engraved; in words beside it`}
-                scale={45}
-                rows={rows}
-                hideFingers={lenses.includes('fingers')}
-                lit={lit}
-                overlay={(places) => (
-                    <>
-                        <Marks places={places} marks={written} />
-                        <BarLabels places={places} labels={labels} under={rows.below} />
-                        <MusicLayer
-                            report={report}
-                            places={places}
-                            bars={chosen}
-                            range={range}
-                            onBar={desk.onBar}
-                            onNote={desk.onNote}
-                            onRange={desk.onRange}
-                        />
-                    </>
-                )}
-            />
+            <div className={styles.score} data-captioned={labels.length > 0 ? 'yes' : undefined}>
+                <Score
+                    music={piece.music}
+                    title={`${piece.title}, ${piece.measures} bars, engraved; in words beside it`}
+                    scale={45}
+                    rows={rows}
+                    hideFingers={lenses.includes('fingers')}
+                    lit={lit}
+                    overlay={(places) => (
+                        <>
+                            <Marks places={places} marks={written} />
+                            <BarLabels places={places} labels={labels} under={rows.below} />
+                            <MusicLayer
+                                report={report}
+                                places={places}
+                                bars={chosen}
+                                range={range}
+                                onBar={desk.onBar}
+                                onNote={desk.onNote}
+                                onRange={desk.onRange}
+                            />
+                        </>
+                    )}
+                />
+            </div>
             <BarTiles report={report} chosen={chosen} choose={desk.onBar} />
             <Player
                 key={JSON.stringify(beats)}
