@@ -22,8 +22,8 @@ final class StickingPoints
     /** How often one difficulty is told of one bar; it counts three times at most. */
     private const MOST_TOLD = 12;
 
-    /** Below it nothing sticks. */
-    private const LEAST = 5;
+    /** Below it nothing sticks: as much as the hands with rhythms of their own. */
+    private const LEAST = 4;
 
     /** One bar of so many has a thorn at most: a page with thorns everywhere has none. */
     private const ONE_OF = 4;

@@ -35,7 +35,7 @@ final readonly class WhatHelps
             Difficulty::Accidental => "point to the sharps and flats of {$bar} and touch their keys, then play it.",
             Difficulty::RestInside => "tap {$bar} and say the rest aloud, then play it.",
             Difficulty::Dotted, Difficulty::Tie, Difficulty::Mixed, Difficulty::Triplet => "tap and count {$bar} three times, then play it.",
-            Difficulty::OtherRhythm => "tap {$bar} with both hands, slowly, until it runs; then play it.",
+            Difficulty::OtherRhythm => "tap {$bar} with both hands, slowly, until it goes smoothly; then play it.",
             Difficulty::OtherDirection => "{$into}: each hand once, then both, very slowly, three times.",
             Difficulty::SameDirection, Difficulty::OverOneNote => "{$into}, both hands, slowly, three times.",
             Difficulty::LineTurn => "{$into} over the line end, three times. Look ahead.",

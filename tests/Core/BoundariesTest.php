@@ -74,12 +74,12 @@ test('a line is a variant from 60 of 100 parts of the same sounding time on', fu
     'all' => ['q1 2 3 4 | q5 4 3 2 | w1 | h1 h2 | w3', ['A', 'A']],
 ]);
 
-test('a thorn has 5 points at least, and two thirds of the hardest place', function (array $scores, array $thorns): void {
+test('a thorn has 4 points at least, and two thirds of the hardest place', function (array $scores, array $thorns): void {
     $points = array_map(static fn (int $score, int $at): StickingPoint => new StickingPoint($at, [], $score, null), $scores, array_keys($scores));
     expect(StickingPoints::thorns($points))->toBe($thorns);
 })->with([
-    [[5, 4], [0]],
-    [[4, 4], []],
+    [[4, 3], [0]],
+    [[3, 3], []],
     // Two thirds of nine are six; of ten, more than six.
     [[9, 6, 5, 1, 1, 1, 1, 1], [0, 1]],
     [[9, 5, 5, 1, 1, 1, 1, 1], [0]],
@@ -100,7 +100,7 @@ test('a quarter of the bars that are different has a thorn at most, and one wher
 ]);
 
 test('what the teacher says counts, and is no measure for the others', function (): void {
-    $points = [new StickingPoint(0, [], 30, Verdict::Hard), new StickingPoint(1, [], 6, null), new StickingPoint(2, [], 0, Verdict::Easy), new StickingPoint(3, [], 4, null)];
+    $points = [new StickingPoint(0, [], 30, Verdict::Hard), new StickingPoint(1, [], 6, null), new StickingPoint(2, [], 0, Verdict::Easy), new StickingPoint(3, [], 3, null)];
     expect(StickingPoints::thorns($points))->toBe([0, 1]);
 });
 

@@ -164,7 +164,7 @@ test('each place that sticks says what helps, for its heaviest reason', function
     'one inside the bar, on a page for one hand' => ["R: @c4 q1 2 @c5 h1\n", 'The move in bar 1, five times.'],
     'new notes' => ["R: @g4 q1 2 3 1\n", 'Find and name the new notes of bar 1 on the keys, then play it slowly.'],
     'a dotted rhythm' => ["R: @c4 q.1 v2 h3\n", 'Tap and count bar 1 three times, then play it.'],
-    'own rhythms' => ["R: @c4 q1234\nL: @5=c3 h5 4\n", 'Tap bar 1 with both hands, slowly, until it runs; then play it.'],
+    'own rhythms' => ["R: @c4 q1234\nL: @5=c3 h5 4\n", 'Tap bar 1 with both hands, slowly, until it goes smoothly; then play it.'],
     'against each other, to the next bar' => ["R: @c4 q1234 | w1\nL: @5=c3 q1234 | w5\n", 'Bar 1 into bar 2: each hand once, then both, very slowly, three times.'],
     'the line turn' => ["R: @c4 w1\nR: w2\n", 'Bar 1 into bar 2 over the line end, three times. Look ahead.'],
     'weak fingers' => ["R: / | /\nL: @5=c3 q5 4 5 4 | w1\n", 'Bar 1 slowly, twice. Stop if it aches.'],
