@@ -62,13 +62,15 @@ function readSession() {
     return null;
 }
 
+/** What is asked ahead is asked when a room is opened, not with every step in it, nor for another lens. */
+const asOnce = () => false;
+
 const router = createBrowserRouter([
     ...ALONE.map((route) => ({ ...route, HydrateFallback: Opening })),
     {
         path: '/',
         loader: readSession,
-        // Asked when the rooms are opened, not with every step in them.
-        shouldRevalidate: () => false,
+        shouldRevalidate: asOnce,
         Component: Shell,
         children: [
             { index: true, Component: ThisWeek },
@@ -89,12 +91,14 @@ const router = createBrowserRouter([
             {
                 path: 'pieces/:piece',
                 loader: readPage,
+                shouldRevalidate: asOnce,
                 lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }),
             },
             { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
             {
                 path: 'lessons/:lesson',
                 loader: readLesson,
+                shouldRevalidate: asOnce,
                 lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }),
             },
             { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },

@@ -25,6 +25,11 @@ async function noteAt(page: Page, nth: number): Promise<{ x: number; y: number }
 
 test('a page of two lines fits the screen with any two lenses, and every lens has its key', async ({ page }) => {
     await openDesk(page, 'Uphill on a Saturday');
+    const asked: string[] = [];
+    page.on(
+        'request',
+        (request) => /api\/(session|pieces\/\d+\/breakdown)/.test(request.url()) && asked.push(request.url()),
+    );
     const findings = page.getByRole('complementary');
     for (const [key, name] of Object.entries({
         l: 'look over',
@@ -50,6 +55,9 @@ test('a page of two lines fits the screen with any two lenses, and every lens ha
         expect(below, two).toBeLessThanOrEqual(0);
         await page.keyboard.press(two.charAt(1));
     }
+    // The lens is in the address, and the page is not read anew for it.
+    expect(new URL(page.url()).searchParams.get('lens')).toBe('notes');
+    expect(asked).toEqual([]);
 });
 
 test('words of two lenses keep clear of each other and of the music', async ({ page }) => {

@@ -26,6 +26,7 @@ export function CountrySelect({ codes, value, set }: Props) {
             description="It sets the time zone, the paper, and US or UK words of music. You can change each later."
             required
             searchable
+            inputMode="search"
             value={codes.includes(value) ? value : null}
             onChange={(code) => set(code ?? '')}
             data={data}

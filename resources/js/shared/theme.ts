@@ -66,7 +66,7 @@ export const theme = createTheme({
     components: {
         // A figure that cannot be is refused with what may be, and not bent while she looks elsewhere.
         NumberInput: { defaultProps: { clampBehavior: 'none' } },
-        // Typed letters find an option; no keyboard comes up over the list on a tablet.
+        // Typed letters find an option; no keyboard comes up over a list on a tablet, unless it is a long one.
         Select: {
             defaultProps: {
                 searchable: true,

@@ -99,6 +99,7 @@ function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props[
                 label="Time zone"
                 placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
                 searchable
+                inputMode="search"
                 limit={12}
                 clearable
                 value={draft.timezone}

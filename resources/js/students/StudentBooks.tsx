@@ -44,6 +44,7 @@ export function StudentBooks({ studentId, books, open }: Props) {
                     aria-label="Into another book"
                     placeholder="into another book"
                     searchable
+                    inputMode="search"
                     value={null}
                     onChange={(book) => book !== null && enter.mutate(Number(book))}
                     data={others.map((book) => ({ value: String(book.id), label: book.title }))}

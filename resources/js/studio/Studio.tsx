@@ -121,6 +121,7 @@ function Settings({ draft, set }: SettingsProps) {
                 <Select
                     label="Time zone"
                     searchable
+                    inputMode="search"
                     limit={12}
                     allowDeselect={false}
                     value={draft.timezone}
