@@ -70,7 +70,6 @@ use Nasturtium\Core\Reading\School;
  * @property-read Collection<int, FamilyLink> $familyLinks
  * @property-read Collection<int, Lesson> $lessons
  * @property-read Collection<int, Lesson> $changedLessons
- * @property-read Collection<int, Holiday> $holidays of this student alone
  */
 final class Student extends Model implements OfStudent
 {
@@ -104,7 +103,7 @@ final class Student extends Model implements OfStudent
         return max(0, $today->year - $this->birth_year);
     }
 
-    public const TIMETABLE = ['studio.holidays', 'holidays', 'changedLessons'];
+    public const TIMETABLE = ['studio.holidays', 'changedLessons'];
 
     public function name(): PersonName
     {
@@ -130,7 +129,7 @@ final class Student extends Model implements OfStudent
     /** @return Collection<int, Holiday> of the studio and of this student */
     public function everyHoliday(): Collection
     {
-        return $this->holidays->concat($this->studio->holidays->whereNull('student_id'));
+        return $this->studio->holidays->where('student_id', $this->id)->concat($this->studio->holidays->whereNull('student_id'));
     }
 
     /** The lesson day on or after a day; a week on where there is none in sight. */
@@ -216,12 +215,6 @@ final class Student extends Model implements OfStudent
         $lessons->where(static fn (Builder $lesson) => $lesson->whereNotNull('slot_on')->orWhere('state', LessonState::MakeUp));
 
         return $lessons;
-    }
-
-    /** @return HasMany<Holiday, $this> */
-    public function holidays(): HasMany
-    {
-        return $this->hasMany(Holiday::class);
     }
 
     /** @return array<string, string> */

@@ -18,7 +18,7 @@ final class WeekDays
     private const DAY = 86_400;
 
     public const RELATIONS = [
-        'student.practiceDays', 'student.studio.holidays', 'student.holidays', 'tasks.bars', 'tasks.days', 'tasks.daysOff', 'tasks.practices',
+        'student.practiceDays', 'student.studio.holidays', 'tasks.bars', 'tasks.days', 'tasks.daysOff', 'tasks.practices',
         'tasks.learning.piece', 'tasks.stage.waitsFor',
     ];
 

@@ -29,6 +29,15 @@ function Lenses() {
     );
 }
 
+function Room() {
+    return (
+        <>
+            <Lenses />
+            <p>{useLocation().search}</p>
+        </>
+    );
+}
+
 describe('the lenses', () => {
     it('are looked through one at a time, or two with Shift', async () => {
         const user = userEvent.setup();
@@ -48,12 +57,6 @@ describe('the lenses', () => {
 
     it('stand in the address, which opens them again and keeps whose page it is', async () => {
         const user = userEvent.setup();
-        const Room = () => (
-            <>
-                <Lenses />
-                <p>{useLocation().search}</p>
-            </>
-        );
         drawRoom('/desk', '/desk?student=4&lens=notes,counts&say=solfege', <Room />);
         expect(screen.getByRole('status').textContent).toBe('notes + counts');
         expect(screen.getByRole('combobox', { name: 'What is said of a note' })).toHaveProperty('value', 'Do re mi');
