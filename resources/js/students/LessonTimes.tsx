@@ -1,5 +1,6 @@
 import { Group, NumberInput, Select, TextInput } from '@mantine/core';
 import { useSession } from '../shared/Shell';
+import { TimeZoneSelect } from '../shared/TimeZoneSelect';
 import { dayName } from '../shared/words';
 import type { StudentDraft } from './draft';
 
@@ -95,16 +96,11 @@ function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props[
                     />
                 </>
             )}
-            <Select
-                label="Time zone"
+            <TimeZoneSelect
                 placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
-                searchable
-                inputMode="search"
-                limit={12}
                 clearable
                 value={draft.timezone}
                 onChange={(timezone) => set({ timezone })}
-                data={Intl.supportedValuesOf('timeZone')}
             />
         </Group>
     );

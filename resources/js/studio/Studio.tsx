@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { type Api, ask, at, choices, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { TimeZoneSelect } from '../shared/TimeZoneSelect';
 import { showFirstSteps } from '../week/FirstSteps';
 import { Members } from './Members';
 import { OutAndIn } from './OutAndIn';
@@ -118,15 +119,10 @@ function Settings({ draft, set }: SettingsProps) {
                     onChange={(paper) => paper !== null && set({ paper })}
                     data={choices.Paper}
                 />
-                <Select
-                    label="Time zone"
-                    searchable
-                    inputMode="search"
-                    limit={12}
+                <TimeZoneSelect
                     allowDeselect={false}
                     value={draft.timezone}
                     onChange={(zone) => set({ timezone: zone ?? draft.timezone })}
-                    data={['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')]}
                 />
             </SimpleGrid>
             <SimpleGrid cols={3}>
