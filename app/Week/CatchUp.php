@@ -23,11 +23,11 @@ final class CatchUp
         DB::transaction(function () use ($week, $today): void {
             $locked = Week::query()->lockForUpdate()->findOrFail($week->id);
             if ($this->isBehind($locked, $today) && $this->hasMissed($locked, $today)) {
-                $asSent = SentPlan::changes($locked->load(['tasks.days', 'tasks.learning.piece'])) === [];
+                $asSent = SentPlan::changes($locked->load(SentPlan::RELATIONS)) === [];
                 ($this->replan)($locked, $today);
                 // What a missed day moves, the family sees by itself; the teacher has nothing to send.
                 if ($asSent && $locked->sent_plan !== null) {
-                    SentPlan::keep($locked->refresh()->load(['tasks.days', 'tasks.learning.piece']));
+                    SentPlan::keep($locked);
                 }
             }
             $locked->update(['planned_on' => $today]);

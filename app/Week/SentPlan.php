@@ -10,14 +10,18 @@ use Nasturtium\Core\Practice\Planning\PlannedLine;
 /** A plan as the family has it, kept when it is sent, and what has changed in it since. */
 final class SentPlan
 {
-    /** @param Week $week with its tasks, their days and pieces */
+    /** What a week needs for it. */
+    public const RELATIONS = ['tasks.days', 'tasks.learning.piece'];
+
+    /** As it stands in the database now. */
     public static function keep(Week $week): void
     {
+        $week->load(self::RELATIONS);
         $week->update(['sent_plan' => array_map(get_object_vars(...), self::lines($week))]);
     }
 
     /**
-     * @param  Week  $week  with its tasks, their days and pieces
+     * @param  Week  $week  with what RELATIONS names
      * @return list<string> nothing where it is not sent, or not known what was
      */
     public static function changes(Week $week): array
@@ -30,8 +34,11 @@ final class SentPlan
         return PlanChanges::between($before, self::lines($week));
     }
 
-    /** @return list<PlannedLine> */
-    private static function lines(Week $week): array
+    /**
+     * @param  Week  $week  with what RELATIONS names
+     * @return list<PlannedLine>
+     */
+    public static function lines(Week $week): array
     {
         return array_values($week->tasks->map(static function (Task $task): PlannedLine {
             $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";

@@ -22,11 +22,16 @@ test('a plan that is sent again says what is new, what is different and what has
         new PlannedLine(5, 'Join lines, The Gate', 'Lines 1 to 3.', []),
     ];
     expect(PlanChanges::between($before, $now))->toBe([
-        'New: Hands together, The Gate (Fri).',
-        'Right hand, The Gate: now on Tue, Thu (before: Tue, Wed); what to do has changed.',
+        'New: Hands together, The Gate (Fri 9).',
+        'Right hand, The Gate: now on Tue 6, Thu 8 (before: Tue 6, Wed 7); what to do has changed.',
         'Paper Boats: instead of Two Snails.',
         'No longer: Count it out, The Gate.',
     ]);
+});
+
+test('a day of the next week is another day, though it has the same name', function (): void {
+    $on = static fn (string $date): array => [new PlannedLine(1, 'Warm-up', 'Up.', [$date])];
+    expect(PlanChanges::between($on('2031-05-06'), $on('2031-05-13')))->toBe(['Warm-up: now on Tue 13 (before: Tue 6).']);
 });
 
 test('a plan that is as it was says nothing, in whatever order its lines stand', function (): void {

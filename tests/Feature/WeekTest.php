@@ -157,13 +157,13 @@ test('a plan that was changed is sent again with what has changed, and asks for 
     expect($shown()['changes'])->toBe([])->and($send()['changes'])->toBe([]);
     $tasks = as_sent($shown());
     $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => [...$tasks, own_task(['title' => 'Clap it', 'dates' => ['2031-05-07'], 'locked' => ['2031-05-07']])], 'justSo' => true])->assertOk();
-    expect($shown()['changes'])->toBe(['New: Clap it (Wed).']);
+    expect($shown()['changes'])->toBe(['New: Clap it (Wed 7).']);
     $this->travelTo('2031-05-06 09:00:00');
     expect($send())->toMatchArray(['changes' => [], 'sentAt' => '2031-05-06T09:00:00+00:00']);
     $mails = $this->getJson('/api/mails')->assertOk()->json();
     expect($mails)->toHaveCount(2)
         ->and(array_column($mails, 'subject'))->toContain('What has changed in Ida’s plan')
-        ->and(implode(array_column($mails, 'body')))->toContain("New: Clap it (Wed).\n");
+        ->and(implode(array_column($mails, 'body')))->toContain("New: Clap it (Wed 7).\n");
 });
 
 test('what a missed day moves is nothing to send', function (): void {
@@ -176,7 +176,7 @@ test('what a missed day moves is nothing to send', function (): void {
     $tasks = as_sent($after);
     $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => [...$tasks, own_task(['title' => 'Clap it', 'dates' => ['2031-05-09'], 'locked' => ['2031-05-09']])], 'justSo' => true])->assertOk();
     $this->travelTo('2031-05-09 09:00:00');
-    expect($this->getJson("/api/weeks/{$this->week['id']}")->json('changes'))->toContain('New: Clap it (Fri).');
+    expect($this->getJson("/api/weeks/{$this->week['id']}")->json('changes'))->toContain('New: Clap it (Fri 9).');
 });
 
 test('the first screen shows the leaf, what is stuck and what waits', function (): void {

@@ -127,7 +127,7 @@ final class ScaledStudio
         $week = ($this->propose)($student, CarbonImmutable::parse($lessons[count($lessons) - 1][0]));
         if ($chance->happens(90)) {
             $week->update(['sent_at' => $week->starts_on->setTime(18, 0)]);
-            SentPlan::keep($week->load(['tasks.days', 'tasks.learning.piece']));
+            SentPlan::keep($week);
             (new PractiseWeek($chance))($week, $care, $today);
         }
     }

@@ -21,7 +21,7 @@ final class SendWeekController
         $week = DB::transaction(static function () use ($request, $week): Week {
             // Pressed twice, it is sent once.
             $week = Week::query()->whereKey($week->id)->lockForUpdate()->firstOrFail();
-            $week->load(['student.studio', 'tasks.days', 'tasks.learning.piece']);
+            $week->load(['student.studio', ...SentPlan::RELATIONS]);
             $isFirst = $week->sent_at === null;
             $changes = SentPlan::changes($week);
             $week->update(['sent_at' => $isFirst || $changes !== [] ? now() : $week->sent_at, 'message' => $request->string('message', $week->message)->trim()->toString()]);

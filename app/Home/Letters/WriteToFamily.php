@@ -7,8 +7,7 @@ namespace App\Home\Letters;
 use App\Account\Letter;
 
 use App\Student\Student;
-use App\Week\Task;
-use App\Week\TaskDay;
+use App\Week\SentPlan;
 use App\Week\Week;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Validation\ValidationException;
@@ -17,7 +16,7 @@ use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 /** What goes to a family by mail, where the teacher has entered an address: the week that is sent, a report. */
 final class WriteToFamily
 {
-    /** @param Week $week with its student, tasks, their days and pieces */
+    /** @param Week $week with its student and what SentPlan::RELATIONS names */
     public static function week(Week $week): void
     {
         $student = $week->student;
@@ -25,10 +24,10 @@ final class WriteToFamily
             return;
         }
         $lines = $week->message === '' ? [] : [$week->message, ''];
-        foreach ($week->tasks->filter(static fn (Task $task): bool => $task->days->isNotEmpty()) as $task) {
-            $days = $task->days->sortBy('on_date')->map(static fn (TaskDay $day): string => $day->on_date->format('D'))->unique()->implode(', ');
-            $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";
-            $lines[] = "{$task->title}{$piece} ({$days}): {$task->instruction}";
+        foreach (SentPlan::lines($week) as $line) {
+            if ($line->dates !== []) {
+                $lines[] = "{$line->name} ({$line->days()}): {$line->instruction}";
+            }
         }
         $lines[] = '';
         $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";

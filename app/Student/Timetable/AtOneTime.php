@@ -63,8 +63,6 @@ final class AtOneTime
     private static function others(Student $student): Builder
     {
         $lead = Membership::query()->where('studio_id', $student->studio_id)->where('role', Role::Owner)->value('id');
-        $teacher = $student->membership_id ?? $lead;
-
         $others = Student::query()->where('studio_id', $student->studio_id)->whereKeyNot($student->id ?? 0)->whereNull('left_on');
         $others->whereRaw('coalesce(membership_id, ?) = ?', [$lead, $student->membership_id ?? $lead]);
 

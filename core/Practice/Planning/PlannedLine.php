@@ -15,9 +15,9 @@ final readonly class PlannedLine
      */
     public function __construct(public int $id, public string $name, public string $instruction, public array $dates) {}
 
-    /** `Mon, Wed` */
+    /** `Mon 5, Wed 7`: a plan may be longer than a week. */
     public function days(): string
     {
-        return implode(', ', array_map(static fn (string $date): string => (new \DateTimeImmutable($date))->format('D'), $this->dates));
+        return implode(', ', array_map(static fn (string $date): string => (new \DateTimeImmutable($date))->format('D j'), $this->dates));
     }
 }
