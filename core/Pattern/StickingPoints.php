@@ -69,15 +69,11 @@ final class StickingPoints
      * are different from each other, and of equal bars the first. What the teacher calls hard has its thorn besides.
      *
      * @param  list<StickingPoint>  $points
-     * @param  list<non-empty-list<int>>  $equal  groups of equal bars, by index in their order
+     * @param  array<int, int>  $first  of a bar that has equals, the first of them, by index
      * @return list<int> indices of bars, in the order of the page
      */
-    public static function thorns(array $points, array $equal = []): array
+    public static function thorns(array $points, array $first = []): array
     {
-        $first = [];
-        foreach ($equal as $group) {
-            $first += array_fill_keys($group, $group[0]);
-        }
         $scores = [];
         $hard = [];
         foreach ($points as $point) {

@@ -21,6 +21,8 @@ final readonly class WhatHelps
         }
         $measure = $piece->measures[$point->index];
         $next = $piece->measures[$point->index + 1] ?? null;
+        // The halves of a divided bar have one number.
+        $next = $next?->number === $measure->number ? null : $next;
         $bar = $measure->number === 0 ? 'the pickup' : "bar {$measure->number}";
         $into = $next === null ? $bar : "{$bar} into bar {$next->number}";
         $hand = $reason->hand;

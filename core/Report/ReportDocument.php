@@ -8,7 +8,6 @@ use Nasturtium\Core\Fingering\HandWork;
 use Nasturtium\Core\Path\Stage;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
-use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\StickingPoints;
 use Nasturtium\Core\Reading\Drills;
@@ -23,6 +22,7 @@ use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
+use Nasturtium\Core\Score\Piece;
 
 /** Lays a breakdown out as the document of trade 14.1. */
 final class ReportDocument
@@ -39,6 +39,7 @@ final class ReportDocument
         $document = new self($breakdown);
         $piece = $breakdown->piece;
         $settings = $breakdown->settings;
+        $equal = Document\Equal::of($piece);
 
         return new Document\Report(
             version: self::VERSION,
@@ -63,12 +64,12 @@ final class ReportDocument
             traps: array_map(Document\Trap::of(...), $breakdown->traps),
             drill: array_map(Document\Drill::of(...), Drills::before($breakdown->notes)),
             rings: array_map(Document\Ring::of(...), Rings::of($breakdown->notes)),
-            equal: Document\Equal::of($piece),
+            equal: $equal,
             lines: $document->lines(),
             hands: array_map(Document\Hands::of(...), $piece->measures, $breakdown->hands),
             handFirst: $settings->isForNobody ? null : ShakierHand::of($piece, $settings->known),
             chunks: array_map($document->chunk(...), $breakdown->chunks),
-            sticking: $document->sticking(),
+            sticking: $document->sticking($equal),
             learn: Document\Learn::of($breakdown->learn),
             path: $settings->path->name,
             stages: array_map(static fn (Stage $stage): Document\Stage => Document\Stage::of($stage, array_map($document->chunk(...), $stage->chunks)), $breakdown->stages),
@@ -180,31 +181,37 @@ final class ReportDocument
     }
 
     /** @return list<Document\Sticking> */
-    private function sticking(): array
+    private function sticking(Document\Equal $equal): array
     {
         $piece = $this->breakdown->piece;
-        $equal = $this->equalByIndex();
-        $thorns = array_flip(StickingPoints::thorns($this->breakdown->sticking, $equal));
-        $sticking = [];
-        foreach ($this->breakdown->sticking as $point) {
-            $isThorn = isset($thorns[$point->index]);
-            $group = $isThorn ? array_merge(...array_values(array_filter($equal, static fn (array $of): bool => in_array($point->index, $of, true)))) : [];
-            $others = array_values(array_map(static fn (int $index): int => $piece->measures[$index]->number, array_diff($group, [$point->index])));
-            $sticking[] = Document\Sticking::of($piece, $point, $isThorn, $others);
-        }
+        $first = self::firstOfEqual($piece, $equal);
+        $thorns = StickingPoints::thorns($this->breakdown->sticking, $first);
 
-        return $sticking;
+        return array_map(static function (StickingPoint $point) use ($piece, $first, $thorns): Document\Sticking {
+            $isThorn = in_array($point->index, $thorns, true);
+            $others = $isThorn && isset($first[$point->index]) ? array_diff(array_keys($first, $first[$point->index], true), [$point->index]) : [];
+
+            return Document\Sticking::of($piece, $point, $isThorn, array_values(array_map(static fn (int $index): int => $piece->measures[$index]->number, $others)));
+        }, $this->breakdown->sticking);
     }
 
-    /** @return list<non-empty-list<int>> the groups of bars that are equal in both hands, by index */
-    private function equalByIndex(): array
+    /** @return array<int, int> of each bar that has equals in both hands, the first of them, by index */
+    private static function firstOfEqual(Piece $piece, Document\Equal $equal): array
     {
+        $numbers = [];
+        foreach ($equal->bars as $group) {
+            $numbers += array_fill_keys($group, $group[0] ?? 0);
+        }
         $indices = [];
-        foreach ($this->breakdown->piece->measures as $index => $measure) {
+        $first = [];
+        foreach ($piece->measures as $index => $measure) {
             $indices[$measure->number] ??= $index;
+            if (isset($numbers[$measure->number])) {
+                $first[$index] = $indices[$numbers[$measure->number]];
+            }
         }
 
-        return array_map(static fn (array $group): array => array_map(static fn (int $number): int => $indices[$number], $group), EqualBars::both($this->breakdown->piece));
+        return $first;
     }
 
     /** A bar-over with the hardest of the places it serves. */

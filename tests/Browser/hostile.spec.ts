@@ -76,11 +76,11 @@ test('hostile names, words and music run on no screen and ask nothing from elsew
     expect(piece.id).toBeGreaterThan(0);
     const { link, week, student } = await family(page, SHORT, piece.id);
     await api(page, 'PUT', `/weeks/${week}/sent`, { message: BAD });
-    const inAYear = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10);
+    const inSomeMonths = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10);
     await api(page, 'POST', '/holidays', {
         label: SHORT,
-        from: inAYear,
-        to: inAYear,
+        from: inSomeMonths,
+        to: inSomeMonths,
         lessons: false,
         practice: true,
         studentId: student,

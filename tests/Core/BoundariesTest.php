@@ -88,15 +88,15 @@ test('a thorn has 4 points at least, and two thirds of the hardest place', funct
     [[], []],
 ]);
 
-test('a quarter of the bars that are different has a thorn at most, and one where any deserves it', function (array $scores, array $equal, array $thorns): void {
+test('a quarter of the bars that are different has a thorn at most, and one where any deserves it', function (array $scores, array $first, array $thorns): void {
     $points = array_map(static fn (int $score, int $at): StickingPoint => new StickingPoint($at, [], $score, null), $scores, array_keys($scores));
-    expect(StickingPoints::thorns($points, $equal))->toBe($thorns);
+    expect(StickingPoints::thorns($points, $first))->toBe($thorns);
 })->with([
     'two bars, both hard' => [[8, 8], [], [0]],
     'seven bars, all hard' => [[8, 8, 8, 9, 8, 8, 8], [], [3]],
     'eight bars, all hard' => [[8, 8, 8, 9, 8, 8, 8, 8], [], [0, 3]],
-    'eight bars that are seven different ones' => [[8, 8, 8, 9, 8, 8, 8, 8], [[0, 7]], [3]],
-    'of equal bars the first, with what the hardest has' => [[5, 1, 8, 1], [[0, 2]], [0]],
+    'eight bars that are seven different ones' => [[8, 8, 8, 9, 8, 8, 8, 8], [0 => 0, 7 => 0], [3]],
+    'of equal bars the first, with what the hardest has' => [[5, 1, 8, 1], [0 => 0, 2 => 0], [0]],
 ]);
 
 test('what the teacher says counts, and is no measure for the others', function (): void {

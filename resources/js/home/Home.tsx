@@ -31,6 +31,10 @@ function daysWith(away: number, date: string) {
 const labelOf = (away: number, date: string) =>
     daysWith(away, date).find((day) => day.value === String(away))?.label ?? '';
 
+/** `today`, `yesterday`, `on Monday` */
+const whenOf = (away: number, date: string) =>
+    Math.abs(away) > 1 ? `on ${labelOf(away, date)}` : labelOf(away, date).toLowerCase();
+
 /** The home side: a day at a time, large, for a child and a parent at the piano. */
 export function Home() {
     const token = useParams().token ?? '';
@@ -53,7 +57,7 @@ export function Home() {
                     task={task}
                     done={isDone(task, date)}
                     day={away}
-                    dayLabel={labelOf(away, date)}
+                    when={whenOf(away, date)}
                     tick={(how) => {
                         tick({ taskId: task.id, date, ...how });
                         setOpen(null);

@@ -18,15 +18,15 @@ interface Props {
     done: boolean;
     /** Days from today: what is to come can be looked at, what was yesterday filled in. */
     day: number;
-    /** `Yesterday`, or the name of the day. */
-    dayLabel: string;
+    /** `yesterday`, or `on Monday`. */
+    when: string;
     tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'feeling' | 'note'>) => void;
     untick: () => void;
     back: ReactNode;
 }
 
 /** One task: its bars, how they sound, and the tick. */
-export function HomeTask({ token, task, done, day, dayLabel, tick, untick, back }: Props) {
+export function HomeTask({ token, task, done, day, when, tick, untick, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
     useAwake();
@@ -64,7 +64,7 @@ export function HomeTask({ token, task, done, day, dayLabel, tick, untick, back 
                     {done ? (
                         <Group justify="space-between">
                             <Text fw={700} fz="lg">
-                                ✓ Done {day < -1 ? `on ${dayLabel}` : dayLabel.toLowerCase()}
+                                ✓ Done {when}
                             </Text>
                             <Button variant="default" onClick={untick}>
                                 Take the tick back
@@ -73,7 +73,7 @@ export function HomeTask({ token, task, done, day, dayLabel, tick, untick, back 
                     ) : (
                         <TickForm
                             task={task}
-                            verb={day === 0 ? 'Done' : `Done ${day < -1 ? `on ${dayLabel}` : dayLabel.toLowerCase()}`}
+                            verb={day === 0 ? 'Done' : `Done ${when}`}
                             tick={tick}
                             tempo={tempo}
                             setTempo={setTempo}

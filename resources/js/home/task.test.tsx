@@ -55,7 +55,7 @@ function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) 
             task={TASK}
             done={done}
             day={day}
-            dayLabel={['Monday', 'Yesterday', 'Today', 'Tomorrow'][day + 2] ?? ''}
+            when={['on Monday', 'yesterday', 'today', 'tomorrow'][day + 2] ?? ''}
             tick={(how) => ticks.push(how)}
             untick={() => {
                 untick.times++;

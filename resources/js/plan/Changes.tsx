@@ -4,15 +4,21 @@ import { Trouble } from '../shared/Notes';
 import { listed } from '../shared/words';
 import type { WeekInHand } from './useWeek';
 
+export function ChangeList({ changes }: { changes: readonly string[] }) {
+    return (
+        <List size="sm" spacing={4}>
+            {changes.map((change) => (
+                <List.Item key={change}>{change}</List.Item>
+            ))}
+        </List>
+    );
+}
+
 /** What the family is told when a plan that it has is sent again. */
 export function Changes({ data, hand, send }: { data: Week; hand: WeekInHand; send: () => void }) {
     return (
         <Stack gap="sm">
-            <List size="sm" spacing={4}>
-                {data.changes.map((change) => (
-                    <List.Item key={change}>{change}</List.Item>
-                ))}
-            </List>
+            <ChangeList changes={data.changes} />
             <Text size="sm" className="faint">
                 {data.receivers.length > 0
                     ? `It goes to ${listed(data.receivers)}. The home page shows the plan as it is now.`

@@ -1,7 +1,8 @@
-import { Button, Group, Stack, Textarea } from '@mantine/core';
+import { Button, Group, Stack, Text, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import type { Week } from '../api';
 import { Trouble } from '../shared/Notes';
+import { ChangeList } from './Changes';
 
 interface Props {
     week: Week;
@@ -29,6 +30,12 @@ export function FamilyWord({ week, error, sending, send }: Props) {
                 onChange={(event) => setMessage(event.currentTarget.value)}
                 data-autofocus
             />
+            {week.changes.length > 0 && (
+                <>
+                    <Text size="sm">What has changed since it was sent goes with it:</Text>
+                    <ChangeList changes={week.changes} />
+                </>
+            )}
             <Trouble error={error} />
             <Group>
                 <Button type="submit" loading={sending}>

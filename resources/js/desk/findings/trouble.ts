@@ -4,7 +4,7 @@ import { barsSaid, capital, type Finding, found } from './finding';
 const TEACHER: Record<string, string> = { easy: 'You call it easy.', hard: 'You call it hard.' };
 
 /** What both hands do together is seen in the whole bar. */
-const BOTH = ['other_rhythm', 'over_one_note'];
+const BOTH = ['other_rhythm', 'other_direction', 'same_direction', 'over_one_note'];
 
 /** A move is counted where it is made: what is hard about a bar may lead into the next. */
 function title(bar: number, report: Report): string {
@@ -28,9 +28,7 @@ export function trouble(report: Report): Finding[] {
                 ]
                     .filter(Boolean)
                     .join(' '),
-                point.reasons.flatMap((reason) =>
-                    reason.code.endsWith('_direction') || BOTH.includes(reason.code) ? [] : reason.events,
-                ),
+                point.reasons.flatMap((reason) => (BOTH.includes(reason.code) ? [] : reason.events)),
                 [point.measure],
             ),
             thorn: point.thorn,
