@@ -12,7 +12,6 @@ use App\Privacy\Access;
 use App\Privacy\NoteAccess;
 use App\Student\Family\FamilyLink;
 use App\Student\Learning\BarsResource;
-use App\Student\Student;
 use App\Week\Task;
 use App\Week\TaskBars;
 use Illuminate\Http\JsonResponse;
@@ -30,11 +29,8 @@ final class HomeController
     {
         $link = $request->user('family');
         assert($link instanceof FamilyLink);
-        $id = $request->integer('student', $link->student_id);
-        abort_unless($link->opensFor($id), 404);
+        $student = $link->child($request->integer('student', $link->student_id));
         $link->update(['used_at' => now()]);
-        $student = Student::query()->with('studio')->findOrFail($id);
-        abort_if($student->left_on !== null, 404);
         NoteAccess::by($link->label, $student, Access::HOME);
 
         return new JsonResponse($home($link, $student));

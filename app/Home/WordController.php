@@ -8,7 +8,6 @@ use App\Api\Put;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\FamilyWord;
 use App\Student\Family\FamilyWordResource;
-use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -24,9 +23,7 @@ final class WordController
     {
         $link = $request->user('family');
         assert($link instanceof FamilyLink);
-        abort_unless($link->opensFor($request->integer('studentId')), 404);
-        $student = Student::query()->with('studio')->findOrFail($request->integer('studentId'));
-        abort_if($student->left_on !== null, 404);
+        $student = $link->child($request->integer('studentId'));
         $day = CarbonImmutable::parse($request->string('date')->toString());
         if ($day->greaterThan($student->today()->addDay()) || $day->lessThan($student->today()->subDays(self::DAYS_LATE))) {
             throw ValidationException::withMessages(['date' => 'This word is too old to be sent, or its day has not come.']);

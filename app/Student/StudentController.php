@@ -16,6 +16,7 @@ use App\Privacy\NoteAccess;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
+use App\Student\Learning\OpenedPieces;
 use App\Student\Learning\SignedOff;
 use App\Student\Learning\StudentBooks;
 use App\Student\Timetable\AtOneTime;
@@ -69,8 +70,7 @@ final class StudentController
         return new JsonResponse(new StudentDetailResource(
             StudentResource::of($student, $studio->today()),
             [...$student->learnings->sortByDesc('opened_on')->map(LearningResource::of(...)), ...SignedOff::newest($student->id, SignedOff::SHOWN)],
-            SignedOff::count($student->id),
-            SignedOff::opened($student->id),
+            OpenedPieces::of($student->id),
             StudentBooks::of($student->id),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
             $week?->id,

@@ -19,7 +19,6 @@ final readonly class StudentDetailResource
 {
     /**
      * @param  list<LearningResource>  $learnings  those that are open, and the newest that are signed off
-     * @param  int  $signedOff  how many are signed off in all
      * @param  list<OpenedPieceResource>  $opened  all pieces, the newest first
      * @param  list<StudentBookResource>  $books  that the student is in
      * @param  list<FamilyLinkResource>  $links
@@ -31,8 +30,6 @@ final readonly class StudentDetailResource
         public StudentResource $student,
         #[ListOf(LearningResource::class)]
         public array $learnings,
-        #[OA\Property]
-        public int $signedOff,
         #[ListOf(OpenedPieceResource::class)]
         public array $opened,
         #[ListOf(StudentBookResource::class)]

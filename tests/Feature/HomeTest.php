@@ -71,6 +71,9 @@ test('a parent’s word goes to the teacher, apart from any task, and is changed
     $say('  We are away on Friday. ')->assertOk()->assertJson(['date' => '2031-04-29', 'words' => 'We are away on Friday.']);
     $say('Sent twice, it stands once.')->assertOk();
     $say('Before this week.', '2031-04-20')->assertOk();
+    $this->actingAs($this->own->teacher, 'web');
+    expect($this->getJson('/api/this-week')->assertOk()->json('0.waiting'))->toContain('a word from home');
+    app('auth')->forgetGuards();
     expect($teacher())->toBe([['date' => '2031-04-29', 'words' => 'Sent twice, it stands once.']]);
     $this->getJson('/api/home/week', $this->family)->assertJsonPath('word', 'Sent twice, it stands once.');
     $say(null)->assertOk();

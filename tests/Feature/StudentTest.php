@@ -94,7 +94,7 @@ test('after years a student’s page has the newest pages that are signed off, a
     $shown = $this->getJson("/api/students/{$own->student->id}")->assertOk()->json();
     $newestFirst = array_reverse($pages);
     expect(array_column($shown['learnings'], 'title'))->toBe(['Blue Gate', ...array_slice($newestFirst, 0, SignedOff::SHOWN)])
-        ->and($shown['signedOff'])->toBe(SignedOff::SHOWN + 2)
+        ->and(array_count_values(array_map('json_encode', array_column($shown['opened'], 'signedOff'))))->toBe(['false' => 1, 'true' => SignedOff::SHOWN + 2])
         ->and(array_column($shown['opened'], 'title'))->toBe(['Blue Gate', ...$newestFirst])
         ->and($shown['learnings'][1]['petals'][0]['passed'])->toBe($shown['learnings'][1]['petals'][0]['stages'])->toBeGreaterThan(0);
     $all = $this->getJson("/api/students/{$own->student->id}/signed-off")->assertOk()->json();

@@ -45,6 +45,16 @@ final class FamilyLink extends Authenticatable
         return $studentId === $this->student_id || $this->siblings->contains('id', $studentId);
     }
 
+    /** A child whom it opens for, with the studio; not found for any other, and for one who has left. */
+    public function child(int $studentId): Student
+    {
+        abort_unless($this->opensFor($studentId), 404);
+        $child = Student::query()->with('studio')->findOrFail($studentId);
+        abort_if($child->left_on !== null, 404);
+
+        return $child;
+    }
+
     /** @return BelongsToMany<Student, $this> */
     public function siblings(): BelongsToMany
     {

@@ -18,5 +18,7 @@ final readonly class OpenedPieceResource
         public int $pieceId,
         #[OA\Property]
         public string $title,
+        #[OA\Property]
+        public bool $signedOff,
     ) {}
 }

@@ -55,10 +55,25 @@ final readonly class Glance
     /** @return list<HolidayRow> that are not over, or touch a week that is not */
     public function holidays(): array
     {
-        $begun = $this->of('weeks')->where('ends_on', '>=', $this->date)->selectRaw('coalesce(min(starts_on), ?)', [$this->date]);
-
         /** @var list<HolidayRow> */
-        return $this->of('holidays')->where('to_on', '>=', $begun)->get(['student_id', 'from_on', 'to_on', 'lessons', 'practice'])->all();
+        return $this->of('holidays')->where('to_on', '>=', $this->begun())->get(['student_id', 'from_on', 'to_on', 'lessons', 'practice'])->all();
+    }
+
+    /** @return array<int, list<string>> the days on which a parent wrote, since the first week that is not over, by student */
+    public function familyWords(): array
+    {
+        $days = [];
+        foreach ($this->of('family_words')->where('on_date', '>=', $this->begun())->get(['student_id', 'on_date']) as $word) {
+            $days[$word->student_id][] = $word->on_date;
+        }
+
+        return $days;
+    }
+
+    /** The first day of the weeks that are not over. */
+    private function begun(): Builder
+    {
+        return $this->of('weeks')->where('ends_on', '>=', $this->date)->selectRaw('coalesce(min(starts_on), ?)', [$this->date]);
     }
 
     /** @return array<int, list<ChangeRow>> lessons ahead that the timetable does not have, or has on another day, by student */

@@ -36,7 +36,7 @@ final class ThisWeek
         $weeks = self::underWay($glance->weeks(), $date);
         [$minutes, $holidays, $changes] = [$glance->minutes(), $glance->holidays(), $glance->changes()];
         [$pages, $stuck] = [$glance->pages(), $glance->stuck()];
-        $held = $glance->held();
+        [$held, $written] = [$glance->held(), $glance->familyWords()];
         $rows = [];
         foreach ($glance->students($only) as $student) {
             $week = $weeks[$student->id] ?? null;
@@ -57,7 +57,7 @@ final class ThisWeek
                 weekId: $week?->id,
                 leaf: $week === null ? [] : self::leaf($week, $minutes[$student->id] ?? [], $free, $counted['days']),
                 stuck: self::stuck($current, $stuck),
-                waiting: self::waiting($current, $week, $counted),
+                waiting: self::waiting($current, $week, $counted, $written[$student->id] ?? []),
                 pieces: array_column($current, 'title'),
                 reviewsDue: $due,
                 left: $counted['left'],
@@ -159,9 +159,10 @@ final class ThisWeek
      * @param  list<PageRow>  $current
      * @param  WeekRow|null  $week
      * @param  Counted  $counted
+     * @param  list<string>  $written  days on which a parent wrote
      * @return list<string>
      */
-    private static function waiting(array $current, ?object $week, array $counted): array
+    private static function waiting(array $current, ?object $week, array $counted, array $written): array
     {
         $waiting = [];
         if ($current === []) {
@@ -176,7 +177,7 @@ final class ThisWeek
         if ($left > 0) {
             $waiting[] = $left === 1 ? 'one task didn’t fit' : "{$left} tasks didn’t fit";
         }
-        $words = $counted['words'];
+        $words = $counted['words'] + count(array_filter($written, static fn (string $day): bool => $week === null || $day >= $week->starts_on));
         if ($words > 0) {
             $waiting[] = $words === 1 ? 'a word from home' : "{$words} words from home";
         }

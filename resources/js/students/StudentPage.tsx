@@ -70,10 +70,11 @@ export function StudentPage() {
 }
 
 /** The open pages and the newest that are signed off; those of years before when they are wanted. */
-function Pages({ of: { student, learnings, signedOff } }: { of: Detail }) {
+function Pages({ of: { student, learnings, opened } }: { of: Detail }) {
     const [all, setAll] = useState(false);
     const whole = api.useQuery('get', '/students/{student}/signed-off', at({ student: student.id }), { enabled: all });
     const open = learnings.filter((learning) => learning.state !== 'finished');
+    const signedOff = opened.filter((one) => one.signedOff).length;
     const newest = learnings.filter((learning) => learning.state === 'finished');
     return (
         <>

@@ -223,6 +223,16 @@ describe('the form of a student', () => {
         expect(saved.map((draft) => draft.age)).toEqual([9999]);
     });
 
+    it('takes typed letters in its select boxes', async () => {
+        const saved = form(false);
+        await userEvent.click(screen.getByRole('combobox', { name: 'Lesson day' }));
+        await userEvent.keyboard('{Control>}a{/Control}thu');
+        expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual(['Thursday']);
+        await userEvent.keyboard('{Enter}');
+        await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+        expect(saved.map((draft) => draft.lessonWeekday)).toEqual([4]);
+    });
+
     it('is sent once, however often Enter is pressed', async () => {
         const saved = form(true);
         await userEvent.type(screen.getByLabelText(/First name/), '{Enter}{Enter}');
@@ -252,8 +262,7 @@ describe('the page of a student of many years', () => {
             'GET /students/1': () => ({
                 student,
                 learnings: [page(5, 'current'), page(4, 'finished')],
-                signedOff: 3,
-                opened: [],
+                opened: [5, 4, 3, 2].map((id) => ({ id, pieceId: id, title: `Page ${id}`, signedOff: id < 5 })),
                 books: [],
                 links: [],
                 weekId: null,
