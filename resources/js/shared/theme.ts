@@ -1,4 +1,5 @@
 import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from '@mantine/core';
+import type { MouseEvent } from 'react';
 
 const ink: MantineColorsTuple = [
     '#f7f1e5',
@@ -74,6 +75,8 @@ export const theme = createTheme({
                 nothingFoundMessage: 'Nothing has these letters',
                 inputMode: 'none',
                 openOnFocus: false,
+                // What is chosen is typed over.
+                onClick: (event: MouseEvent<HTMLInputElement>) => event.currentTarget.select(),
             },
         },
     },

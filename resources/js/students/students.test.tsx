@@ -226,7 +226,7 @@ describe('the form of a student', () => {
     it('takes typed letters in its select boxes', async () => {
         const saved = form(false);
         await userEvent.click(screen.getByRole('combobox', { name: 'Lesson day' }));
-        await userEvent.keyboard('{Control>}a{/Control}thu');
+        await userEvent.keyboard('thu');
         expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual(['Thursday']);
         await userEvent.keyboard('{Enter}');
         await userEvent.click(screen.getByRole('button', { name: 'Add' }));
