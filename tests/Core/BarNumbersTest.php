@@ -5,6 +5,10 @@ declare(strict_types=1);
 use Nasturtium\Core\Counting\Counts;
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Pattern\Difficulty;
+use Nasturtium\Core\Pattern\Reason;
+use Nasturtium\Core\Pattern\StickingPoint;
+use Nasturtium\Core\Pattern\WhatHelps;
 use Nasturtium\Core\Report\Breakdown;
 use Nasturtium\Core\Report\Settings;
 use Nasturtium\Core\Score\Hand;
@@ -65,6 +69,16 @@ test('what has no number adds none, also where it goes on with nothing', functio
         ->and(numbers(numbered([['number="0" implicit="yes"', 1, ''], ['number="1"', 4, ''], ['number="2"', 3, '']])))->toBe([0, 1, 2])
         // Numbers that do not rise are counted anew.
         ->and(numbers(numbered([['number="5"', 4, ''], ['number="5"', 4, ''], ['number="4"', 4, '']])))->toBe([1, 2, 3]);
+});
+
+test('a place that sticks in a half of a divided bar leads into no bar of the same number', function (): void {
+    $piece = numbered([['number="1"', 4, ''], ['number="2"', 2, DOUBLE], ['number="2"', 2, ''], ['number="3"', 4, '']]);
+    $does = static fn (int $index): ?string => WhatHelps::with(new StickingPoint($index, [new Reason(Difficulty::LineTurn, 'x', 1, [])], 2, null), $piece);
+    expect([$does(0), $does(1), $does(2)])->toBe([
+        'Bar 1 into bar 2 over the line end, three times. Look ahead.',
+        'Bar 2 over the line end, three times. Look ahead.',
+        'Bar 2 into bar 3 over the line end, three times. Look ahead.',
+    ]);
 });
 
 test('the shorthand numbers a divided bar once, and copies it whole', function (): void {

@@ -156,6 +156,15 @@ describe('the plan of a week', () => {
         expect(await screen.findByText(/Sent 6 May/)).toBeTruthy();
     });
 
+    it('says what has changed beside a word that goes after it was sent', async () => {
+        open({}, { sentAt: '2031-05-06T10:00:00Z', changes: ['New: Clap it (Wed 7).'] });
+        await screen.findByText(/, and changed since/);
+        await userEvent.keyboard('m');
+        const dialog = await screen.findByRole('dialog');
+        expect(within(dialog).getByRole('listitem').textContent).toBe('New: Clap it (Wed 7).');
+        expect(within(dialog).getByText('What has changed since it was sent goes with it:')).toBeTruthy();
+    });
+
     it('goes to whom it says, once; and asks where nobody would get it', async () => {
         const asked = open({ 'PUT /weeks/8/sent': () => new Promise(() => {}) });
         expect(await screen.findByText(/It goes to Family tablet/)).toBeTruthy();
