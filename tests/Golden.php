@@ -118,8 +118,9 @@ final class Golden
     private static function foreign(): array
     {
         $digests = [];
-        foreach (OtherWriters::files(OtherWriters::SHIPPED) as $file => $bytes) {
+        foreach (OtherWriters::files(OtherWriters::SHIPPED) as $bytes) {
             $parts = MusicXmlReader::parts($bytes);
+            $file = 'file '.(count($digests) + 1).' of another writer';
             $digests[$file] = self::digest(json_encode($parts, JSON_THROW_ON_ERROR));
             // The second part of a file is often the left hand.
             foreach (array_slice(array_map(static fn (ScorePart $part): string => $part->id, $parts), 0, 2) as $part) {

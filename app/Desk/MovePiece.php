@@ -21,8 +21,8 @@ final class MovePiece
     {
         try {
             return OtherPosition::of($piece, [
-                'R' => FingerSearch::for($piece, Hand::Right, $settings->fingers),
-                'L' => FingerSearch::for($piece, Hand::Left, $settings->fingers),
+                'R' => FingerSearch::for($piece, Hand::Right, $settings->fingers, $settings->handSize()),
+                'L' => FingerSearch::for($piece, Hand::Left, $settings->fingers, $settings->handSize()),
             ], $key, $direction);
         } catch (Refusal $reason) {
             throw ValidationException::withMessages(['key' => "It cannot be moved there: {$reason->getMessage()}."]);

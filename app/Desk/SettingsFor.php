@@ -55,6 +55,7 @@ final class SettingsFor
             phrases: $phrases,
             fingers: $own,
             handSpan: $student->hand_span,
+            age: $student->age($studio->today()),
             octave: $piece->octave,
             verdicts: $verdicts,
         );

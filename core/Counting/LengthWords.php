@@ -35,7 +35,10 @@ final readonly class LengthWords
 
     public static function timeNames(): self
     {
-        return self::of(self::TIME_NAMES);
+        /** @var self|null $names */
+        static $names = null;
+
+        return $names ??= self::of(self::TIME_NAMES);
     }
 
     /**

@@ -29,12 +29,12 @@ final readonly class FingerFights
         $count = count($placed);
         for ($first = 1; $first < $count; $first = $last + 1) {
             $last = $first;
-            $around = $placed[$first - 1]->thumb;
-            while ($placed[$first]->thumb !== $around && $last + 1 < $count && $placed[$last + 1]->thumb === $placed[$first]->thumb) {
+            $around = $placed[$first - 1]->frame->thumb;
+            while ($placed[$first]->frame->thumb !== $around && $last + 1 < $count && $placed[$last + 1]->frame->thumb === $placed[$first]->frame->thumb) {
                 $last++;
             }
-            $back = $last + 1 < $count && $placed[$last + 1]->thumb === $around;
-            if ($placed[$first]->thumb !== $around && $back && $last - $first < self::FIGHT) {
+            $back = $last + 1 < $count && $placed[$last + 1]->frame->thumb === $around;
+            if ($placed[$first]->frame->thumb !== $around && $back && $last - $first < self::FIGHT) {
                 $events = array_map(static fn (Placed $one): Event => $one->event, array_slice($placed, $first, $last - $first + 1));
                 array_push($checks, ...self::fight($piece, $hand, $events, $around));
             }

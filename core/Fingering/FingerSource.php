@@ -9,5 +9,6 @@ enum FingerSource: string
 {
     case Page = 'page';
     case Teacher = 'teacher';
+    case Pattern = 'pattern';
     case WorkedOut = 'worked out';
 }

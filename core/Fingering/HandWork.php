@@ -48,9 +48,9 @@ final class HandWork
                 $shifts[] = new Shift(
                     $this->hand,
                     $this->piece->place($placed->event),
-                    $placed->thumb - $before->thumb,
-                    $this->pitch($before->thumb, $before->event),
-                    $this->pitch($placed->thumb, $placed->event),
+                    $placed->frame->thumb - $before->frame->thumb,
+                    $this->thumb($before),
+                    $this->thumb($placed),
                     $time,
                     $rest,
                 );
@@ -74,7 +74,7 @@ final class HandWork
         return $crossings;
     }
 
-    /** @return list<Leap> by the lowest note of a chord */
+    /** @return list<Leap> by the lowest note of a chord; what lies under an open hand is none */
     public function leaps(): array
     {
         return $this->leaps ??= $this->findLeaps();
@@ -88,7 +88,7 @@ final class HandWork
         foreach ($this->fingers->placed as $placed) {
             $now = $placed->event->lowest();
             $steps = $last === null ? 0 : $now->diatonic() - $last->diatonic();
-            if ($last !== null && abs($steps) >= self::LEAP) {
+            if ($last !== null && abs($steps) >= self::LEAP && $placed->move === HandMove::Shift) {
                 $leaps[] = new Leap($this->hand, $this->piece->place($placed->event), $last, $now, $steps);
             }
             $last = $now;
@@ -105,9 +105,8 @@ final class HandWork
     {
         $spans = [];
         foreach ($this->fingers->placed as $placed) {
-            $notes = $placed->event->notes;
-            $keys = $notes[count($notes) - 1]->pitch->diatonic() - $notes[0]->pitch->diatonic() + 1;
-            if (count($notes) > 1 && $keys > min(5, $reach)) {
+            $keys = $placed->letters;
+            if ($keys > min(5, $reach)) {
                 $spans[] = new Span($this->hand, $this->piece->place($placed->event), $keys, $keys <= $reach);
             }
         }
@@ -211,9 +210,8 @@ final class HandWork
         return $silent;
     }
 
-    /** @param int $diatonic letter count from C0, as the key signature has it at an event */
-    private function pitch(int $diatonic, Event $event): Pitch
+    private function thumb(Placed $placed): Pitch
     {
-        return Pitch::ofDiatonic($diatonic, $this->piece->measures[$event->measure]->key->alters(($diatonic % 7 + 7) % 7));
+        return $placed->frame->pitch(1, $this->piece->measures[$placed->event->measure]->key);
     }
 }

@@ -61,7 +61,7 @@ final readonly class OtherPosition
         }
         foreach ($piece->hand($hand) as $event) {
             if ($event->id === $placed->event->id) {
-                $thumb = $placed->thumb + $event->lowest()->diatonic() - $placed->event->lowest()->diatonic();
+                $thumb = $placed->frame->thumb + $event->lowest()->diatonic() - $placed->event->lowest()->diatonic();
                 $key = $piece->measures[$event->measure]->key;
 
                 return new HandStart(

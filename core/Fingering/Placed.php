@@ -9,6 +9,9 @@ use Nasturtium\Core\Score\Event;
 /** A struck event under the hand. */
 final readonly class Placed
 {
-    /** @param int $thumb letter count from C0 of the key that the thumb lies on */
-    public function __construct(public Event $event, public int $thumb, public HandMove $move) {}
+    /**
+     * @param  Frame  $frame  where the hand lies; the same object for as long as it lies there
+     * @param  int  $letters  from its lowest to its highest key, whatever voice they are in
+     */
+    public function __construct(public Event $event, public Frame $frame, public HandMove $move, public int $letters) {}
 }

@@ -29,26 +29,27 @@ final readonly class Positions
         $other = $other->placed ?? [];
         $otherAt = 0;
         for ($first = 0; $first < $count; $first = $last + 1) {
-            [$event, $thumb] = [$fingers->placed[$first]->event, $fingers->placed[$first]->thumb];
+            [$event, $frame] = [$fingers->placed[$first]->event, $fingers->placed[$first]->frame];
             $last = $first;
-            while ($last + 1 < $count && $fingers->placed[$last + 1]->thumb === $thumb) {
+            while ($last + 1 < $count && $fingers->placed[$last + 1]->frame === $frame) {
                 $last++;
             }
             while ($otherAt + 1 < count($other) && $other[$otherAt + 1]->event->measure <= $event->measure) {
                 $otherAt++;
             }
-            $far = $thumb + 4 * $hand->direction();
             $key = $piece->measures[$event->measure]->key;
-            $pitch = static fn (int $diatonic): Pitch => Pitch::ofDiatonic($diatonic, $key->alters(($diatonic % 7 + 7) % 7));
+            $under = array_map(static fn (int $finger): Pitch => $frame->pitch($finger, $key), range(1, 5));
+            $thumb = $frame->pitch(1, $key);
+            $far = $frame->pitch(5, $key);
             $positions[] = new Position(
                 $hand,
                 $piece->place($event),
                 $piece->place($fingers->placed[$last]->event),
-                $pitch($thumb),
-                $pitch(min($thumb, $far)),
-                $pitch(max($thumb, $far)),
-                array_map(static fn (int $finger): int => $pitch($thumb + $finger * $hand->direction())->midi(), range(0, 4)),
-                self::name($hand, $thumb, ($other[$otherAt] ?? null)?->thumb, $pitch($thumb)),
+                $thumb,
+                $hand === Hand::Right ? $thumb : $far,
+                $hand === Hand::Right ? $far : $thumb,
+                array_map(static fn (Pitch $pitch): int => $pitch->midi(), $under),
+                self::name($hand, $frame, ($other[$otherAt] ?? null)?->frame->thumb, $thumb),
             );
         }
 
@@ -56,16 +57,19 @@ final readonly class Positions
     }
 
     /** @param int|null $other the other hand's thumb when this one takes its position: its last one up to this measure, else its first */
-    private static function name(Hand $hand, int $thumb, ?int $other, Pitch $pitch): string
+    private static function name(Hand $hand, Frame $frame, ?int $other, Pitch $pitch): string
     {
-        $middle = $thumb === self::C4 && ($other === self::C4 || ($hand === Hand::Left && $other === null));
-        $little = $thumb - 4;
-
-        return match (true) {
+        $middle = $frame->thumb === self::C4 && ($other === self::C4 || ($hand === Hand::Left && $other === null));
+        $little = $frame->thumb - 4;
+        $name = match (true) {
+            // A thumb on a black key is named by it, never by its letter.
+            $pitch->alter !== 0 => "thumb on {$pitch->name()}",
             $middle => 'middle C position',
-            $hand === Hand::Right && $thumb === self::C4, $hand === Hand::Left && $little === self::C3 => 'C position',
-            $hand === Hand::Right && $thumb === self::G4, $hand === Hand::Left && in_array($little, [self::G2, self::G3], true) => 'G position',
+            $hand === Hand::Right && $frame->thumb === self::C4, $hand === Hand::Left && $little === self::C3 => 'C position',
+            $hand === Hand::Right && $frame->thumb === self::G4, $hand === Hand::Left && in_array($little, [self::G2, self::G3], true) => 'G position',
             default => "thumb on {$pitch->name()}",
         };
+
+        return $frame->isOpen() ? "{$name}, open hand" : $name;
     }
 }

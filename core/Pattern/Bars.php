@@ -10,15 +10,33 @@ use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 
 /** What a bar sounds like, as a text that is the same for equal bars (trade 6.1). Fingers and words do not matter. */
-final readonly class Bars
+final class Bars
 {
+    /** @var \WeakMap<Measure, array<string, string>>|null notes by hand: each bar is asked for again and again */
+    private static ?\WeakMap $kept = null;
+
     /** Same onsets, durations and pitches; empty when the hand rests. */
     public static function same(Measure $measure, Hand $hand): string
     {
-        return self::describe($measure, $hand, static fn (Event $event): string => implode('+', array_map(
-            static fn (Note $note): string => $note->pitch->name().($note->tieStop ? '~' : ''),
-            $event->notes,
-        )));
+        /** @var \WeakMap<Measure, array<string, string>> $kept */
+        $kept = self::$kept ??= new \WeakMap();
+        $said = $kept[$measure] ?? [];
+        if (! isset($said[$hand->value])) {
+            $said[$hand->value] = self::describe($measure, $hand, self::notes(...));
+            $kept[$measure] = $said;
+        }
+
+        return $said[$hand->value];
+    }
+
+    private static function notes(Event $event): string
+    {
+        $said = '';
+        foreach ($event->notes as $note) {
+            $said .= $note->pitch->name().($note->tieStop ? '~+' : '+');
+        }
+
+        return $said;
     }
 
     /** Same onsets and durations. */

@@ -263,7 +263,7 @@ final class StickingPoints
         if ($this->events === null) {
             $this->events = [];
             foreach ($this->piece->measures as $i => $measure) {
-                foreach ([...$measure->right, ...$measure->left] as $event) {
+                foreach ($measure->events() as $event) {
                     $this->events["{$event->hand->value} {$measure->place($event->onset)}"] ??= [$i, $event];
                 }
             }

@@ -74,8 +74,8 @@ final readonly class Breakdown
     {
         // In a duet the student may play an octave from where it is written: the same fingers on other keys.
         $played = $settings->octave === 0 ? $piece : Transposition::byOctaves($piece, $settings->octave);
-        $right = FingerSearch::for($played, Hand::Right, $settings->fingers);
-        $left = FingerSearch::for($played, Hand::Left, $settings->fingers);
+        $right = FingerSearch::for($played, Hand::Right, $settings->fingers, $settings->handSize());
+        $left = FingerSearch::for($played, Hand::Left, $settings->fingers, $settings->handSize());
         $pickup = $piece->pickup();
         $work = ['R' => new HandWork($played, Hand::Right, $right), 'L' => new HandWork($played, Hand::Left, $left)];
         $chunks = new Chunks($piece);

@@ -32,6 +32,9 @@ final class ReportDocument
     /** @var array<int, StickingPoint> */
     private array $points = [];
 
+    /** @var array<int, Document\Chunk> by the object of the chunk: stages have the page's own */
+    private array $chunks = [];
+
     private function __construct(private readonly Breakdown $breakdown) {}
 
     public static function of(Breakdown $breakdown): Document\Report
@@ -103,7 +106,9 @@ final class ReportDocument
                         ? array_map(static fn (Note $note): string => StaffPlace::of($note->pitch, $event->clef, $event->ottava), $event->notes)
                         : [],
                     fingers: $fingers->fingers[$event->id] ?? [],
+                    fingersOr: $fingers->or[$event->id] ?? null,
                     fingerFrom: isset($fingers->fingers[$event->id]) ? $fingers->sources[$event->id] ?? null : null,
+                    pattern: $fingers->patterns[$event->id] ?? null,
                     move: $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps)),
                     interval: $steps,
                     solfege: self::solfege($event, $measure, $do),
@@ -216,6 +221,11 @@ final class ReportDocument
 
     /** A bar-over with the hardest of the places it serves. */
     private function chunk(Chunk $chunk): Document\Chunk
+    {
+        return $this->chunks[spl_object_id($chunk)] ??= $this->described($chunk);
+    }
+
+    private function described(Chunk $chunk): Document\Chunk
     {
         $hardest = null;
         foreach ($chunk->kind === ChunkKind::BarOver ? $chunk->serves : [] as $place) {

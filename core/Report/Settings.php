@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Fingering\HandSize;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
@@ -33,6 +34,7 @@ final readonly class Settings
 
     /**
      * @param  int  $handSpan  white keys from thumb to little finger, both counted: 8 is an octave
+     * @param  int|null  $age  in years; null where it is not known
      * @param  int  $octave  that the student plays above what is written, as in a duet
      * @param  array<int, Verdict>  $verdicts  what the teacher says of single bars, by measure number
      */
@@ -44,7 +46,8 @@ final readonly class Settings
         ?KnownNotes $known = null,
         ?Phrases $phrases = null,
         ?OwnFingers $fingers = null,
-        public int $handSpan = 6,
+        public int $handSpan = HandSize::USUAL,
+        public ?int $age = null,
         public int $octave = 0,
         public array $verdicts = [],
     ) {
@@ -54,5 +57,10 @@ final readonly class Settings
         $this->known = $known ?? KnownNotes::none();
         $this->phrases = $phrases ?? Phrases::usual();
         $this->fingers = $fingers ?? OwnFingers::none();
+    }
+
+    public function handSize(): HandSize
+    {
+        return HandSize::of($this->handSpan, $this->age);
     }
 }

@@ -7,6 +7,10 @@ namespace Nasturtium\Core\Score;
 /** An exact number in lowest terms; time is never a float here. */
 final readonly class Fraction implements \Stringable
 {
+    private const KEPT_DENOMINATOR = 64;
+
+    private const KEPT_NUMERATOR = 256;
+
     private function __construct(public int $numerator, public int $denominator) {}
 
     /** @throws InvalidScore when the denominator is zero or the number is too fine to be kept exactly */
@@ -15,6 +19,18 @@ final readonly class Fraction implements \Stringable
         if ($denominator === 1) {
             return self::lowest($numerator, 1);
         }
+        if ($denominator > 0 && $denominator <= self::KEPT_DENOMINATOR && $numerator >= 0 && $numerator <= self::KEPT_NUMERATOR) {
+            /** @var array<int, array<int, self>> $kept as they are given, whether in lowest terms or not */
+            static $kept = [];
+
+            return $kept[$denominator][$numerator] ??= self::reduced($numerator, $denominator);
+        }
+
+        return self::reduced($numerator, $denominator);
+    }
+
+    private static function reduced(int $numerator, int $denominator): self
+    {
         if ($denominator === 0) {
             throw InvalidScore::dividedByZero($numerator);
         }
@@ -34,7 +50,7 @@ final readonly class Fraction implements \Stringable
     {
         /** @var array<int, array<int, self>> $kept */
         static $kept = [];
-        if ($denominator > 32 || $numerator < 0 || $numerator > 256) {
+        if ($denominator > self::KEPT_DENOMINATOR || $numerator < 0 || $numerator > self::KEPT_NUMERATOR) {
             return new self($numerator, $denominator);
         }
 

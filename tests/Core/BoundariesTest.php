@@ -152,7 +152,7 @@ test('every row of the report says all that it promises', function (): void {
         'counting' => 'hand measure text',
         'crossings' => 'hand at kind finger',
         'drill' => 'clef pitch status why',
-        'events' => 'id hand voice place beats kind pitches letters staff clef interval solfege fingers finger_from move counts',
+        'events' => 'id hand voice place beats kind pitches letters staff clef interval solfege fingers finger_from fingers_or pattern move counts',
         'finger_lines' => 'hand measure text',
         'hands' => 'measure play motion same_rhythm',
         'leaps' => 'hand at from to move',

@@ -279,7 +279,7 @@ const DEMO_TUNES = [
             '2.4 F4 | space 1 | 3 | step down | 4',
             '3.1 E4 | line 1 | 2 | step down | 1 (2)',
             '3.3 D4 | space below | 1 | step down | 3',
-            '3.4 C#4 | ledger 1 below | 1 | step down | 4',
+            '3.4 C#4 | ledger 1 below | 2 | step down | 4',
             '4.1 D4 | space below | 1 | step up | 1 (2) (3) (4)',
         ],
         'L' => [
@@ -291,9 +291,7 @@ const DEMO_TUNES = [
             '4.1 D3 | line 3 | 5 | leap down 4th | 1 (2) (3) (4)',
         ],
         'positions' => [
-            'R 1.1–3.3 thumb on D4',
-            'R 3.4–3.4 C position',
-            'R 4.1–4.1 thumb on D4',
+            'R 1.1–4.1 thumb on D4',
             'L 1.1–4.1 thumb on A3',
         ],
         'hands' => [

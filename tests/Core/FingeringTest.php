@@ -110,9 +110,11 @@ test('in a scale the thumb goes under, and a finger over on the way back', funct
     'two octaves up' => ["R: v c d e f g a b c | d e f g a b q c\n", 'R', '1 2 3 1 2 3 4 1 2 3 1 2 3 4 5'],
 ]);
 
-test('a run of six is no scale: the hand moves', function (): void {
+test('a run of six takes the thumb under as one of eight does', function (): void {
     $report = broken_down("R: @c4 q1 d e f | g a h g\n");
-    expect($report['crossings'])->toBe([])->and($report['shifts'])->toHaveCount(1);
+    expect($report['crossings'])->toBe([['hand' => 'R', 'at' => '1.4', 'kind' => 'under', 'finger' => 3]])
+        ->and($report['shifts'])->toBe([])
+        ->and(array_unique(array_slice(each_event($report, 'pattern'), 1)))->toBe(['C major scale']);
 });
 
 test('crossings are told with their place and their finger, and are no shifts', function (): void {
@@ -134,16 +136,16 @@ test('repeated notes keep the finger', function (): void {
 });
 
 test('a shift in a rest is preferred to one without time', function (): void {
-    // A4 and B4 lie outside C–G: the hand moves at the rest, though the G before it lies under both.
-    $report = broken_down("R: @c4 q1 e g r | g a b a | g e h c\n");
-    expect($report['shifts'][0])->toMatchArray(['at' => '2.1', 'rest' => '1', 'beats' => '2']);
+    // B4 and C5 lie outside C–G: the hand moves at the rest, though the G after it lies under both.
+    $report = broken_down("R: @c4 q1 e g r | @g4 g b c g | h b g\n");
+    expect($report['shifts'][0])->toMatchArray(['at' => '2.1', 'rest' => '1', 'beats' => '2'])->and($report['shifts'])->toHaveCount(1);
 });
 
 test('the teacher sets a finger, and the rest follows', function (): void {
     $tune = "R: @c4 q1 d e f | g a h g\n";
     $plain = broken_down($tune);
     $own = broken_down($tune, new Settings(fingers: OwnFingers::of(['R 2.1 G4' => 4])));
-    expect(each_event($plain, 'finger_from'))->toBe(['page', ...array_fill(0, 6, 'worked out')])
+    expect(each_event($plain, 'finger_from'))->toBe(['page', ...array_fill(0, 6, 'pattern')])
         ->and(each_event($own, 'finger_from')[4])->toBe('teacher')
         ->and(each_event($own, 'fingers')[4])->toBe([4])
         ->and(each_event($own, 'fingers')[5])->toBe([5])

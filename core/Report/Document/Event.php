@@ -26,7 +26,9 @@ final readonly class Event implements \JsonSerializable
      * @param  int  $voice  1 is the main one of the hand, which counts follow
      * @param  list<string>  $staff  its places on the staff, lowest first; none on a page without one
      * @param  list<int|null>  $fingers  lowest note first; null where none is known
+     * @param  list<int|null>|null  $fingersOr  another choice that is as good; null where there is none
      * @param  ?FingerSource  $fingerFrom  who says so; null without fingers
+     * @param  ?string  $pattern  the standard pattern that the fingers are of: `A major scale`; null where they are of none
      * @param  ?string  $move  `start`, `repeat`, `step up`, `skip down`, `leap up 4th`, …; `held` for a tied note; null at rests
      * @param  ?int  $interval  steps from the note before in the same voice, up positive; null at the start and at rests
      * @param  ?string  $solfege  the syllables, those of a chord with spaces between; null at rests
@@ -44,7 +46,9 @@ final readonly class Event implements \JsonSerializable
         public int $voice,
         public array $staff,
         public array $fingers,
+        public ?array $fingersOr,
         public ?FingerSource $fingerFrom,
+        public ?string $pattern,
         public ?string $move,
         public ?int $interval,
         public ?string $solfege,

@@ -92,7 +92,9 @@ final class JsonSchema
     private function type(?\ReflectionType $type, string $said): array
     {
         if (str_starts_with($said, 'list<')) {
-            return ['type' => 'array', 'items' => $this->member(substr($said, 5, -1))];
+            $list = ['type' => 'array', 'items' => $this->member(substr(preg_replace('/\|null$/', '', $said) ?? $said, 5, -1))];
+
+            return $type?->allowsNull() === true ? self::orNull($list) : $list;
         }
         if ($type instanceof \ReflectionUnionType) {
             return ['type' => 'number'];
