@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Fingering;
 
+use Nasturtium\Core\Fingering\Keys\Strike;
+
 /** One way for a hand to lie on the keys of a strike. */
 final readonly class Grip
 {

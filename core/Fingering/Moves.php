@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Fingering;
 
+use Nasturtium\Core\Fingering\Keys\Strike;
+
 /**
  * What it costs the hand to come from one grip to the next (trade 4.2): staying is free, opening the hand is cheap, the
  * thumb under or a finger over is dearer, and a shift costs more the farther it goes and less when there is time.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Fingering\Standard;
 
-use Nasturtium\Core\Fingering\Strike;
+use Nasturtium\Core\Fingering\Keys\Strike;
 
 /** The standard fingers of a chord of three or four keys within an octave, blocked or broken (trade 4.7). */
 final readonly class ChordShape

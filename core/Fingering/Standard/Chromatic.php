@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Fingering\Standard;
 
-use Nasturtium\Core\Fingering\Strike;
+use Nasturtium\Core\Fingering\Keys\Strike;
 use Nasturtium\Core\Score\Hand;
 
 /** A run by half steps: 3 on the black keys, the thumb on the white ones; of two white ones in a row the farther takes 2 (trade 4.7). */

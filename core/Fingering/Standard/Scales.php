@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Fingering\Standard;
 
-use Nasturtium\Core\Fingering\Strike;
+use Nasturtium\Core\Fingering\Keys\Strike;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Pitch;

@@ -1,7 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { type Api, ask, at, keyOf } from '../api';
+import { type Api, ask, at, keyOf, type Report } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import styles from './Desk.module.css';
@@ -34,6 +34,14 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
         const hand = event.hand === 'L' ? 'L' : 'R';
         save.mutate(finger === null ? others : [...others, { hand, place: event.place, pitch, finger }]);
     };
+    const others = event === undefined ? [] : otherChoice(data.report, event);
+    const takeOther = () => {
+        if (others.length === 0 || save.isPending) return;
+        before.current.push(data.ownFingers);
+        const isOne = (own: Own) =>
+            others.some((one) => one.hand === own.hand && one.place === own.place && one.pitch === own.pitch);
+        save.mutate([...data.ownFingers.filter((own) => !isOne(own)), ...others]);
+    };
     const undo = () => {
         const last = before.current.pop();
         if (last !== undefined) save.mutate(last);
@@ -45,11 +53,15 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
             run: () => set(finger),
         })),
         { key: '0', does: 'the finger as it was', run: () => set(null) },
+        { key: 'o', does: 'the other fingers that are as good', run: takeOther },
         { key: 'u', does: 'undo the finger', run: undo },
     ]);
     if (event === undefined || pitch === undefined || event.move === 'held') return null;
     return (
         <section aria-label="Your finger" className={styles.part}>
+            {event.pattern !== null && event.finger_from === 'pattern' && (
+                <Text size="sm">{event.pattern}, standard fingering</Text>
+            )}
             <Text size="sm" fw={700}>
                 Your finger on {pitch}
             </Text>
@@ -61,8 +73,32 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
                 set={set}
                 undo={before.current.length > 0 ? undo : null}
             />
+            {others.length > 0 && (
+                <Button size="compact-sm" variant="default" mt={4} onClick={takeOther}>
+                    The other choice: {others.map((one) => one.finger).join(' ')} (o)
+                </Button>
+            )}
             <Trouble error={save.error} />
         </section>
+    );
+}
+
+/** The other fingers that are as good, of the note and of its neighbors for which they go together. */
+function otherChoice(report: Report, chosen: Report['events'][number]): Own[] {
+    const hand = report.events.filter((one) => one.hand === chosen.hand && one.fingers.length > 0);
+    const goesOn = (i: number) => hand[i]?.fingers_or != null && hand[i]?.pattern === chosen.pattern;
+    const at = hand.indexOf(chosen);
+    if (!goesOn(at)) return [];
+    let [first, last] = [at, at];
+    while (goesOn(first - 1)) first -= 1;
+    while (goesOn(last + 1)) last += 1;
+    return hand.slice(first, last + 1).flatMap((one) =>
+        one.pitches.flatMap((pitch, i) => {
+            const finger = one.fingers_or?.[i] ?? null;
+            return finger === null || finger === one.fingers[i]
+                ? []
+                : [{ hand: one.hand, place: one.place, pitch, finger }];
+        }),
     );
 }
 

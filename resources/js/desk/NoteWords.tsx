@@ -1,16 +1,21 @@
-import type { Report } from '../api';
+import type { Api, Report } from '../api';
 import { handWords } from '../shared/words';
 import styles from './Desk.module.css';
 import { placeWords } from './findings/finding';
 
-const FROM: Record<string, string> = { page: 'printed', teacher: 'yours', 'worked out': 'worked out' };
+const FROM: Record<Api['FingerSource'], string> = {
+    page: 'printed',
+    teacher: 'yours',
+    pattern: 'standard fingering',
+    'worked out': 'worked out',
+};
 
 /** All that is known of one note. */
 export function NoteWords({ report, id }: { report: Report; id: string }) {
     const event = report.events.find((one) => one.id === id);
     if (event === undefined) return null;
     const fingers = event.fingers.some((finger) => finger !== null)
-        ? `finger ${event.fingers.map((finger) => finger ?? '?').join(' ')}, ${FROM[event.finger_from ?? ''] ?? ''}`
+        ? `finger ${event.fingers.map((finger) => finger ?? '?').join(' ')}, ${event.finger_from === null ? '' : FROM[event.finger_from]}`
         : '';
     const said = [
         event.kind === 'rest'
@@ -19,6 +24,8 @@ export function NoteWords({ report, id }: { report: Report; id: string }) {
         event.solfege,
         event.move,
         fingers,
+        event.finger_from === 'pattern' ? event.pattern : null,
+        event.fingers_or === null ? '' : `or ${event.fingers_or.join(' ')}`,
         `${event.beats} ${event.beats === '1' ? 'beat' : 'beats'}`,
         event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',
     ];

@@ -117,6 +117,27 @@ describe('a finger of the teacher’s', () => {
         await waitFor(() => expect(asked[0]?.body).toEqual({ fingers: [] }));
     });
 
+    it('takes the other choice of a standard pattern by one press, and takes it back', async () => {
+        const asked = serve({ 'PUT /pieces/7/fingers': () => new Response(null, { status: 204 }) });
+        const scale = dataOf('key: Bb\nR: @b3 v b c d e f g a b\n');
+        draw(<FingerChoice data={scale} id={scale.report.events[0]?.id ?? ''} />);
+        expect(screen.getByText('Bb major scale, standard fingering')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'The other choice: 4 (o)' }));
+        await waitFor(() =>
+            expect(asked[0]?.body).toEqual({ fingers: [{ hand: 'R', place: '1.1', pitch: 'Bb3', finger: 4 }] }),
+        );
+        await userEvent.keyboard('u');
+        await waitFor(() => expect(asked[1]?.body).toEqual({ fingers: [] }));
+    });
+
+    it('has no other choice where there is one standard', async () => {
+        serve({});
+        const scale = dataOf('R: @c4 v c d e f g a b c\n');
+        draw(<FingerChoice data={scale} id={scale.report.events[0]?.id ?? ''} />);
+        expect(screen.getByText('C major scale, standard fingering')).toBeTruthy();
+        expect(screen.queryByRole('button', { name: /other choice/ })).toBeNull();
+    });
+
     it('says why it could not be kept', async () => {
         serve({ 'PUT /pieces/7/fingers': () => Response.json({ message: 'No.' }, { status: 500 }) });
         draw(<FingerChoice data={DATA} id={idAt('1.2')} />);

@@ -53,6 +53,14 @@ describe('what is said beside the music', () => {
         expect(named(found, 'In the air, right hand')?.text).toBe('1 | 1 2 3 | 5 4 3 | 1 2 3 | 1 2 3 | 1 2 3 | 1');
     });
 
+    it('names scales and broken chords whose fingers are standard', () => {
+        const found = findingsOf(reportOf('R: v c d e f g a b c | q c c e e |\n'), 'fingers');
+        const scale = found.find((one) => one.title === 'C major scale, standard fingering');
+        expect(scale?.text).toBe('Right hand: 1 2 3 1 2 3 4 5.');
+        expect(scale?.events).toHaveLength(8);
+        expect(found.filter((one) => one.title.includes('standard'))).toHaveLength(1);
+    });
+
     it('tells of crossings, wide chords and weak fingers', () => {
         const found = findingsOf(reportOf("R: @c4 v1 d e f g a b c | @c4 h(cc') v4 5 4 5 |\n"), 'fingers');
         expect(titles(found)).toContain('Thumb under');

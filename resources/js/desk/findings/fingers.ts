@@ -5,6 +5,9 @@ import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch
 
 const HANDS = choices.Hand.map((hand) => hand.value);
 
+/** A name for fewer notes says less than the notes. */
+const LEAST_OF_RUN = 3;
+
 interface At {
     at: string;
     finding: Finding;
@@ -17,6 +20,7 @@ const beatsWords = (beats: string): string => `${beats} ${beats === '1' ? 'beat'
 export function fingers(report: Report): Finding[] {
     const all = [
         ...positions(report),
+        ...patterns(report),
         ...shifts(report),
         ...report.crossings.map((one) =>
             thorn(
@@ -83,6 +87,32 @@ function positions(report: Report): At[] {
                 keys: position.keys.map((midi, i) => ({ midi, text: String(i + 1), hand: position.hand })),
             },
         };
+    });
+}
+
+/** Scales and broken chords: the name under which their fingers are known. */
+function patterns(report: Report): At[] {
+    return HANDS.flatMap((hand) => {
+        const runs: { name: string; events: Report['events'] }[] = [];
+        let last: string | null = null;
+        for (const event of report.events) {
+            if (event.hand !== hand || event.voice !== 1 || event.move === 'held') continue;
+            const name = event.kind === 'note' && event.finger_from !== 'worked out' ? event.pattern : null;
+            if (name !== null && name === last) runs[runs.length - 1]?.events.push(event);
+            else if (name !== null) runs.push({ name, events: [event] });
+            last = name;
+        }
+        return runs
+            .filter((run) => run.events.length >= LEAST_OF_RUN)
+            .map((run) => {
+                const ids = run.events.map((event) => event.id);
+                const said = run.events.map((event) => event.fingers.join('+')).join(' ');
+                const at = run.events[0]?.place ?? '';
+                return {
+                    at,
+                    finding: found(`${run.name}, standard fingering`, `${capital(handWords(hand))}: ${said}.`, ids),
+                };
+            });
     });
 }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Nasturtium\Core\Fingering;
+namespace Nasturtium\Core\Fingering\Keys;
 
 use Nasturtium\Core\Score\Event;
 
