@@ -54,7 +54,7 @@ describe('what is said beside the music', () => {
     });
 
     it('names scales and broken chords whose fingers are standard', () => {
-        const found = findingsOf(reportOf('R: v c d e f g a b c | q c c e e |\n'), 'fingers');
+        const found = findingsOf(reportOf('R: v c d e f g a b c | q e, e e e |\n'), 'fingers');
         const scale = found.find((one) => one.title === 'C major scale, standard fingering');
         expect(scale?.text).toBe('Right hand: 1 2 3 1 2 3 4 5.');
         expect(scale?.events).toHaveLength(8);
