@@ -24,7 +24,7 @@ final class CatchUp
             $locked = Week::query()->lockForUpdate()->findOrFail($week->id);
             if ($this->isBehind($locked, $today) && $this->hasMissed($locked, $today)) {
                 $asSent = SentPlan::changes($locked->load(SentPlan::RELATIONS)) === [];
-                ($this->replan)($locked, $today);
+                ($this->replan)($locked, $today, true);
                 // What a missed day moves, the family sees by itself; the teacher has nothing to send.
                 if ($asSent && $locked->sent_plan !== null) {
                     SentPlan::keep($locked);

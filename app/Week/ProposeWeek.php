@@ -15,6 +15,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Page\PlainPage;
+use Nasturtium\Core\Path\AskedStages;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -27,9 +28,6 @@ use Nasturtium\Core\Score\Hand;
 /** Proposes the week after a lesson: remedies, open stages, reviews and a warm-up, on the days the rules allow. */
 final class ProposeWeek
 {
-    /** Open stages of one piece that may be met in one week. */
-    private const STAGES_AHEAD = 5;
-
     private const REVIEW_REPETITIONS = 1;
 
     /** Days of a week without a lesson: over the longest holidays. */
@@ -119,7 +117,9 @@ final class ProposeWeek
 
     private function stages(Week $week, Learning $learning): void
     {
-        $open = $learning->stages->sortBy('position')->whereNull('passed_on')->take(self::STAGES_AHEAD);
+        $stages = $learning->stages->sortBy('position')->values();
+        $asked = AskedStages::of($stages->map(static fn (Stage $stage): array => [$stage->kind, $stage->passed_on !== null])->all());
+        $open = $stages->filter(static fn (Stage $stage, int $at): bool => in_array($at, $asked, true));
         $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $week->id)->whereNotNull('mark')->orderBy('week_id')->get()->groupBy('stage_id');
         $first = $this->handFirst($week, $learning, $open);
         $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;

@@ -15,11 +15,12 @@ use Nasturtium\Core\Practice\Planning\WeekPlanner;
 /** Plans what is left of a week over the days that are left; days that are over, and what was practised today, stay as they were. */
 final class ReplanWeek
 {
-    public function __invoke(Week $week, CarbonImmutable $today): void
+    /** @param bool $afterMissed days were missed */
+    public function __invoke(Week $week, CarbonImmutable $today, bool $afterMissed = false): void
     {
-        DB::transaction(function () use ($week, $today): void {
-            $week->refresh()->load(WeekDays::RELATIONS);
-            $asked = WeekDays::forPlanner($week, $today);
+        DB::transaction(function () use ($week, $today, $afterMissed): void {
+            $week->refresh()->load(WeekDays::FOR_PLANNER);
+            $asked = WeekDays::forPlanner($week, $today, $afterMissed);
             $plan = WeekPlanner::propose($asked);
             self::holdAgainstTheRules($week, $asked, $plan->dates());
             $this->write($week, $plan, $today->toDateString());
@@ -73,7 +74,7 @@ final class ReplanWeek
             foreach ($planned[$task->id] ?? [] as $date => $position) {
                 $new[] = ['studio_id' => $week->studio_id, 'task_id' => $task->id, 'on_date' => $date, 'position' => $position];
             }
-            $task->update(['left_why' => $plan->left[(string) $task->id] ?? null]);
+            $task->update(['left_why' => $plan->left[(string) $task->id] ?? (in_array((string) $task->id, $plan->next, true) ? WeekPlanner::NEXT : null)]);
         }
         TaskDay::query()->whereKey($gone)->delete();
         TaskDay::query()->insert($new);

@@ -8,8 +8,8 @@ use App\Student\Learning\Learning;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Planning\DayOrder;
 use Nasturtium\Core\Practice\Planning\PlanTask;
-use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
@@ -47,7 +47,7 @@ final class SaveWeek
                 $kept[] = $task->id;
             }
             $week->tasks()->whereNotIn('id', $kept)->delete();
-            $week = $week->refresh()->load(WeekDays::RELATIONS);
+            $week = $week->refresh()->load(WeekDays::FOR_PLANNER);
             $this->holdToPracticeDays($week);
             if (! $justSo) {
                 ($this->replan)($week, $today);
@@ -191,26 +191,32 @@ final class SaveWeek
     }
 
     /**
-     * Within a day: warm-up, new work, continuing work, review (rule 5).
+     * The tasks of each day in the order they are done (rule 7).
      *
      * @param  list<PlanTask>  $planned
      */
     private function sortDays(Week $week, array $planned): void
     {
-        $planned = array_combine(array_map(static fn (PlanTask $task): int => (int) $task->id, $planned), $planned);
-        $byDate = [];
+        $byId = [];
+        foreach ($planned as $task) {
+            $byId[(int) $task->id] = $task;
+        }
+        $tasks = $rows = $met = [];
         foreach ($week->tasks as $task) {
             $first = WeekDays::dates($task->days)[0] ?? null;
             foreach ($task->days as $day) {
                 $date = $day->on_date->toDateString();
-                $byDate[$date][] = [WeekPlanner::rankOn($planned[$task->id], $task->is_new && $first === $date), $day];
+                $tasks[$date][] = $byId[$task->id] ?? throw new \LogicException('a task of the week is asked for');
+                $rows[$date][$task->id] = $day;
+                if ($task->is_new && $first === $date) {
+                    $met[$date][$task->id] = true;
+                }
             }
         }
-        foreach ($byDate as $days) {
-            usort($days, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-            foreach ($days as $position => [, $day]) {
-                if ($day->position !== $position) {
-                    $day->update(['position' => $position]);
+        foreach ($tasks as $date => $of) {
+            foreach (DayOrder::of($of, $met[$date] ?? []) as $position => $id) {
+                if ($rows[$date][(int) $id]->position !== $position) {
+                    $rows[$date][(int) $id]->update(['position' => $position]);
                 }
             }
         }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 
@@ -58,7 +59,16 @@ final class Task extends Model implements OfStudent
     /** Why a task is there that nobody proposed. */
     public const OWN = 'added by the teacher';
 
+    /** Of `most_days`: as many days as help. */
+    public const AS_MANY_AS_HELP = 3;
+
     protected $guarded = [];
+
+    /** What it is to the plan of the week; the stage was fetched. */
+    public function taskClass(): TaskClass
+    {
+        return $this->kind === TaskKind::Stage && $this->stage !== null ? $this->stage->kind->taskClass() : TaskClass::ofKind($this->kind);
+    }
 
     public function studentId(): int
     {

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use App\Student\Learning\Learning;
 use App\Student\Timetable\Holiday;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
+use Nasturtium\Core\Practice\TaskClass;
+use Nasturtium\Core\Practice\TaskKind;
 
 /** The days of a week: what is planned and practised on each, and what the planner is told of them. */
 final class WeekDays
@@ -17,10 +22,16 @@ final class WeekDays
     /** In seconds; dates stand for days, not for hours of a place, so that each has as many. */
     private const DAY = 86_400;
 
+    /** Of a hundred parts of each day that is left, what is planned after missed days. */
+    private const AFTER_MISSED = 80;
+
     public const RELATIONS = [
         'student.practiceDays', 'student.studio.holidays', 'tasks.bars', 'tasks.days', 'tasks.daysOff', 'tasks.practices',
         'tasks.learning.piece', 'tasks.stage.waitsFor',
     ];
+
+    /** What is fetched for forPlanner(). */
+    public const FOR_PLANNER = [...self::RELATIONS, 'tasks.learning.stages'];
 
     /** @return list<WeekDayResource> one for each day to the next lesson */
     public static function of(Week $week): array
@@ -28,11 +39,12 @@ final class WeekDays
         $placed = [];
         $planned = [];
         $practised = [];
+        $minutes = self::minutes($week);
         foreach ($week->tasks as $task) {
             foreach ($task->days as $day) {
                 $date = $day->getRawOriginal('on_date');
                 $placed[$date][] = [$day->position, $day->id, $task->id];
-                $planned[$date] = ($planned[$date] ?? 0) + $task->half_minutes;
+                $planned[$date] = ($planned[$date] ?? 0) + self::halfMinutesOn($task, 2 * ($minutes[$date] ?? 0));
             }
             foreach ($task->practices as $practice) {
                 $date = $practice->getRawOriginal('on_date');
@@ -40,12 +52,12 @@ final class WeekDays
             }
         }
         $days = [];
-        foreach (self::minutes($week) as $date => $minutes) {
+        foreach ($minutes as $date => $of) {
             $on = $placed[$date] ?? [];
             sort($on);
             $days[] = new WeekDayResource(
                 $date,
-                $minutes,
+                $of,
                 ($planned[$date] ?? 0) / 2,
                 ($practised[$date] ?? 0) / 2,
                 array_column($on, 2),
@@ -55,11 +67,19 @@ final class WeekDays
         return $days;
     }
 
+    /** A warm-up takes a fifth of a short day at most. */
+    private static function halfMinutesOn(Task $task, int $day): int
+    {
+        return $task->kind === TaskKind::WarmUp ? (WarmUpTime::onDay($day, $task->half_minutes) ?: $task->half_minutes) : $task->half_minutes;
+    }
+
     /**
      * What the planner is told: the days that are not over, with the time that is left on them, and the tasks with what
      * was practised already.
+     *
+     * @param  bool  $afterMissed  days were missed: what is left is not piled up
      */
-    public static function forPlanner(Week $week, CarbonImmutable $from): PlanWeek
+    public static function forPlanner(Week $week, CarbonImmutable $from, bool $afterMissed = false): PlanWeek
     {
         $today = $from->toDateString();
         $used = 0;
@@ -69,11 +89,14 @@ final class WeekDays
         $days = [];
         foreach (self::minutes($week) as $date => $minutes) {
             if ($minutes > 0 && $date >= $today && count($days) < WeekPlanner::MOST_DAYS) {
-                $days[] = new PlanDay($date, max(0, 2 * $minutes - ($date === $today ? $used : 0)));
+                $halfMinutes = intdiv(2 * $minutes * ($afterMissed ? self::AFTER_MISSED : 100), 100);
+                $days[] = new PlanDay($date, max(0, $halfMinutes - ($date === $today ? $used : 0)));
             }
         }
 
-        return new PlanWeek($days, self::tasks($week, $today), WeekPlanner::mostNewAt($week->student->age($from)), $week->ends_on->toDateString());
+        $age = $week->student->age($from);
+
+        return new PlanWeek($days, self::tasks($week, $today), WeekPlanner::mostNewAt($age), $week->ends_on->toDateString(), WeekPlanner::mostTasksAt($age), WeekPlanner::mostMoreAt($age));
     }
 
     /** @return list<PlanTask> */
@@ -86,6 +109,7 @@ final class WeekDays
             }
         }
         $planned = [];
+        $older = self::openedFirst($week);
         foreach ($week->tasks as $task) {
             $waits = [];
             foreach ($task->stage->waitsFor ?? [] as $stage) {
@@ -99,7 +123,7 @@ final class WeekDays
             $off = $task->daysOff->map(static fn (DayOff $day): string => $day->getRawOriginal('on_date'))->all();
             $planned[] = new PlanTask(
                 (string) $task->id,
-                $task->kind,
+                $task->taskClass(),
                 $task->half_minutes,
                 $waits,
                 $task->is_new,
@@ -110,11 +134,34 @@ final class WeekDays
                 array_values($practised ? [...$off, $today] : $off),
                 $task->practices->count(),
                 self::dates($ahead),
-                $task->most_days,
+                $task->most_days === Task::AS_MANY_AS_HELP ? null : $task->most_days,
+                null,
+                $task->learning_id === null || $task->kind === TaskKind::Review ? null : (string) $task->learning_id,
+                $task->learning !== null && self::isBegun($week, $task->learning),
+                $task->learning_id !== null && $task->learning_id === $older,
             );
         }
 
         return $planned;
+    }
+
+    /** The page that was opened first of those that are not signed off. */
+    private static function openedFirst(Week $week): ?int
+    {
+        return $week->tasks->pluck('learning')->filter(static fn (?Learning $learning): bool => $learning?->state === LearningState::Current)
+            ->sortBy(static fn (Learning $learning): array => [$learning->opened_on->toDateString(), $learning->id])->first()?->id;
+    }
+
+    /** Some of its playing was passed, or goes on. */
+    private static function isBegun(Week $week, Learning $learning): bool
+    {
+        foreach ($learning->stages as $stage) {
+            if ($stage->passed_on !== null && ! $stage->kind->isPreparation()) {
+                return true;
+            }
+        }
+
+        return $week->tasks->contains(static fn (Task $task): bool => $task->learning_id === $learning->id && $task->taskClass() === TaskClass::Playing && (! $task->is_new || $task->practices->isNotEmpty()));
     }
 
     public static function practisedOn(Task $task, string $date): bool

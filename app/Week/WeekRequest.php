@@ -7,7 +7,6 @@ namespace App\Week;
 use App\Http\Asked;
 use Closure;
 use Illuminate\Validation\Rule;
-use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 
@@ -64,7 +63,7 @@ final class WeekRequest extends Asked
             'tempo' => isset($task['tempo']) ? (int) $task['tempo'] : null,
             'minutes' => isset($task['minutes']) ? (float) $task['minutes'] : null,
             'starred' => (bool) $task['starred'],
-            'mostDays' => (int) ($task['mostDays'] ?? count(PlanTask::QUARTERS)),
+            'mostDays' => (int) ($task['mostDays'] ?? Task::AS_MANY_AS_HELP),
             'dates' => array_values(array_map(strval(...), $task['dates'])),
             'locked' => array_values(array_map(strval(...), $task['locked'] ?? [])),
             'off' => array_values(array_map(strval(...), $task['off'] ?? [])),

@@ -27,15 +27,21 @@ final class BadWeek extends BadInput
         return new self("'{$name}' has ".$count." entries; at most {$most} can be planned.");
     }
 
-    /** @param list<string> $kinds */
-    public static function unknownKind(string $place, array $kinds): self
+    /** @param list<string> $classes */
+    public static function unknownClass(string $place, array $classes): self
     {
-        return new self("{$place}.kind is one of ".implode(', ', $kinds).'.');
+        return new self("{$place}.class is one of ".implode(', ', $classes).'.');
     }
 
-    public static function neitherKindNorValue(string $place): self
+    public static function neitherClassNorValue(string $place): self
     {
-        return new self("{$place} has neither a kind nor a value; one of them says what it is worth.");
+        return new self("{$place} has neither a class nor a value; one of them says what it is worth.");
+    }
+
+    /** @param list<string> $known */
+    public static function unknownField(string $place, string $name, array $known): self
+    {
+        return new self(ltrim("{$place}.{$name}", '.').' is not known here; there are '.implode(', ', $known).'.');
     }
 
     public static function notAnObject(string $place): self
@@ -58,9 +64,9 @@ final class BadWeek extends BadInput
         return new self("{$place}.{$name} is true or false.");
     }
 
-    public static function noMinutes(string $place, float $least): self
+    public static function noMinutes(string $place, string $name, float $least): self
     {
-        return new self("{$place}.minutes is a number from {$least} to 1440.");
+        return new self(ltrim("{$place}.{$name}", '.')." is a number from {$least} to 1440.");
     }
 
     public static function noWholeNumber(string $place, string $name): self

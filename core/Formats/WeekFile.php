@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats;
 
+use Nasturtium\Core\Practice\Planning\Extra;
 use Nasturtium\Core\Practice\Planning\Plan;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
+use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskClass;
 
 /** A week to plan, as JSON, and its plan (docs/plan.md). */
 final class WeekFile
@@ -18,6 +20,18 @@ final class WeekFile
     private const MOST_TASKS = 60;
 
     private const USUAL_NEW = 2;
+
+    private const OF_WEEK = ['mostNew', 'mostTasks', 'mostMore', 'until', 'days', 'tasks'];
+
+    /** Another word for playing, which files of a former release have as the `kind` of a task. */
+    private const STAGE = 'stage';
+
+    private const OF_DAY = ['date', 'minutes'];
+
+    private const OF_TASK = [
+        'id', 'class', 'kind', 'value', 'minutes', 'minutesFirst', 'waitsFor', 'new', 'starred', 'idleDays', 'leads', 'locked', 'off', 'stood', 'practised', 'mostDays',
+        'page', 'begun', 'older', 'performance',
+    ];
 
     /** @throws BadInput */
     public static function read(string $json): Week
@@ -28,6 +42,7 @@ final class WeekFile
             throw BadWeek::notJson($reason);
         }
         $given = is_array($given) ? $given : throw BadWeek::noObject();
+        self::nothingElse($given, self::OF_WEEK, '');
         $days = self::list($given, 'days', WeekPlanner::MOST_DAYS);
         $days = array_map(self::day(...), $days, array_keys($days));
         $tasks = self::list($given, 'tasks', self::MOST_TASKS);
@@ -37,37 +52,59 @@ final class WeekFile
         usort($days, static fn (PlanDay $a, PlanDay $b): int => $a->date <=> $b->date);
         self::known($tasks, array_column($days, 'date'));
 
-        return new Week($days, $tasks, self::count($given, 'mostNew', '', self::USUAL_NEW), isset($given['until']) ? self::date($given['until'], 'until') : null);
+        return new Week(
+            $days,
+            $tasks,
+            self::count($given, 'mostNew', '', self::USUAL_NEW),
+            isset($given['until']) ? self::date($given['until'], 'until') : null,
+            self::count($given, 'mostTasks', '', Week::USUAL_TASKS),
+            isset($given['mostMore']) ? (int) floor(2 * self::minutes($given, '', 0, 'mostMore')) : Week::USUAL_MORE,
+        );
     }
 
     public static function writeWeek(Week $week): string
     {
         $tasks = array_map(static fn (PlanTask $task): array => [
-            'id' => $task->id, 'kind' => $task->kind->value, 'minutes' => $task->halfMinutes / 2, 'waitsFor' => $task->waitsFor, 'new' => $task->isNew,
+            'id' => $task->id, 'class' => $task->class->value, 'page' => $task->page, 'begun' => $task->begun, 'older' => $task->older,
+            'minutes' => $task->halfMinutes / 2, 'minutesFirst' => $task->halfMinutesFirst / 2, 'waitsFor' => $task->waitsFor, 'new' => $task->isNew,
             'starred' => $task->starred, 'idleDays' => $task->idleDays, 'leads' => $task->leads, 'locked' => $task->locked, 'off' => $task->off,
-            'stood' => $task->stood, 'practised' => $task->practised, 'mostDays' => $task->mostDays, 'value' => $task->worth,
+            'stood' => $task->stood, 'practised' => $task->practised, 'mostDays' => $task->mostDays, 'value' => $task->worth, 'performance' => $task->performed,
         ], $week->tasks);
         $days = array_map(static fn (PlanDay $day): array => ['date' => $day->date, 'minutes' => $day->halfMinutes / 2], $week->days);
 
-        return self::json(['mostNew' => $week->mostNew, 'until' => $week->until, 'days' => $days, 'tasks' => $tasks]);
+        return self::json(['mostNew' => $week->mostNew, 'mostTasks' => $week->mostTasks, 'mostMore' => $week->mostMore / 2, 'until' => $week->until, 'days' => $days, 'tasks' => $tasks]);
     }
 
     public static function writePlan(Week $week, Plan $plan): string
     {
         $dates = $plan->dates();
+        $warm = WarmUpTime::of($week);
+        $byId = array_combine(array_column($week->tasks, 'id'), $week->tasks);
         $tasks = [];
         foreach ($week->tasks as $task) {
-            $quarters = array_sum(array_slice($task->gains(), 0, count($dates[$task->id] ?? [])));
-            $tasks[] = ['id' => $task->id, 'dates' => $dates[$task->id] ?? [], 'sum' => $quarters / 4];
+            $eighths = array_sum(array_slice($task->gains(count($week->days)), 0, count($dates[$task->id] ?? [])));
+            $tasks[] = ['id' => $task->id, 'dates' => $dates[$task->id] ?? [], 'sum' => $eighths / 8];
         }
         $days = [];
         foreach ($week->days as $day) {
-            $on = array_filter($week->tasks, static fn (PlanTask $task): bool => in_array($task->id, $plan->days[$day->date] ?? [], true));
-            $days[] = ['date' => $day->date, 'minutes' => $day->halfMinutes / 2, 'used' => array_sum(array_column($on, 'halfMinutes')) / 2, 'tasks' => $plan->days[$day->date] ?? []];
+            $each = [];
+            $used = 0;
+            foreach ($plan->days[$day->date] ?? [] as $id) {
+                $task = $byId[$id];
+                $halfMinutes = match (true) {
+                    $task->class === TaskClass::WarmUp => $warm[$day->date] ?? 0,
+                    $dates[$id][0] === $day->date => $task->halfMinutesFirst,
+                    default => $task->halfMinutes,
+                };
+                $each[] = ['id' => $id, 'minutes' => $halfMinutes / 2];
+                $used += $halfMinutes;
+            }
+            $days[] = ['date' => $day->date, 'minutes' => $day->halfMinutes / 2, 'used' => $used / 2, 'tasks' => $plan->days[$day->date] ?? [], 'each' => $each];
         }
-        $left = array_map(static fn (string $id, string $reason): array => ['id' => $id, 'reason' => $reason], array_keys($plan->left), $plan->left);
+        $left = array_map(static fn (string $id, string $reason): array => ['id' => $id, 'reason' => $reason], array_map(strval(...), array_keys($plan->left)), array_values($plan->left));
+        $extra = array_map(static fn (Extra $of): array => ['id' => $of->id, 'date' => $of->date, 'minutes' => $of->halfMinutes / 2], $plan->extra);
 
-        return self::json(['sum' => $plan->quarters / 4, 'days' => $days, 'tasks' => $tasks, 'left' => $left, 'broken' => RuleCheck::broken($week, $dates)]);
+        return self::json(['sum' => $plan->eighths / 8, 'days' => $days, 'tasks' => $tasks, 'extra' => $extra, 'left' => $left, 'next' => $plan->next, 'broken' => RuleCheck::broken($week, $dates)]);
     }
 
     /** @param array<string, mixed> $document */
@@ -96,6 +133,7 @@ final class WeekFile
     private static function day(mixed $given, int $at): PlanDay
     {
         $given = self::object($given, "days[{$at}]");
+        self::nothingElse($given, self::OF_DAY, "days[{$at}]");
 
         return new PlanDay(self::date($given['date'] ?? null, "days[{$at}].date"), (int) floor(2 * self::minutes($given, "days[{$at}]", 0)));
     }
@@ -104,31 +142,63 @@ final class WeekFile
     {
         $place = "tasks[{$at}]";
         $given = self::object($given, $place);
-        $kind = $given['kind'] ?? TaskKind::Stage->value;
-        $kinds = array_column(TaskKind::cases(), 'value');
-        if (! in_array($kind, $kinds, true)) {
-            throw BadWeek::unknownKind($place, $kinds);
+        self::nothingElse($given, self::OF_TASK, $place);
+        $kind = $given['kind'] ?? null;
+        $class = $given['class'] ?? ($kind === self::STAGE ? TaskClass::Playing->value : $kind) ?? TaskClass::Playing->value;
+        $classes = array_column(TaskClass::cases(), 'value');
+        if (! in_array($class, $classes, true)) {
+            throw BadWeek::unknownClass($place, $classes);
         }
-        if (! isset($given['kind']) && ! isset($given['value'])) {
-            throw BadWeek::neitherKindNorValue($place);
+        if (! isset($given['class']) && $kind === null && ! isset($given['value'])) {
+            throw BadWeek::neitherClassNorValue($place);
         }
+        $page = $given['page'] ?? null;
 
         return new PlanTask(
             self::id($given['id'] ?? null, "{$place}.id"),
-            TaskKind::from($kind),
+            TaskClass::from($class),
             (int) ceil(2 * self::minutes($given, $place, 0.5)),
             array_map(static fn (mixed $id): string => self::id($id, "{$place}.waitsFor"), self::list($given + ['waitsFor' => []], 'waitsFor', self::MOST_TASKS)),
             self::yes($given, 'new', $place),
             self::yes($given, 'starred', $place),
             self::count($given, 'idleDays', $place, 0),
             self::yes($given, 'leads', $place),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.locked"), self::list($given + ['locked' => []], 'locked', WeekPlanner::MOST_DAYS)),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.off"), self::list($given + ['off' => []], 'off', WeekPlanner::MOST_DAYS)),
+            self::dates($given, 'locked', $place),
+            self::dates($given, 'off', $place),
             self::count($given, 'practised', $place, 0),
-            array_map(static fn (mixed $date): string => self::date($date, "{$place}.stood"), self::list($given + ['stood' => []], 'stood', WeekPlanner::MOST_DAYS)),
-            self::count($given, 'mostDays', $place, count(PlanTask::QUARTERS)),
+            self::dates($given, 'stood', $place),
+            isset($given['mostDays']) ? self::count($given, 'mostDays', $place, 0) : null,
             isset($given['value']) ? self::count($given, 'value', $place, 0) : null,
+            $page === null ? null : self::id($page, "{$place}.page"),
+            self::yes($given, 'begun', $place),
+            self::yes($given, 'older', $place),
+            isset($given['minutesFirst']) ? (int) ceil(2 * self::minutes($given, $place, 0.5, 'minutesFirst')) : null,
+            self::yes($given, 'performance', $place),
         );
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $given
+     * @return list<string>
+     */
+    private static function dates(array $given, string $name, string $place): array
+    {
+        return array_map(static fn (mixed $date): string => self::date($date, "{$place}.{$name}"), self::list($given + [$name => []], $name, WeekPlanner::MOST_DAYS));
+    }
+
+    /**
+     * What is not known is refused by its name: it would be left unheeded.
+     *
+     * @param  array<array-key, mixed>  $given
+     * @param  list<string>  $known
+     */
+    private static function nothingElse(array $given, array $known, string $place): void
+    {
+        foreach (array_keys($given) as $name) {
+            if (! in_array($name, $known, true)) {
+                throw BadWeek::unknownField($place, (string) $name, $known);
+            }
+        }
     }
 
     /** @return array<array-key, mixed> */
@@ -158,11 +228,11 @@ final class WeekFile
     }
 
     /** @param array<array-key, mixed> $given */
-    private static function minutes(array $given, string $place, float $least): float
+    private static function minutes(array $given, string $place, float $least, string $name = 'minutes'): float
     {
-        $minutes = $given['minutes'] ?? null;
+        $minutes = $given[$name] ?? null;
 
-        return (is_int($minutes) || is_float($minutes)) && $minutes >= $least && $minutes <= 1440 ? (float) $minutes : throw BadWeek::noMinutes($place, $least);
+        return (is_int($minutes) || is_float($minutes)) && $minutes >= $least && $minutes <= 1440 ? (float) $minutes : throw BadWeek::noMinutes($place, $name, $least);
     }
 
     /** @param array<array-key, mixed> $given */

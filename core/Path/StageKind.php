@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Path;
 
 use Nasturtium\Core\Pattern\ChunkKind;
+use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Score\Hand;
 
 /** A stage of a page: what is done with it, one thing at a time (trade 8.1, 8.2). */
@@ -118,6 +119,22 @@ enum StageKind: string
             self::LookOver, self::TapAndCount, self::NameNotes, self::FingersInAir, self::FindNotes, self::PositionAndFingers,
             self::Listen, self::PointMoves, self::SingSolfege, self::LetterNames, self::Words => true,
             default => false,
+        };
+    }
+
+    /** Looked at or listened to once, mostly at the lesson itself. */
+    public function isGlance(): bool
+    {
+        return $this === self::LookOver || $this === self::Listen;
+    }
+
+    /** What it is to the plan of a week. */
+    public function taskClass(): TaskClass
+    {
+        return match (true) {
+            $this->isGlance() => TaskClass::Glance,
+            $this->isPreparation() => TaskClass::Preparation,
+            default => TaskClass::Playing,
         };
     }
 

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Practice;
 
 use Nasturtium\Core\Choice;
 
-/** What a task of a week is for; its value and its place in the day (trade 11.2). */
+/** What a task of a week is for; what it is to the plan says TaskClass. */
 enum TaskKind: string implements Choice
 {
     case WarmUp = 'warm-up';
@@ -26,22 +26,5 @@ enum TaskKind: string implements Choice
             self::Review => 'Review',
             self::Theory => 'Theory',
         };
-    }
-
-    public function value(): int
-    {
-        return match ($this) {
-            self::Remedy => 8,
-            self::Stage => 6,
-            self::Drill => 4,
-            self::Review, self::Theory => 3,
-            self::WarmUp => 2,
-        };
-    }
-
-    /** New things are met; the others are kept up. */
-    public function isWork(): bool
-    {
-        return $this === self::Remedy || $this === self::Stage;
     }
 }

@@ -39,7 +39,7 @@ use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
 use Nasturtium\Core\Practice\Planning\Week;
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
@@ -470,7 +470,7 @@ test('a third staff is left out and named once', function (): void {
 });
 
 test('too many new things are told with their day and the last of them', function (): void {
-    $task = static fn (string $id): PlanTask => new PlanTask($id, TaskKind::Stage, 2, isNew: true);
+    $task = static fn (string $id): PlanTask => new PlanTask($id, TaskClass::Playing, 2, isNew: true);
     $week = new Week([new PlanDay('2031-05-05', 40), new PlanDay('2031-05-06', 40)], [$task('a'), $task('b')], 1, '2031-05-12');
     $broken = RuleCheck::broken($week, ['a' => ['2031-05-05', '2031-05-06'], 'b' => ['2031-05-05', '2031-05-06']]);
     expect($broken)->toContain(['date' => '2031-05-05', 'task' => 'b', 'text' => 'That is 2 new things on one day; 1 is enough at this age.']);

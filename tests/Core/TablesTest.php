@@ -13,7 +13,7 @@ use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\Slip;
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\WarmUp;
 use Nasturtium\Core\Reading\KeyPlace;
@@ -251,15 +251,31 @@ test('a failed review goes back one interval', function (array $heard, int $step
     [[false, true], 1],
 ]);
 
-test('the value of each kind of task', function (TaskKind $kind, int $value): void {
-    expect($kind->value())->toBe($value);
+test('the value of each class of task, and the days on which it counts', function (TaskClass $class, int $value, int $days): void {
+    expect([$class->value(), min(7, $class->daysThatCount())])->toBe([$value, $days]);
 })->with([
-    [TaskKind::Remedy, 8],
-    [TaskKind::Stage, 6],
-    [TaskKind::Drill, 4],
-    [TaskKind::Review, 3],
-    [TaskKind::Theory, 3],
-    [TaskKind::WarmUp, 2],
+    [TaskClass::Remedy, 8, 7],
+    [TaskClass::Playing, 6, 7],
+    [TaskClass::Preparation, 4, 2],
+    [TaskClass::Drill, 4, 3],
+    [TaskClass::Review, 3, 2],
+    [TaskClass::Theory, 3, 1],
+    [TaskClass::Sight, 2, 3],
+    [TaskClass::Glance, 2, 1],
+    [TaskClass::WarmUp, 0, 0],
+]);
+
+test('a stage is a glance, preparation or playing', function (string $stage, TaskClass $class): void {
+    expect(StageKind::from($stage)->taskClass())->toBe($class);
+})->with([
+    ['look over', TaskClass::Glance],
+    ['listen', TaskClass::Glance],
+    ['tap and count', TaskClass::Preparation],
+    ['fingers in the air', TaskClass::Preparation],
+    ['right hand', TaskClass::Playing],
+    ['hand over', TaskClass::Playing],
+    ['finish', TaskClass::Playing],
+    ['own', TaskClass::Playing],
 ]);
 
 test('every stage of every path has a sentence, a pass mark and, but for a few, a petal', function (PathKind $path): void {

@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Planning;
 
-/** Holds the days of a week against rules 1 to 4 of the plan and the new things a day (trade 11.2). */
+use Nasturtium\Core\Practice\TaskClass;
+
+/** Holds the days of a week against rules 1 to 5 and 8 of the plan (trade 11.2). */
 final readonly class RuleCheck
 {
+    /** @var array<string, PlanTask> */
+    private array $tasks;
+
     /** @param array<array-key, list<string>> $dates by task id */
-    private function __construct(private Week $week, private array $dates) {}
+    private function __construct(private Week $week, private array $dates)
+    {
+        $this->tasks = array_combine(array_column($week->tasks, 'id'), $week->tasks);
+    }
 
     /**
      * Which rules a plan breaks, in words.
@@ -18,37 +26,82 @@ final readonly class RuleCheck
      */
     public static function broken(Week $week, array $dates): array
     {
-        $check = new self($week, $dates);
+        $check = new self($week, array_map(static function (array $of): array {
+            sort($of);
 
-        return [...$check->minutes(), ...$check->twice(), ...$check->order(), ...$check->once()];
+            return $of;
+        }, $dates));
+
+        return [...$check->days(), ...$check->twice(), ...$check->order(), ...$check->pages(), ...$check->once(), ...$check->reviews()];
     }
 
     /** @return list<array{date: string, task: string, text: string}> */
-    private function minutes(): array
+    private function days(): array
     {
         $broken = [];
+        $warm = WarmUpTime::of($this->week);
         foreach ($this->week->days as $day) {
-            $used = 0;
-            $new = 0;
+            $used = $warm[$day->date] ?? 0;
+            $places = 0;
             $last = '';
             foreach ($this->week->tasks as $task) {
-                if (in_array($day->date, $this->dates[$task->id] ?? [], true)) {
-                    $used += $task->halfMinutes;
-                    $new += $task->isMet() && $this->first($task->id) === $day->date ? 1 : 0;
+                if ($task->class !== TaskClass::WarmUp && in_array($day->date, $this->dates[$task->id] ?? [], true)) {
+                    $used += $this->first($task->id) === $day->date ? $task->halfMinutesFirst : $task->halfMinutes;
+                    $places += $task->class->takesAPlace() ? 1 : 0;
                     $last = $task->id;
                 }
             }
-            if ($used > $day->halfMinutes) {
+            if ($used > $day->halfMinutes && $last !== '') {
                 $over = ($used - $day->halfMinutes) / 2;
                 $has = $day->halfMinutes / 2;
                 $broken[] = ['date' => $day->date, 'task' => $last, 'text' => "The day has {$has} min and would need {$over} more. Move or shorten something first."];
             }
-            if ($new > $this->week->mostNew) {
-                $broken[] = ['date' => $day->date, 'task' => $last, 'text' => "That is {$new} new things on one day; {$this->week->mostNew} is enough at this age."];
+            if ($places > $this->week->mostTasks) {
+                $broken[] = ['date' => $day->date, 'task' => $last, 'text' => "That is {$places} tasks on one day; {$this->week->mostTasks} are enough at this age."];
+            }
+            $new = $this->newOn($day->date);
+            if (count($new) > $this->week->newADay()) {
+                $broken[] = ['date' => $day->date, 'task' => $new[count($new) - 1], 'text' => 'That is '.count($new)." new things on one day; {$this->week->newADay()} is enough at this age."];
             }
         }
 
         return $broken;
+    }
+
+    /** @return list<string> one task for each new thing of a day (rule 5) */
+    private function newOn(string $date): array
+    {
+        $preparation = $playing = $remedies = [];
+        foreach ($this->week->tasks as $task) {
+            if (! $task->isMet() || $this->first($task->id) !== $date) {
+                continue;
+            }
+            $page = $task->page ?? "#{$task->id}";
+            match ($task->class) {
+                TaskClass::Preparation => $preparation[$page] ??= $task->id,
+                TaskClass::Playing => $playing[$page][] = $task->id,
+                TaskClass::Remedy => $remedies[] = $task->id,
+                default => null,
+            };
+        }
+        $new = array_values($preparation);
+        foreach ($playing as $page => $of) {
+            array_push($new, ...(isset($preparation[$page]) && $this->begins((string) $page, $date) ? array_slice($of, 1) : $of));
+        }
+
+        return [...$new, ...array_slice($remedies, 1)];
+    }
+
+    private function begins(string $page, string $date): bool
+    {
+        foreach ($this->week->tasks as $task) {
+            $isOf = $task->page === $page && $task->class === TaskClass::Playing;
+            if ($isOf && ($task->begun || ($this->first($task->id) !== null && $this->first($task->id) < $date && $task->isMet()))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<array{date: string, task: string, text: string}> */
@@ -58,8 +111,11 @@ final readonly class RuleCheck
         foreach ($this->dates as $id => $dates) {
             foreach (array_count_values($dates) as $date => $times) {
                 if ($times > 1) {
-                    $broken[] = ['date' => $date, 'task' => $id, 'text' => 'A task stands once a day; it is there already.'];
+                    $broken[] = ['date' => (string) $date, 'task' => (string) $id, 'text' => 'A task stands once a day; it is there already.'];
                 }
+            }
+            if (($this->tasks[$id] ?? null)?->class === TaskClass::Glance && count(array_unique($dates)) > 1) {
+                $broken[] = ['date' => $dates[1], 'task' => (string) $id, 'text' => 'It is looked over once; it is on another day already.'];
             }
         }
 
@@ -72,10 +128,18 @@ final readonly class RuleCheck
         $broken = [];
         foreach ($this->week->tasks as $task) {
             $first = $this->first($task->id);
-            foreach ($task->practised > 0 ? [] : $task->waitsFor as $id) {
+            if ($first === null || $task->practised > 0) {
+                continue;
+            }
+            foreach ($task->waitsFor as $id) {
+                $for = $this->tasks[$id] ?? null;
+                if ($for === null || $for->practised > 0) {
+                    continue;
+                }
                 $needed = $this->first($id);
-                if ($first !== null && $this->isAsked($id) && ($needed === null || $needed >= $first)) {
-                    $broken[] = ['date' => $first, 'task' => $task->id, 'text' => 'It waits for another stage, whose first day comes earlier.'];
+                $isSameDay = $this->prepares($for) || $this->prepares($task);
+                if ($needed === null || $needed > $first || ($needed === $first && ! $isSameDay)) {
+                    $broken[] = ['date' => $first, 'task' => $task->id, 'text' => $isSameDay ? 'It waits for what prepares it, on that day or earlier.' : 'It waits for another stage, whose first day comes earlier.'];
                 }
             }
         }
@@ -83,41 +147,94 @@ final readonly class RuleCheck
         return $broken;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> new work that stands on one day, though another could hold it */
-    private function once(): array
+    private function prepares(PlanTask $task): bool
+    {
+        return in_array($task->class, [TaskClass::Glance, TaskClass::Preparation, TaskClass::Drill], true);
+    }
+
+    /** @return list<array{date: string, task: string, text: string}> glances first, preparation before hands together and never alone (rule 3) */
+    private function pages(): array
     {
         $broken = [];
         foreach ($this->week->tasks as $task) {
-            $first = $this->first($task->id);
-            if ($first === null || ! $task->isMetTwice() || count($this->dates[$task->id]) > 1 || $task->locked !== []) {
+            $dates = $this->dates[$task->id] ?? [];
+            if ($dates === [] || $task->page === null || $task->practised > 0) {
                 continue;
             }
-            foreach ($this->week->days as $day) {
-                if ($day->date !== $first && ! in_array($day->date, $task->off, true) && $day->halfMinutes >= $task->halfMinutes) {
-                    $broken[] = ['date' => $first, 'task' => $task->id, 'text' => 'New work is met on two days of the week.'];
+            $others = array_filter($this->week->tasks, static fn (PlanTask $other): bool => $other->page === $task->page && $other !== $task);
+            $playing = array_filter($others, static fn (PlanTask $other): bool => $other->class === TaskClass::Playing);
+            if ($task->class === TaskClass::Glance) {
+                foreach ($others as $other) {
+                    $first = $other->class === TaskClass::Glance || $other->practised > 0 ? null : $this->first($other->id);
+                    if ($first !== null && $first < $dates[0]) {
+                        $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'A page is looked over before anything else of it is done.'];
 
-                    break;
+                        break;
+                    }
                 }
+            }
+            if ($task->class !== TaskClass::Preparation) {
+                continue;
+            }
+            foreach ($playing as $together) {
+                $first = $together->isMet() && $this->needsPlaying($together) ? $this->first($together->id) : null;
+                if ($first !== null && $dates[count($dates) - 1] > $first) {
+                    $broken[] = ['date' => $dates[count($dates) - 1], 'task' => $task->id, 'text' => 'Hands together have come by then; it comes before them.'];
+                }
+            }
+            if ($task->isNew && ! $task->begun && $playing !== [] && array_filter($playing, fn (PlanTask $of): bool => $this->first($of->id) !== null) === []) {
+                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'It prepares a page of which nothing is played this week.'];
             }
         }
 
         return $broken;
     }
 
-    /** What was done already this week holds nothing up. */
-    private function isAsked(string $id): bool
+    private function needsPlaying(PlanTask $task): bool
     {
-        foreach ($this->week->tasks as $task) {
-            if ($task->id === $id) {
-                return $task->practised === 0;
+        foreach ($task->waitsFor as $id) {
+            if (($this->tasks[$id] ?? null)?->class === TaskClass::Playing) {
+                return true;
             }
         }
 
         return false;
     }
 
+    /** @return list<array{date: string, task: string, text: string}> new work that stands on one day, though another could hold it (rule 4) */
+    private function once(): array
+    {
+        $broken = [];
+        $board = new WeekBoard($this->week);
+        foreach ($this->week->tasks as $at => $task) {
+            $dates = $this->dates[$task->id] ?? [];
+            if (count($dates) !== 1 || ! $task->isMetTwice() || $task->locked !== []) {
+                continue;
+            }
+            if ($board->twice[$at]) {
+                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'New work is met on two days of the week.'];
+            } elseif ($board->days > 1 && $dates[0] === $this->week->days[$board->days - 1]->date) {
+                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'New work is not met on the last day alone.'];
+            }
+        }
+
+        return $broken;
+    }
+
+    /** @return list<array{date: string, task: string, text: string}> */
+    private function reviews(): array
+    {
+        $reviews = array_values(array_filter($this->week->tasks, fn (PlanTask $task): bool => $task->class === TaskClass::Review && $this->first($task->id) !== null && $task->locked === []));
+
+        return count($reviews) <= WeekBoard::MOST_REVIEWS ? [] : [[
+            'date' => (string) $this->first($reviews[WeekBoard::MOST_REVIEWS]->id),
+            'task' => $reviews[WeekBoard::MOST_REVIEWS]->id,
+            'text' => WeekBoard::MOST_REVIEWS.' reviews are enough for a week.',
+        ]];
+    }
+
     private function first(string $id): ?string
     {
-        return ($this->dates[$id] ?? []) === [] ? null : min($this->dates[$id]);
+        return $this->dates[$id][0] ?? null;
     }
 }

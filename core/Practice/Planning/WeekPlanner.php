@@ -4,24 +4,30 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Planning;
 
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskClass;
 
-/** A week from its tasks: the days that together are worth most, under rules 1 to 6 (trade 11.2). */
+/** A week from its tasks: the days that together are worth most, under rules 1 to 8 (trade 11.2), then filled. */
 final readonly class WeekPlanner
 {
     /** Days that can be planned at once: over long holidays the first of them. */
     public const MOST_DAYS = 31;
 
-    /** @param list<PlanTask> $tasks */
-    private function __construct(private WeekBoard $board, private array $tasks, private Week $week) {}
+    /** Why a task has no day that lies further on. */
+    public const NEXT = 'Comes in a later week';
+
+    private function __construct(private WeekBoard $board, private Week $week) {}
 
     public static function propose(Week $week, ?int $rounds = null): Plan
     {
-        $board = new WeekBoard($week->days, $week->tasks, $week->mostNew);
-        (new WeekSearch($board))->fillBoard($rounds);
-        (new WeekSpread($board, $week->tasks))->even();
+        // The order in which tasks are given says nothing.
+        $tasks = $week->tasks;
+        usort($tasks, static fn (PlanTask $a, PlanTask $b): int => [$b->value(), $b->halfMinutes, $a->id] <=> [$a->value(), $a->halfMinutes, $b->id]);
+        $sorted = new Week($week->days, $tasks, $week->mostNew, $week->until, $week->mostTasks, $week->mostMore);
+        $board = new WeekBoard($sorted);
+        (new WeekSearch($board, $sorted))->fillBoard($rounds);
+        (new WeekSpread($board))->even();
 
-        return (new self($board, $week->tasks, $week))->plan();
+        return (new self($board, $sorted))->plan();
     }
 
     /** The most new things a day that suits an age in years (trade 11.1). */
@@ -30,90 +36,99 @@ final readonly class WeekPlanner
         return $age < 7 ? 1 : ($age <= 10 ? 2 : 3);
     }
 
+    /** The most tasks a day beside the warm-up that suit an age in years (trade 11.1). */
+    public static function mostTasksAt(int $age): int
+    {
+        return $age < 8 ? 5 : ($age <= 12 ? 7 : 9);
+    }
+
+    /** Half minutes that filling may add to one task of a day, by age in years (trade 11.3). */
+    public static function mostMoreAt(int $age): int
+    {
+        return $age < 8 ? 10 : 20;
+    }
+
     private function plan(): Plan
     {
-        $this->warmUp();
-        $left = [];
-        foreach ($this->tasks as $at => $task) {
-            if ($this->board->on[$at] === 0 && $task->practised === 0 && $task->mostDays > 0) {
+        $left = $next = [];
+        foreach ($this->board->tasks as $at => $task) {
+            $isWarmUp = $task->class === TaskClass::WarmUp;
+            if ($this->board->on[$at] !== 0 || $task->practised > 0 || $task->mostDays === 0 || ($isWarmUp && WarmUpTime::of($this->week) !== [])) {
+                continue;
+            }
+            if ($isWarmUp || $this->board->days === 0) {
+                $left[$task->id] = 'No day left with time for it';
+            } elseif ($this->board->hasDays[$at] && ! $this->waitsForAnotherWeek($at)) {
                 $left[$task->id] = $this->reason($at);
+            } else {
+                $next[] = $task->id;
             }
         }
 
-        return new Plan($this->inOrder(), $left, $this->quarters());
+        return new Plan($this->inOrder(), $left, $next, Filling::of($this->week, $this->board), $this->board->eighths());
     }
 
-    /** A warm-up opens every day that still has a minute for it, though it counts for three days. */
-    private function warmUp(): void
+    private function waitsForAnotherWeek(int $task): bool
     {
-        foreach ($this->tasks as $at => $task) {
-            $days = $task->kind === TaskKind::WarmUp && $task->mostDays >= count(PlanTask::QUARTERS) && $this->board->on[$at] !== 0 ? $this->board->free($at) : 0;
-            for (; $days !== 0; $days &= $days - 1) {
-                $this->board->put($at, WeekBoard::dayAt($days, 0));
+        foreach ([...$this->board->waiting->later[$task], ...$this->board->waiting->notEarlier[$task]] as $for) {
+            if ($this->board->on[$for] === 0 && (! $this->board->hasDays[$for] || $this->waitsForAnotherWeek($for))) {
+                return true;
             }
         }
+
+        return false;
     }
 
-    /** @return array<string, list<string>> warm-up, the hardest new work, continuing work, then review and the rest (rule 5) */
+    /** @return array<string, list<string>> */
     private function inOrder(): array
     {
+        $warm = WarmUpTime::of($this->week);
         $days = [];
         foreach ($this->week->days as $number => $day) {
             $on = [];
-            foreach ($this->tasks as $at => $task) {
-                if (($this->board->on[$at] >> $number & 1) === 1) {
-                    $on[] = [self::rankOn($task, $task->isMet() && ($this->board->on[$at] & -$this->board->on[$at]) === 1 << $number), $task->id];
+            $met = [];
+            foreach ($this->board->tasks as $at => $task) {
+                $isWarmUp = $task->class === TaskClass::WarmUp && isset($warm[$day->date]);
+                if ($isWarmUp || ($this->board->on[$at] >> $number & 1) === 1) {
+                    $on[] = $task;
+                    if ($task->isMet() && ($this->board->on[$at] & -$this->board->on[$at]) === 1 << $number) {
+                        $met[$task->id] = true;
+                    }
                 }
             }
-            usort($on, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-            $days[$day->date] = array_column($on, 1);
+            $days[$day->date] = DayOrder::of($on, $met);
         }
 
         return $days;
     }
 
-    /** @return array{int, int, int} where a task stands in its day, by rule 5 */
-    public static function rankOn(PlanTask $task, bool $metToday): array
-    {
-        return [match (true) {
-            $task->kind === TaskKind::WarmUp => 0,
-            $task->kind->isWork() && $metToday => 1,
-            $task->kind->isWork() => 2,
-            $task->kind === TaskKind::Drill => 3,
-            $task->kind === TaskKind::Review => 4,
-            default => 5,
-        }, $task->leads ? 0 : 1, -$task->value() * 100 - $task->halfMinutes];
-    }
-
-    private function quarters(): int
-    {
-        $sum = 0;
-        foreach ($this->board->gains as $at => $gains) {
-            $sum += array_sum(array_slice($gains, 0, WeekBoard::count($this->board->on[$at])));
-        }
-
-        return $sum;
-    }
-
     private function reason(int $at): string
     {
-        if ($this->board->waitsInVain($at)) {
+        $task = $this->board->tasks[$at];
+        if ($task->class === TaskClass::Review && $this->board->open[$at] === 0) {
+            return WeekBoard::MOST_REVIEWS.' reviews are enough for a week';
+        }
+        if ($this->board->waitsInVain($at) || $this->board->isOrphan($at)) {
             return 'An earlier step isn’t scheduled yet';
         }
-        $allowed = $this->board->allowed($at);
+        $open = $this->board->open[$at];
+        foreach ($this->board->waiting->later[$at] as $for) {
+            $met = $this->board->on[$for] & -$this->board->on[$for];
+            $open &= ~($met | $met - 1);
+        }
         $short = [];
         foreach ($this->board->room as $day => $room) {
-            if (($allowed >> $day & 1) === 1) {
-                $short[] = $this->board->size[$at] - $room;
+            if (($open >> $day & 1) === 1) {
+                $short[] = $this->board->sizeFirst[$at] - $room;
             }
         }
         sort($short);
         $days = $this->board->twice[$at] ? 2 : 1;
         if (! isset($short[$days - 1])) {
-            return $this->board->room === [] ? 'No day left with time for it' : ($days === 1 || $short === [] ? 'No day left after the earlier step' : 'Needs two days; only one is left');
+            return $days === 1 || $short === [] ? 'No day left after the earlier step' : 'Needs two days; only one is left';
         }
         if ($short[$days - 1] <= 0) {
-            return 'No day left for more new work';
+            return $task->isMet() ? 'No day left for more new work' : 'Enough tasks on every day';
         }
 
         return ($days === 1 ? 'no room' : 'no room on two days')." before {$this->week->ends()}; ".($short[$days - 1] / 2).' min short';

@@ -4,36 +4,167 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Planning;
 
+use Nasturtium\Core\Practice\TaskClass;
+
 /**
- * The days of tasks that together are worth most (trade 11.2). A first plan is filled by value for its minutes; then
- * part of it is taken out and filled again, many times over, and the best is kept. Chance is seeded: the same week
- * always gets the same plan.
+ * The days of tasks that together are worth most (trade 11.2). A first plan is filled by value for its minutes, a task
+ * with all that it waits for; then part of it is taken out and filled again, many times over, and the best is kept. Chance
+ * is seeded: the same week always gets the same plan.
  */
 final class WeekSearch
 {
-    private const ROUNDS = 1100;
+    private const ROUNDS = 1500;
 
-    /** A quarter of value, among what decides only between plans of the same sum. */
-    private const QUARTER = 64;
+    /** From so many starts. */
+    private const RUNS = 3;
 
-    /** A task that is locked to a day before what it waits for: no value makes up for it. */
-    private const EARLY = 1_000_000;
+    private const MOST_STARTS = 40;
 
-    /** A day that stands as it stood before a change is worth moving for a quarter of value, not for less. */
-    private const KEPT = 15;
+    /** An eighth of value, among what decides only between plans of the same sum. */
+    private const EIGHTH = 64;
+
+    /** A page that is not begun though it could be: no value makes up for it. */
+    private const NOT_BEGUN = 10_000_000;
+
+    /** Of a hundred parts of the sum, what a change may cost so that less is moved. */
+    private const FOR_REST = 100;
 
     private int $seed = 20310505;
 
-    public function __construct(private readonly WeekBoard $board) {}
+    /** What is worth most comes first for its minutes, or for the place it takes. */
+    private bool $byTime = true;
+
+    /** Of so many days one is chosen by chance alone. */
+    private int $wander = 4;
+
+    /** What each day that stands as it stood is worth. */
+    private readonly int $kept;
+
+    private readonly bool $canBegin;
+
+    /** @var array<int, list<int>> all that each task waits for */
+    private readonly array $needs;
+
+    /** @var list<int> tasks that wait for something */
+    private readonly array $waiting;
+
+    /** @var list<int> preparation of new pages */
+    private readonly array $prepared;
+
+    public function __construct(private readonly WeekBoard $board, Week $week)
+    {
+        $stood = 0;
+        $most = 0;
+        foreach ($board->stood as $task => $days) {
+            $stood += WeekBoard::count($days);
+            $most += array_sum($board->gains[$task]);
+        }
+        $this->kept = $stood === 0 ? 0 : max(2, intdiv(self::EIGHTH * $most, self::FOR_REST * $stood));
+        $this->canBegin = WeekBoard::canBegin($week);
+        $waiting = $board->waiting;
+        $this->needs = array_map(static fn (array $later, array $notEarlier): array => [...$notEarlier, ...$later], $waiting->later, $waiting->notEarlier);
+        $this->waiting = array_keys(array_filter($this->needs, static fn (array $needs): bool => $needs !== []));
+        $this->prepared = array_keys(array_filter($waiting->playing, static fn (array $playing): bool => $playing !== []));
+    }
 
     /** @param ?int $rounds of taking out and filling again; none leaves the plan that is filled by value alone */
     public function fillBoard(?int $rounds = null): void
     {
-        if ($this->board->room === [] || $this->board->on === []) {
+        if ($this->board->days === 0 || $this->board->on === []) {
             return;
         }
-        $this->fill(false);
-        $this->improve($rounds ?? self::ROUNDS);
+        $this->perform();
+        $starts = $this->starts();
+        $this->board->restore($starts[0][1]);
+        $rounds ??= self::ROUNDS;
+        if ($rounds === 0) {
+            return;
+        }
+        $best = $starts[0];
+        for ($run = 0; $run < self::RUNS; $run++) {
+            // The last run goes on from the best of the others.
+            $this->board->restore($run < self::RUNS - 1 ? ($starts[$run] ?? $best)[1] : $best[1]);
+            $this->improve(intdiv($rounds, self::RUNS));
+            $score = $this->score();
+            $best = $score > $best[0] ? [$score, $this->board->standing()] : $best;
+        }
+        $this->board->restore($best[1]);
+    }
+
+    /**
+     * Plans to start from, the best first: filled by value; from what stood before; each chain first; each two, one after the other.
+     *
+     * @return non-empty-list<array{int, array{array<int, int>, array<int, int>, array<int, int>}}> with their scores
+     */
+    private function starts(): array
+    {
+        $empty = $this->board->standing();
+        $goals = [[]];
+        $tops = array_values(array_filter($this->waiting, fn (int $task): bool => ! in_array($task, array_merge(...$this->needs), true)));
+        foreach ($tops as $goal) {
+            foreach ([[], ...array_map(static fn (int $other): array => [$other], array_values(array_diff($tops, [$goal])))] as $others) {
+                $goals[] = [$goal, ...$others];
+            }
+        }
+        foreach (array_diff($this->waiting, $tops) as $goal) {
+            $goals[] = [$goal];
+        }
+        $starts = [];
+        foreach (array_slice($goals, 0, self::MOST_STARTS) as $of) {
+            $this->board->restore($empty);
+            foreach ($of as $goal) {
+                $this->place($goal, false);
+            }
+            $this->fill(false);
+            $starts[] = [$this->score(), $this->board->standing()];
+        }
+        if ($this->kept > 0) {
+            $this->board->restore($empty);
+            $this->putBack();
+            $this->fill(false);
+            $starts[] = [$this->score(), $this->board->standing()];
+        }
+        usort($starts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $starts;
+    }
+
+    /** What is played at a concert soon stands on every day that has the time; in turn where not all of it fits. */
+    private function perform(): void
+    {
+        $performed = array_keys(array_filter($this->board->tasks, static fn (PlanTask $task): bool => $task->performed));
+        usort($performed, fn (int $a, int $b): int => $this->board->size[$a] <=> $this->board->size[$b] ?: $a <=> $b);
+        for ($day = 0; $day < $this->board->days; $day++) {
+            usort($performed, fn (int $a, int $b): int => WeekBoard::count($this->board->on[$a]) <=> WeekBoard::count($this->board->on[$b]));
+            foreach ($performed as $task) {
+                $days = $this->board->on[$task] === 0 ? $this->board->firstDays($task) : $this->board->moreDays($task);
+                if (($days >> $day & 1) === 1) {
+                    $this->board->put($task, $day);
+                }
+            }
+        }
+    }
+
+    /** What stood before a change stands again, as far as the rules let it. */
+    private function putBack(): void
+    {
+        do {
+            $put = false;
+            foreach ($this->board->stood as $task => $stood) {
+                $days = $stood & ~$this->board->on[$task];
+                while ($days !== 0) {
+                    $free = $days & ($this->board->on[$task] === 0 ? $this->board->firstDays($task) : $this->board->moreDays($task));
+                    if ($free === 0) {
+                        break;
+                    }
+                    $day = WeekBoard::dayAt($free, 0);
+                    $this->board->put($task, $day);
+                    $days &= ~(1 << $day);
+                    $put = true;
+                }
+            }
+        } while ($put);
+        $this->board->settle();
     }
 
     private function improve(int $rounds): void
@@ -44,10 +175,11 @@ final class WeekSearch
         $kept = $best;
         for ($round = 0; $round < $rounds && $bestScore < $most; $round++) {
             $this->takeOut();
+            $this->board->settle();
             $this->fill(true);
             $now = $this->score();
             // A worse plan is a way to a better one, as long as there are rounds left to find it.
-            if ($now > $score - intdiv(8 * self::QUARTER * ($rounds - $round), $rounds) * ($this->chance(3) === 0 ? 1 : 0)) {
+            if ($now > $score - intdiv(8 * self::EIGHTH * ($rounds - $round), $rounds) * ($this->chance(3) === 0 ? 1 : 0)) {
                 $score = $now;
                 $kept = $this->board->standing();
                 if ($now > $bestScore) {
@@ -65,7 +197,7 @@ final class WeekSearch
     {
         $most = 0;
         foreach ($this->board->gains as $task => $gains) {
-            $most += self::QUARTER * array_sum($gains) + self::KEPT * WeekBoard::count($this->board->stood[$task]);
+            $most += self::EIGHTH * array_sum($gains) + $this->kept * WeekBoard::count($this->board->stood[$task]);
         }
 
         return $most;
@@ -73,16 +205,14 @@ final class WeekSearch
 
     private function score(): int
     {
-        $score = -self::EARLY * $this->board->early();
+        $score = self::EIGHTH * $this->board->eighths() - ($this->canBegin ? self::NOT_BEGUN * $this->board->notBegun() : 0);
         foreach ($this->board->on as $task => $days) {
             if ($days !== 0) {
-                $count = WeekBoard::count($days);
-                foreach ($this->board->gains[$task] as $at => $gain) {
-                    $score += $at < $count ? self::QUARTER * $gain : 0;
-                }
-                $score += self::KEPT * WeekBoard::count($days & $this->board->stood[$task]);
+                $score += $this->kept * WeekBoard::count($days & $this->board->stood[$task]);
                 // Of two plans of the same sum, the one that meets new things earlier.
-                $score -= $this->board->new[$task] && ($days & 3) === 0 ? 1 : 0;
+                if ($this->board->new[$task] || $this->board->tasks[$task]->class === TaskClass::Remedy) {
+                    $score -= WeekBoard::dayAt($days, 0);
+                }
             }
         }
 
@@ -91,10 +221,13 @@ final class WeekSearch
 
     private function takeOut(): void
     {
-        match ($this->chance(5)) {
-            0 => $this->emptyDay($this->chance(count($this->board->room))),
+        match ($this->chance(8)) {
+            0 => $this->emptyDay($this->chance($this->board->days)),
             1 => $this->takeTasks(1 + $this->chance(3)),
             2, 3 => $this->makeRoom($this->chance(count($this->board->on))),
+            4 => $this->takeTasks(2 + $this->chance(4)),
+            5 => $this->goFor($this->chance(count($this->board->on))),
+            6 => $this->startElsewhere(),
             default => $this->takeDays(1 + $this->chance(4)),
         };
     }
@@ -103,7 +236,7 @@ final class WeekSearch
     {
         foreach (array_keys($this->board->on) as $task) {
             if ($this->isLoose($task, $day) && $this->chance(4) > 0) {
-                $this->board->takeOff($task, $day);
+                $this->takeOff($task, $day);
             }
         }
     }
@@ -121,28 +254,91 @@ final class WeekSearch
             $task = $this->chance(count($this->board->on));
             $loose = $this->board->on[$task] & ~$this->board->locked[$task];
             if ($loose !== 0) {
-                $this->board->takeOff($task, WeekBoard::dayAt($loose, $this->chance(WeekBoard::count($loose))));
+                $this->takeOff($task, WeekBoard::dayAt($loose, $this->chance(WeekBoard::count($loose))));
             }
         }
     }
 
-    /** A task that found no room, or not enough, gets the time of others. */
+    /** The first day of a task goes with the others, which rest on it. */
+    private function takeOff(int $task, int $day): void
+    {
+        $on = $this->board->on[$task];
+        if (($on & -$on) === 1 << $day) {
+            $this->board->drop($task);
+        } else {
+            $this->board->lift($task, $day);
+        }
+    }
+
+    /** A chain begins on other days. */
+    private function startElsewhere(): void
+    {
+        if ($this->waiting === []) {
+            $this->takeTasks(3);
+
+            return;
+        }
+        $goal = $this->waiting[$this->chance(count($this->waiting))];
+        $this->board->drop($goal);
+        foreach ($this->needs[$goal] as $for) {
+            $this->board->drop($for);
+            foreach ($this->needs[$for] as $before) {
+                $this->board->drop($before);
+            }
+        }
+        $this->takeDays($this->chance(4));
+        $this->board->settle();
+        $this->wander = 2;
+        $this->place($goal, true);
+        $this->wander = 4;
+    }
+
+    /** A task is placed first, with all that it waits for, and much of the rest after it. */
+    private function goFor(int $goal): void
+    {
+        if (! isset($this->board->gains[$goal][0])) {
+            return;
+        }
+        $of = 2 + $this->chance(4);
+        foreach (array_keys($this->board->on) as $task) {
+            if ($this->chance($of) > 0) {
+                $this->board->drop($task);
+            }
+        }
+        $this->board->drop($goal);
+        $this->board->settle();
+        $this->place($goal, true);
+    }
+
+    /** A task that found no room, or not enough, gets the time of others, with all that it waits for. */
     private function makeRoom(int $task): void
     {
         $count = WeekBoard::count($this->board->on[$task]);
         if (! isset($this->board->gains[$task][$count])) {
             return;
         }
-        for ($days = $this->board->twice[$task] && $count === 0 ? 2 : 1; $days > 0; $days--) {
-            $day = $this->chance(count($this->board->room));
-            $from = $this->chance(count($this->board->on));
-            for ($step = 0; $step < count($this->board->on) && $this->board->room[$day] < $this->board->size[$task]; $step++) {
-                $other = ($from + $step) % count($this->board->on);
-                if ($other !== $task && $this->isLoose($other, $day)) {
-                    $this->board->takeOff($other, $day);
+        $needs = [$task];
+        for ($at = 0; isset($needs[$at]); $at++) {
+            foreach ($this->needs[$needs[$at]] as $for) {
+                if ($this->board->on[$for] === 0 && ! in_array($for, $needs, true)) {
+                    $needs[] = $for;
                 }
             }
         }
+        foreach ($needs as $one) {
+            $times = $this->board->twice[$one] && $this->board->on[$one] === 0 ? 2 : 1;
+            while ($times-- > 0) {
+                $day = $this->chance($this->board->days);
+                $from = $this->chance(count($this->board->on));
+                for ($step = 0; $step < count($this->board->on) && $this->board->room[$day] < $this->board->sizeFirst[$one]; $step++) {
+                    $other = ($from + $step) % count($this->board->on);
+                    if (! in_array($other, $needs, true) && $this->isLoose($other, $day)) {
+                        $this->takeOff($other, $day);
+                    }
+                }
+            }
+        }
+        $this->board->settle();
         $this->place($task, true);
     }
 
@@ -153,37 +349,94 @@ final class WeekSearch
 
     private function fill(bool $withChance): void
     {
+        $open = array_keys($this->board->gains);
+        // What is short may be minutes, or the number of tasks and of new things a day.
+        $this->byTime = ! $withChance || $this->chance(3) > 0;
         do {
             $order = [];
-            foreach ($this->board->gains as $task => $gains) {
-                $count = WeekBoard::count($this->board->on[$task]);
-                $next = $this->board->twice[$task] && $count === 0 ? 2 : 1;
-                $gain = array_sum(array_slice($gains, $count, $next));
-                if ($gain > 0) {
-                    $order[$task] = intdiv($gain * 1024, $next * $this->board->size[$task]) * ($withChance ? 64 + $this->chance(64) : 1);
+            foreach ($open as $task) {
+                $on = $this->board->on[$task];
+                $count = $on === 0 ? 0 : WeekBoard::count($on);
+                if (isset($this->board->gains[$task][$count])) {
+                    $order[$task] = $this->density($task, $count) * ($withChance ? 64 + $this->chance(64) : 1);
                 }
             }
             arsort($order);
-            $placed = false;
+            $placed = [];
             foreach ($order as $task => $_) {
-                $placed = $this->place($task, $withChance) || $placed;
+                if ($this->place($task, $withChance)) {
+                    $placed[] = $task;
+                }
             }
-        } while ($placed);
+            // What found no room finds none while the others only take more; what prepares a page comes with its playing.
+            $open = $placed === [] ? [] : array_values(array_unique([...$placed, ...$this->prepared]));
+        } while ($placed !== []);
+        $this->board->settle();
+    }
+
+    /** What a task is worth for its time, with all that it needs and that does not stand yet. */
+    private function density(int $task, int $count): int
+    {
+        if ($count > 0) {
+            return intdiv($this->board->gains[$task][$count] * 1024, $this->byTime ? $this->board->size[$task] : 8);
+        }
+        $twice = $this->board->twice[$task];
+        $gain = $this->board->gains[$task][0] + ($twice ? $this->board->gains[$task][1] ?? 0 : 0);
+        $size = ($this->byTime ? $this->board->size[$task] : 8) * ($twice ? 2 : 1);
+        foreach ($this->needs[$task] as $for) {
+            if ($this->board->on[$for] === 0) {
+                $gain += $this->board->gains[$for][0] ?? 0;
+                $size += $this->byTime ? $this->board->size[$for] : 8;
+            }
+        }
+
+        return intdiv($gain * 1024, max(1, $size));
     }
 
     private function place(int $task, bool $withChance): bool
     {
-        $days = $this->board->free($task);
+        if ($this->board->on[$task] !== 0) {
+            $days = $this->board->moreDays($task);
+            if ($days === 0) {
+                return false;
+            }
+            $this->board->put($task, $this->choose($task, $days, $withChance));
+
+            return true;
+        }
+        // Preparation of a new page comes with the playing that waits for it.
+        if ($this->board->isOrphan($task)) {
+            return false;
+        }
+        $standing = $this->board->standing();
+        if (! $this->placeWithNeeds($task, $withChance, [])) {
+            $this->board->restore($standing);
+
+            return false;
+        }
+
+        return true;
+    }
+
+    /** @param list<int> $waiting tasks for which this one is placed */
+    private function placeWithNeeds(int $task, bool $withChance, array $waiting): bool
+    {
+        if (($this->board->gains[$task][0] ?? 0) === 0 || in_array($task, $waiting, true)) {
+            return false;
+        }
+        foreach ($this->needs[$task] as $for) {
+            if ($this->board->on[$for] === 0 && ! $this->placeWithNeeds($for, $withChance, [...$waiting, $task])) {
+                return false;
+            }
+        }
+        $days = $this->board->firstDays($task);
         if ($days === 0) {
             return false;
         }
-        $second = $this->board->twice[$task] && $this->board->on[$task] === 0;
         $this->board->put($task, $this->choose($task, $days, $withChance));
-        if ($second) {
-            $days = $this->board->free($task);
+        if ($this->board->twice[$task]) {
+            $days = $this->board->moreDays($task);
             if ($days === 0) {
-                $this->board->drop($task);
-
                 return false;
             }
             $this->board->put($task, $this->choose($task, $days, $withChance));
@@ -195,10 +448,13 @@ final class WeekSearch
     /** What is met first, or waited for, comes early; the rest fills the day that it leaves least room on. */
     private function choose(int $task, int $days, bool $withChance): int
     {
-        if ($withChance && $this->chance(4) === 0) {
+        if (($days & $days - 1) === 0) {
+            return WeekBoard::dayAt($days, 0);
+        }
+        if ($withChance && $this->chance($this->wander) === 0) {
             return WeekBoard::dayAt($days, $this->chance(WeekBoard::count($days)));
         }
-        if ($this->board->on[$task] === 0 && ($this->board->new[$task] || $this->board->follow[$task] !== [])) {
+        if ($this->board->on[$task] === 0 && ($this->board->new[$task] || $this->board->tasks[$task]->class !== TaskClass::Review)) {
             return WeekBoard::dayAt($days, 0);
         }
         $best = -1;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice\Planning;
 
-use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskClass;
 
 /** Makes a filled week kind, at the same sum: days of like length, a task's days apart, the longest rested review first. */
 final readonly class WeekSpread
@@ -14,8 +14,7 @@ final readonly class WeekSpread
 
     private const PASSES = 4;
 
-    /** @param list<PlanTask> $tasks */
-    public function __construct(private WeekBoard $board, private array $tasks) {}
+    public function __construct(private WeekBoard $board) {}
 
     public function even(): void
     {
@@ -25,14 +24,15 @@ final readonly class WeekSpread
         }
     }
 
-    /** Reviews of one value come by how long they rested, where their time allows (rule 6). */
+    /** Reviews of one value come by how long they rested, where their time and the days they are wanted on allow (rule 8). */
     private function rotate(): void
     {
-        $reviews = array_keys(array_filter($this->tasks, fn (PlanTask $task): bool => $task->kind === TaskKind::Review && $task->practised === 0));
-        usort($reviews, fn (int $a, int $b): int => $this->tasks[$b]->idleDays <=> $this->tasks[$a]->idleDays);
+        $tasks = $this->board->tasks;
+        $reviews = array_keys(array_filter($tasks, static fn (PlanTask $task): bool => $task->class === TaskClass::Review && $task->practised === 0));
+        usort($reviews, static fn (int $a, int $b): int => $tasks[$b]->idleDays <=> $tasks[$a]->idleDays ?: $a <=> $b);
         foreach ($reviews as $at => $rested) {
             foreach (array_slice($reviews, $at + 1) as $fresher) {
-                if ($this->tasks[$fresher]->idleDays < $this->tasks[$rested]->idleDays && ($this->board->stood[$rested] | $this->board->stood[$fresher]) === 0 && $this->comesFirst($fresher, $rested)) {
+                if ($tasks[$fresher]->idleDays < $tasks[$rested]->idleDays && ($this->board->stood[$rested] | $this->board->stood[$fresher]) === 0 && $this->comesFirst($fresher, $rested)) {
                     $this->board->exchange($rested, $fresher);
                 }
             }
@@ -44,51 +44,54 @@ final readonly class WeekSpread
         [$a, $b] = [$this->board->on[$fresher], $this->board->on[$rested]];
         [$more, $less] = [WeekBoard::count($a), WeekBoard::count($b)];
 
-        return $this->tasks[$fresher]->value() === $this->tasks[$rested]->value()
+        return $this->board->tasks[$fresher]->value() === $this->board->tasks[$rested]->value()
             && ($more > $less || ($more === $less && $more > 0 && ($a & -$a) < ($b & -$b)));
     }
 
     private function moved(): bool
     {
         $moved = false;
-        foreach (array_keys($this->tasks) as $task) {
-            foreach (array_keys($this->board->room) as $from) {
-                $to = $this->canMove($task, $from) ? $this->kinder($task, $from) : null;
-                if ($to !== null) {
-                    $this->board->move($task, $from, $to);
-                    $moved = true;
-                }
+        foreach (array_keys($this->board->tasks) as $task) {
+            for ($from = 0; $from < $this->board->days; $from++) {
+                $moved = ($this->canMove($task, $from) && $this->move($task, $from)) || $moved;
             }
         }
 
         return $moved;
     }
 
-    /** What is met first, or waited for, stays early; what stood there before a change stays. */
+    /** What is met first stays early; what stood there before a change stays. */
     private function canMove(int $task, int $from): bool
     {
         $loose = $this->board->on[$task] & ~$this->board->locked[$task] & ~$this->board->stood[$task];
         $isFirst = ($this->board->on[$task] & -$this->board->on[$task]) === 1 << $from;
+        $isAlone = ($this->board->on[$task] & $this->board->on[$task] - 1) === 0;
 
-        return ($loose >> $from & 1) === 1 && ! ($isFirst && ($this->tasks[$task]->kind->isWork() || $this->board->follow[$task] !== []));
+        return ($loose >> $from & 1) === 1 && (! $isFirst || ($isAlone && in_array($this->board->tasks[$task]->class, [TaskClass::Review, TaskClass::Theory, TaskClass::Drill, TaskClass::Sight], true)))
+            && ! $this->board->tasks[$task]->performed;
     }
 
-    private function kinder(int $task, int $from): ?int
+    private function move(int $task, int $from): bool
     {
-        $rest = $this->board->on[$task] & ~(1 << $from);
         $size = $this->board->size[$task];
-        $best = null;
+        $room = $this->board->room;
+        $this->board->lift($task, $from);
+        $rest = $this->board->on[$task];
+        $best = $from;
         $least = $this->inARow($rest, $from) * $size * $size;
-        for ($days = $this->board->free($task); $days !== 0; $days &= $days - 1) {
+        for ($days = $rest === 0 ? $this->board->firstDays($task) : $this->board->moreDays($task); $days !== 0; $days &= $days - 1) {
             $to = WeekBoard::dayAt($days, 0);
-            $cost = 2 * $size * ($this->board->room[$from] - $this->board->room[$to] + $size) + $this->inARow($rest, $to) * $size * $size;
-            $isEarlier = $to < $from && $this->tasks[$task]->kind->isWork() && 1 << $to < ($this->board->on[$task] & -$this->board->on[$task]);
-            if ($cost < $least && ! $isEarlier) {
+            if ($to === $from) {
+                continue;
+            }
+            $cost = 2 * $size * ($room[$from] - $room[$to] + $size) + $this->inARow($rest, $to) * $size * $size;
+            if ($cost < $least) {
                 [$best, $least] = [$to, $cost];
             }
         }
+        $this->board->put($task, $best);
 
-        return $best;
+        return $best !== $from;
     }
 
     private function inARow(int $rest, int $day): int

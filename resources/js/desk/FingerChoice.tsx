@@ -11,40 +11,54 @@ type Breakdown = Api['BreakdownResource'];
 
 const FINGERS = [1, 2, 3, 4, 5];
 
-/** Sets a finger over what is printed or worked out; the rest of the hand follows. */
-export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
+/** The teacher's fingers of a piece, saved whole, with the way back. */
+function useOwnFingers(data: Breakdown) {
     const client = useQueryClient();
     const before = useRef<Own[][]>([]);
-    const [which, setWhich] = useState(0);
-    const event = data.report.events.find((one) => one.id === id);
     const save = useMutation({
         mutationFn: (fingers: Own[]) =>
             ask('put', '/pieces/{piece}/fingers', { ...at({ piece: data.piece.id }), body: { fingers } }),
         onSuccess: () =>
             client.invalidateQueries({ queryKey: keyOf('/pieces/{piece}/breakdown', at({ piece: data.piece.id })) }),
     });
+    return {
+        error: save.error,
+        canUndo: before.current.length > 0,
+        /** In the place of what is said of these notes. */
+        set: (notes: Pick<Own, 'hand' | 'place' | 'pitch'>[], fingers: Own[]) => {
+            if (save.isPending) return;
+            before.current.push(data.ownFingers);
+            const isOne = (own: Own) =>
+                notes.some((one) => one.hand === own.hand && one.place === own.place && one.pitch === own.pitch);
+            save.mutate([...data.ownFingers.filter((own) => !isOne(own)), ...fingers]);
+        },
+        undo: () => {
+            const last = before.current.pop();
+            if (last !== undefined) save.mutate(last);
+        },
+    };
+}
+
+/** Sets a finger over what is printed or worked out; the rest of the hand follows. */
+export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
+    const fingers = useOwnFingers(data);
+    const [which, setWhich] = useState(0);
+    const event = data.report.events.find((one) => one.id === id);
     const pitches = event?.pitches ?? [];
     const pitch = pitches[Math.min(which, pitches.length - 1)];
-    const isHere = (own: Own) => own.hand === event?.hand && own.place === event.place && own.pitch === pitch;
-    const own = data.ownFingers.find(isHere)?.finger ?? null;
-    const set = (finger: number | null) => {
-        if (event === undefined || pitch === undefined || save.isPending) return;
-        before.current.push(data.ownFingers);
-        const others = data.ownFingers.filter((one) => !isHere(one));
-        const hand = event.hand === 'L' ? 'L' : 'R';
-        save.mutate(finger === null ? others : [...others, { hand, place: event.place, pitch, finger }]);
-    };
+    const note =
+        event === undefined || pitch === undefined
+            ? null
+            : { hand: event.hand === 'L' ? ('L' as const) : ('R' as const), place: event.place, pitch };
+    const own =
+        data.ownFingers.find((one) => one.hand === note?.hand && one.place === note.place && one.pitch === note.pitch)
+            ?.finger ?? null;
     const others = event === undefined ? [] : otherChoice(data.report, event);
-    const takeOther = () => {
-        if (others.length === 0 || save.isPending) return;
-        before.current.push(data.ownFingers);
-        const isOne = (own: Own) =>
-            others.some((one) => one.hand === own.hand && one.place === own.place && one.pitch === own.pitch);
-        save.mutate([...data.ownFingers.filter((own) => !isOne(own)), ...others]);
+    const set = (finger: number | null) => {
+        if (note !== null) fingers.set([note], finger === null ? [] : [{ ...note, finger }]);
     };
-    const undo = () => {
-        const last = before.current.pop();
-        if (last !== undefined) save.mutate(last);
+    const takeOther = () => {
+        if (others.length > 0) fingers.set(others, others);
     };
     useKeys([
         ...FINGERS.map((finger) => ({
@@ -54,7 +68,7 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
         })),
         { key: '0', does: 'the finger as it was', run: () => set(null) },
         { key: 'o', does: 'the other fingers that are as good', run: takeOther },
-        { key: 'u', does: 'undo the finger', run: undo },
+        { key: 'u', does: 'undo the finger', run: fingers.undo },
     ]);
     if (event === undefined || pitch === undefined || event.move === 'held') return null;
     return (
@@ -71,15 +85,19 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
                 setWhich={setWhich}
                 own={own}
                 set={set}
-                undo={before.current.length > 0 ? undo : null}
+                undo={fingers.canUndo ? fingers.undo : null}
             />
-            {others.length > 0 && (
-                <Button size="compact-sm" variant="default" mt={4} onClick={takeOther}>
-                    The other choice: {others.map((one) => one.finger).join(' ')} (o)
-                </Button>
-            )}
-            <Trouble error={save.error} />
+            {others.length > 0 && <OtherButton others={others} take={takeOther} />}
+            <Trouble error={fingers.error} />
         </section>
+    );
+}
+
+function OtherButton({ others, take }: { others: Own[]; take: () => void }) {
+    return (
+        <Button size="compact-sm" variant="default" mt={4} onClick={take}>
+            The other choice: {others.map((one) => one.finger).join(' ')} (o)
+        </Button>
     );
 }
 
