@@ -31,6 +31,7 @@ use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\Slip as SlipKind;
+use Nasturtium\Core\Practice\TaskClass;
 
 /**
  * An invented studio with four weeks behind it. The weeks are lived through with the same actions that serve the
@@ -43,6 +44,9 @@ final class DemoStudio
     public const PASSWORD = 'nasturtium';
 
     private const WEEKS = 4;
+
+    /** Of a hundred, how much sooner preparation passes than playing. */
+    private const PREPARED = 30;
 
     private readonly Chance $chance;
 
@@ -186,7 +190,8 @@ final class DemoStudio
                 continue;
             }
             $ready = $task->stage === null || $task->stage->waitsFor()->whereNull('passed_on')->doesntExist();
-            $pass = $this->chance->happens(min(95, $ease + 8 * $task->practices->count())) && $ready;
+            $easier = $task->taskClass() === TaskClass::Preparation ? self::PREPARED : 0;
+            $pass = $this->chance->happens(min(95, $ease + $easier + 8 * $task->practices->count())) && $ready;
             if (! $pass && $task->stage?->kind === StageKind::TempoLadder && $task->tempo !== null && $task->learning !== null) {
                 $task->update(['tempo_reached' => $task->learning->load(['piece', 'ladders'])->ladder(null)->next($task->tempo, true)]);
             }

@@ -11,11 +11,11 @@ use Nasturtium\Core\Score\Piece;
 final readonly class LearningOrder
 {
     /**
-     * @param  int  $bars  in which something sounds
+     * @param  int  $bars  in which something sounds; a pickup is none
      * @param  list<Learn>  $order  one for each bar that is different
      * @param  array{R: int, L: int}  $hands  different bars of each hand
      */
-    private function __construct(public int $bars, public array $order, public array $hands) {}
+    private function __construct(public int $bars, public array $order, public array $hands, private bool $hasPickup) {}
 
     /** @param list<StickingPoint> $points */
     public static function of(Piece $piece, array $points): self
@@ -32,7 +32,7 @@ final readonly class LearningOrder
             if ($both === '') {
                 continue;
             }
-            $bars++;
+            $bars += $measure->pickup ? 0 : 1;
             $groups[$both][] = $measure->number;
             foreach (Hand::cases() as $hand) {
                 $hands[$hand->value][Bars::same($measure, $hand)] = true;
@@ -42,18 +42,23 @@ final readonly class LearningOrder
         usort($order, static fn (Learn $a, Learn $b): int => [count($b->serves), $b->score, $a->measure] <=> [count($a->serves), $a->score, $b->measure]);
         unset($hands['R'][''], $hands['L']['']);
 
-        return new self($bars, $order, ['R' => count($hands['R']), 'L' => count($hands['L'])]);
+        $pickup = $piece->pickup();
+
+        return new self($bars, $order, ['R' => count($hands['R']), 'L' => count($hands['L'])], $pickup !== null && Bars::both($pickup) !== '');
     }
 
-    /** `This page is 16 bars; you learn 7.` */
+    /** `This page is 16 bars; you learn 7.`; a pickup is told, and is no bar. */
     public function text(): string
     {
-        $learn = count($this->order);
+        $learn = count($this->order) - ($this->hasPickup ? 1 : 0);
+        $bars = $this->bars.($this->bars === 1 ? ' bar' : ' bars');
+        $page = 'This page is '.($this->hasPickup ? "{$bars} and a pickup" : $bars);
 
         return match (true) {
-            $this->bars === 0 => 'Nothing sounds on this page.',
-            $learn === $this->bars => "This page is {$this->bars} ".($this->bars === 1 ? 'bar.' : 'bars, all different.'),
-            default => "This page is {$this->bars} bars; you learn {$learn}.",
+            $this->bars === 0 && ! $this->hasPickup => 'Nothing sounds on this page.',
+            $learn < $this->bars => "{$page}; you learn {$learn}.",
+            $this->bars === 1 => "{$page}.",
+            default => "{$page}, all different.",
         };
     }
 }

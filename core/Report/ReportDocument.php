@@ -43,6 +43,7 @@ final class ReportDocument
         $piece = $breakdown->piece;
         $settings = $breakdown->settings;
         $equal = Document\Equal::of($piece);
+        $sticking = $document->sticking($equal);
 
         return new Document\Report(
             version: self::VERSION,
@@ -72,7 +73,8 @@ final class ReportDocument
             hands: array_map(Document\Hands::of(...), $piece->measures, $breakdown->hands),
             handFirst: $settings->isForNobody ? null : ShakierHand::of($piece, $settings->known),
             chunks: array_map($document->chunk(...), $breakdown->chunks),
-            sticking: $document->sticking($equal),
+            sticking: $sticking,
+            lookOver: LookOver::of($breakdown, array_values(array_map(static fn (Document\Sticking $one): int => $one->measure, array_filter($sticking, static fn (Document\Sticking $one): bool => $one->thorn)))),
             learn: Document\Learn::of($breakdown->learn),
             path: $settings->path->name,
             stages: array_map(static fn (Stage $stage): Document\Stage => Document\Stage::of($stage, array_map($document->chunk(...), $stage->chunks)), $breakdown->stages),

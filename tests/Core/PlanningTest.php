@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Demo\InventedWeeks;
+use App\Demo\SimulatedYear;
+use App\Demo\YearFigures;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\WeekFile;
 use Nasturtium\Core\Path\AskedStages;
@@ -296,6 +298,17 @@ test('what is asked of a page: glances and preparation, and two playing stages b
     'together passed, a hand not' => [['look over', 'right hand', 'hands together'], ['tap and count', 'left hand', 'join lines', 'finish']],
     'all but the last' => [['look over', 'tap and count', 'right hand', 'left hand', 'hands together', 'join lines'], ['finish']],
 ]);
+
+test('weeks of invented students keep what a teacher looks for', function (int $student): void {
+    $year = SimulatedYear::of($student, 8);
+    expect([$year->broken, $year->overfull, $year->withoutWarmUp, $year->openedWithoutPlaying])->toBe([0, 0, 0, 0])
+        ->and($year->share())->toBeGreaterThan(0.85)
+        ->and($year->opened)->toBeGreaterThan(0);
+    $all = new YearFigures();
+    $all->add($year);
+    $all->add($year);
+    expect([$all->weeks, $all->used, $all->longestWait])->toBe([16, 2 * $year->used, $year->longestWait]);
+})->with([1, 2, 3, 5]);
 
 test('a week is written and read again, and its plan printed', function (): void {
     $week = InventedWeeks::make(8);

@@ -121,6 +121,14 @@ test('of bars that unlock as much, what sticks comes first', function (): void {
         ->and(broken_down("R: wr\n")['learn']['text'])->toBe('Nothing sounds on this page.');
 });
 
+test('a pickup is no bar in a sentence', function (string $tune, string $says): void {
+    expect(broken_down($tune)['learn']['text'])->toBe($says);
+})->with([
+    'a pickup' => ["R: @c4 q1 | q1 2 3 4 | q1 2 3 4 | h.5\n", 'This page is 3 bars and a pickup; you learn 2.'],
+    'all different' => ["R: @c4 q1 | q1 2 3 4 | h.5\n", 'This page is 2 bars and a pickup, all different.'],
+    'one bar' => ["R: @c4 q1 2 3 4\n", 'This page is 1 bar.'],
+]);
+
 test('a dragged range is a chunk exact to the beat', function (int $first, int $from, int $last, int $to, string $places, string $beats): void {
     $chunk = (new Chunks(tune("R: @c4 q5 | q1234 | h1 2 | q5432 | h.1\n")))->between($first, $from, $last, $to);
     expect("{$chunk->from}-{$chunk->to}")->toBe($places)->and((string) $chunk->beats)->toBe($beats);

@@ -40,6 +40,7 @@ final readonly class Report implements \JsonSerializable
      * @param  ?Hand  $handFirst  the one whose notes the student knows less; null when they are known alike, or one hand plays alone, or no notes were given
      * @param  list<Chunk>  $chunks  parts to practise, equal ones once
      * @param  list<Sticking>  $sticking  of each bar in which something sounds
+     * @param  list<Pointed>  $lookOver  what is pointed at before a key is played, in order
      * @param  Learn  $learn  how much there is to learn
      * @param  string  $path  its name
      * @param  list<Stage>  $stages  that this page has, in order
@@ -73,6 +74,7 @@ final readonly class Report implements \JsonSerializable
         public ?Hand $handFirst,
         public array $chunks,
         public array $sticking,
+        public array $lookOver,
         public Learn $learn,
         public string $path,
         public array $stages,

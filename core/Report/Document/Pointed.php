@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Report\Document;
+
+/** Something that is pointed at before a key is played. */
+final readonly class Pointed implements \JsonSerializable
+{
+    use Fields;
+
+    /**
+     * @param  string  $what  in a word or two: `Key`
+     * @param  string  $text  in words: `G major: one sharp, F♯.`
+     * @param  list<int>  $bars  that it is about; none where it is about the page
+     */
+    public function __construct(
+        public string $what,
+        public string $text,
+        public array $bars,
+    ) {}
+}
