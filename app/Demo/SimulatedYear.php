@@ -228,7 +228,8 @@ final class SimulatedYear
                 }
             }
             if (count($this->pages[$at]['passed']) === count(self::STAGES)) {
-                $this->reviews[] = ['name' => $page['name'], 'size' => $page['size'], 'step' => 0, 'played' => $number + 1, 'late' => 0];
+                // A review is once through.
+                $this->reviews[] = ['name' => $page['name'], 'size' => 2 + intdiv($page['size'], 4), 'step' => 0, 'played' => $number + 1, 'late' => 0];
             }
         }
         $this->pages = array_values(array_filter($this->pages, static fn (array $page): bool => count($page['passed']) < count(self::STAGES)));

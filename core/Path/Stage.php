@@ -15,6 +15,7 @@ final readonly class Stage
      * @param  int|null  $tempo  in beats of the time signature a minute; null when no tempo is kept
      * @param  int  $halfMinutes  its estimated time
      * @param  list<int>  $waitsFor  places in the list of stages, from 0
+     * @param  string  $sentence  what the student does, as it fits the page
      * @param  string  $content  what it works on, the same as long as that does not change
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Stage
         public ?int $tempo,
         public int $halfMinutes,
         public array $waitsFor,
+        public string $sentence,
         public string $content,
     ) {}
 }

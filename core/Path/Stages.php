@@ -51,6 +51,7 @@ final class Stages
     {
         $steps = array_values(array_filter($path->steps, $this->applies(...)));
         $content = new StageContent($this->piece);
+        $words = new StageWords($this->piece, $this->chunks['']->hands());
         $stages = [];
         foreach ($steps as $i => $step) {
             $chunks = $this->chunks($step);
@@ -63,6 +64,7 @@ final class Stages
                 $tempo,
                 $this->halfMinutes($step, $chunks, $repetitions, $tempo),
                 self::waitsFor($steps, $i),
+                $words->of($step),
                 $content->of($step, $chunks),
             );
         }

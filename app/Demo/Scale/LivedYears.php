@@ -211,7 +211,7 @@ final class LivedYears
         $task = $this->task(
             TaskKind::Stage,
             ucfirst($step->kind->value),
-            $step->kind->sentence(),
+            $stage->stage->sentence,
             $stage->misses === 0 ? 'the next stage' : 'not passed yet',
             $stage->stage->halfMinutes,
             2,

@@ -93,6 +93,7 @@ final class OpenPiece
     {
         $columns = [
             ...Stage::columnsOf($stage->step),
+            'sentence' => $stage->sentence,
             'position' => $position,
             'content' => $stage->content,
             'repetitions' => $stage->repetitions,

@@ -28,7 +28,7 @@ use Nasturtium\Core\Score\Hand;
  * @property StageKind $kind
  * @property string $content what it works on
  * @property string $name of an own stage
- * @property string $sentence
+ * @property string $sentence as it fits the page
  * @property string $pass_mark
  * @property ?Petal $petal
  * @property ?Hand $hand
@@ -60,7 +60,8 @@ final class Stage extends Model implements OfStudent
 
     public function instruction(): string
     {
-        return $this->isOwn() ? $this->sentence : $this->kind->sentence();
+        // Pages that were opened before sentences fitted them have the usual one.
+        return $this->sentence !== '' ? $this->sentence : $this->kind->sentence();
     }
 
     public function passMark(): string

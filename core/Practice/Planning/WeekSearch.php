@@ -13,10 +13,13 @@ use Nasturtium\Core\Practice\TaskClass;
  */
 final class WeekSearch
 {
-    private const ROUNDS = 1500;
+    private const ROUNDS = 2000;
+
+    /** A week of more tasks than these is searched in fewer rounds: each of them takes longer. */
+    private const USUAL_TASKS = 20;
 
     /** From so many starts. */
-    private const RUNS = 3;
+    private const RUNS = 4;
 
     private const MOST_STARTS = 40;
 
@@ -76,7 +79,7 @@ final class WeekSearch
         $this->perform();
         $starts = $this->starts();
         $this->board->restore($starts[0][1]);
-        $rounds ??= self::ROUNDS;
+        $rounds ??= intdiv(self::ROUNDS * self::USUAL_TASKS, max(self::USUAL_TASKS, count($this->board->on)));
         if ($rounds === 0) {
             return;
         }
@@ -110,7 +113,7 @@ final class WeekSearch
             $goals[] = [$goal];
         }
         $starts = [];
-        foreach (array_slice($goals, 0, self::MOST_STARTS) as $of) {
+        foreach (array_slice($goals, 0, 1 + intdiv(self::MOST_STARTS * self::USUAL_TASKS, max(self::USUAL_TASKS, count($this->board->on)))) as $of) {
             $this->board->restore($empty);
             foreach ($of as $goal) {
                 $this->place($goal, false);
@@ -126,7 +129,7 @@ final class WeekSearch
         }
         usort($starts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        return $starts;
+        return $starts ?: throw new \LogicException('the plan that is filled by value is always tried');
     }
 
     /** What is played at a concert soon stands on every day that has the time; in turn where not all of it fits. */
@@ -354,10 +357,11 @@ final class WeekSearch
         $this->byTime = ! $withChance || $this->chance(3) > 0;
         do {
             $order = [];
+            $room = max([0, ...$this->board->room]);
             foreach ($open as $task) {
                 $on = $this->board->on[$task];
                 $count = $on === 0 ? 0 : WeekBoard::count($on);
-                if (isset($this->board->gains[$task][$count])) {
+                if (isset($this->board->gains[$task][$count]) && $this->board->size[$task] <= $room) {
                     $order[$task] = $this->density($task, $count) * ($withChance ? 64 + $this->chance(64) : 1);
                 }
             }
@@ -371,7 +375,6 @@ final class WeekSearch
             // What found no room finds none while the others only take more; what prepares a page comes with its playing.
             $open = $placed === [] ? [] : array_values(array_unique([...$placed, ...$this->prepared]));
         } while ($placed !== []);
-        $this->board->settle();
     }
 
     /** What a task is worth for its time, with all that it needs and that does not stand yet. */

@@ -46,7 +46,7 @@ final readonly class Stage implements \JsonSerializable
             $stage->step->petal,
             $stage->step->hand,
             $chunks,
-            $stage->step->sentence,
+            $stage->sentence,
             $stage->step->passMark,
             $stage->halfMinutes / 2,
             $stage->repetitions,
