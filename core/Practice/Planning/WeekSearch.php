@@ -32,6 +32,9 @@ final class WeekSearch
     /** Of a hundred parts of the sum, what a change may cost so that less is moved. */
     private const FOR_REST = 100;
 
+    /** Eighths that a mark is worth which stays, where rest is looked for before the sum. */
+    private const DEAR = 4;
+
     private int $seed = 20310505;
 
     /** What is worth most comes first for its minutes, or for the place it takes. */
@@ -41,7 +44,7 @@ final class WeekSearch
     private int $wander = 4;
 
     /** What each day that stands as it stood is worth. */
-    private readonly int $kept;
+    private int $kept;
 
     private readonly bool $canBegin;
 
@@ -77,6 +80,7 @@ final class WeekSearch
             return;
         }
         $this->perform();
+        $empty = $this->board->standing();
         $starts = $this->starts();
         $this->board->restore($starts[0][1]);
         $rounds ??= intdiv(self::ROUNDS * self::USUAL_TASKS, max(self::USUAL_TASKS, count($this->board->on)));
@@ -92,6 +96,31 @@ final class WeekSearch
             $best = $score > $best[0] ? [$score, $this->board->standing()] : $best;
         }
         $this->board->restore($best[1]);
+        $this->rest($empty, intdiv($rounds, self::RUNS));
+    }
+
+    /**
+     * What stood, put back and filled up, is taken where no more than a hundredth of the sum is lost by it.
+     *
+     * @param  array{array<int, int>, array<int, int>, array<int, int>}  $empty
+     */
+    private function rest(array $empty, int $rounds): void
+    {
+        if ($this->kept === 0) {
+            return;
+        }
+        $best = $this->board->standing();
+        [$sum, $notBegun] = [$this->board->eighths(), $this->board->notBegun()];
+        $this->board->restore($empty);
+        $this->putBack();
+        $this->fill(false);
+        $kept = $this->kept;
+        $this->kept = self::DEAR * self::EIGHTH;
+        $this->improve($rounds);
+        $this->kept = $kept;
+        if ($this->board->eighths() * self::FOR_REST < $sum * (self::FOR_REST - 1) || $this->board->notBegun() > $notBegun) {
+            $this->board->restore($best);
+        }
     }
 
     /**
