@@ -20,7 +20,7 @@ test('one JSON document, nothing else, with every field', function (): void {
     [$code, $out, $err] = breakdown_command($file, '--path=sound', '--school=phrase', '--known=C4');
     $report = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
     expect($code)->toBe(0)->and($err)->toBe('')
-        ->and(array_keys($report))->toBe(['version', 'student', 'piece', 'checks', 'play_order', 'beats', 'bars', 'count_in', 'events', 'counting', 'positions', 'shifts', 'crossings', 'leaps', 'spans', 'weak_runs', 'finger_lines', 'notes', 'landmarks_due', 'traps', 'drill', 'rings', 'equal', 'lines', 'hands', 'hand_first', 'chunks', 'sticking', 'learn', 'path', 'stages'])
+        ->and(array_keys($report))->toBe(['version', 'student', 'piece', 'checks', 'play_order', 'beats', 'bars', 'count_in', 'events', 'counting', 'positions', 'shifts', 'crossings', 'leaps', 'spans', 'weak_runs', 'finger_lines', 'notes', 'landmarks_due', 'traps', 'drill', 'rings', 'equal', 'lines', 'hands', 'hand_first', 'chunks', 'sticking', 'look_over', 'learn', 'path', 'stages'])
         ->and($report['notes'][0]['status'])->toBe('secure')
         ->and($report['stages'][0]['name'])->toBe('listen');
     unlink($file);
