@@ -64,6 +64,14 @@ describe('what is said beside the music', () => {
         expect(found.filter((one) => one.title.includes('standard'))).toHaveLength(1);
     });
 
+    it('says the parts of a stage in bars, and the pickup by its name', () => {
+        const two = reportOf('R: @c4 q1 | w1 | w2\nL: / | @5=c3 w5 | w5\nR: w3 | w1\nL: w5 | w5\n');
+        const air = named(findingsOf(two, 'stages'), '4. Fingers in the air');
+        expect(air?.text).toContain('In 2 parts: the pickup to bar 2, bars 3 to 4.');
+        const turns = findingsOf(two, 'stages').find((one) => one.title.endsWith('Join lines'));
+        expect(turns?.text).not.toMatch(/\d\.\d/);
+    });
+
     it('tells of crossings, wide chords and weak fingers', () => {
         const found = findingsOf(reportOf("R: @c4 v1 d e f g a b c | @c4 h(cc') v4 5 4 5 |\n"), 'fingers');
         expect(titles(found)).toContain('Thumb under');

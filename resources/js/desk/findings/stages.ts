@@ -1,6 +1,6 @@
 import type { Report } from '../../api';
 import { handWords, minutes, tempoWords } from '../../shared/words';
-import { capital, type Finding, found } from './finding';
+import { capital, type Finding, found, stretch } from './finding';
 
 /** The way the page is learnt, stage by stage. */
 export function stages(report: Report): Finding[] {
@@ -12,7 +12,7 @@ export function stages(report: Report): Finding[] {
         const chunks =
             stage.chunks.length < 2
                 ? ''
-                : ` In ${stage.chunks.length} parts: ${stage.chunks.map((one) => `${one.from}–${one.to}`).join(', ')}.`;
+                : ` In ${stage.chunks.length} parts: ${stage.chunks.map(partWords).join(', ')}.`;
         const tempo = stage.tempo === null ? '' : `, ${tempoWords(stage.tempo)}`;
         return found(
             `${i + 1}. ${capital(stage.name)}`,
@@ -21,4 +21,10 @@ export function stages(report: Report): Finding[] {
             [...bars],
         );
     });
+}
+
+/** `bars 5 to 8`, `the pickup to bar 4`, `bar 3 into bar 4` where it ends on a first beat. */
+function partWords({ from, to }: { from: string; to: string }): string {
+    const [first, last] = [Number.parseInt(from, 10), Number.parseInt(to, 10)];
+    return last > first && to === `${last}.1` ? `${stretch(first, last - 1)} into bar ${last}` : stretch(first, last);
 }
