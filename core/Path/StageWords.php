@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
-use Nasturtium\Core\Pattern\HandsPlay;
-use Nasturtium\Core\Pattern\HandsTogether;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Words;
 
 /** What a stage asks of a student, in one sentence that fits the page: its hands, and only the marks that are there (trade 8.2). */
 final readonly class StageWords
@@ -16,13 +15,10 @@ final readonly class StageWords
 
     private bool $hasBothHands;
 
-    private bool $everTogether;
-
-    /** @param list<HandsTogether> $hands by measure */
-    public function __construct(private Piece $piece, array $hands)
+    /** @param bool $everTogether the hands sound together somewhere */
+    public function __construct(private Piece $piece, private bool $everTogether)
     {
         $this->hasBothHands = $piece->plays(Hand::Right) && $piece->plays(Hand::Left);
-        $this->everTogether = in_array(HandsPlay::Together, array_map(static fn (HandsTogether $one): HandsPlay => $one->play, $hands), true);
     }
 
     public function of(PathStep $step): string
@@ -79,8 +75,7 @@ final readonly class StageWords
         }
         $order = ['slurs', ...array_values(self::MARKS), 'dynamics'];
         $said = array_values(array_filter($order, static fn (string $one): bool => isset($found[$one])));
-        $last = array_pop($said);
 
-        return $said === [] ? (string) $last : implode(', ', $said)." and {$last}";
+        return Words::listed($said);
     }
 }

@@ -51,7 +51,7 @@ final class Stages
     {
         $steps = array_values(array_filter($path->steps, $this->applies(...)));
         $content = new StageContent($this->piece);
-        $words = new StageWords($this->piece, $this->chunks['']->hands());
+        $words = new StageWords($this->piece, $this->everTogether);
         $stages = [];
         foreach ($steps as $i => $step) {
             $chunks = $this->chunks($step);

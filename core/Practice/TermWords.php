@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Practice;
 
+use Nasturtium\Core\Words;
+
 /** A term in sentences that a teacher would write. */
 final class TermWords
 {
@@ -37,7 +39,7 @@ final class TermWords
         $more = $secure - $before;
         $said = "{$name} reads ".self::count($secure, 'note').' securely'.($more > 0 ? ", {$more} more than at the start." : '.');
         if ($shaky !== []) {
-            $said .= ' '.self::listed(array_slice($shaky, 0, 6)).(count($shaky) === 1 ? ' is' : ' are').' still shaky.';
+            $said .= ' '.Words::listed(array_slice($shaky, 0, 6)).(count($shaky) === 1 ? ' is' : ' are').' still shaky.';
         }
 
         return [$said];
@@ -51,8 +53,8 @@ final class TermWords
     public static function pieces(array $signedOff, array $open): array
     {
         return [
-            ...$signedOff === [] ? [] : [self::count(count($signedOff), 'piece').' signed off: '.self::listed($signedOff).'.'],
-            ...$open === [] ? [] : ['At work on '.self::listed($open).'.'],
+            ...$signedOff === [] ? [] : [self::count(count($signedOff), 'piece').' signed off: '.Words::listed($signedOff).'.'],
+            ...$open === [] ? [] : ['At work on '.Words::listed($open).'.'],
         ];
     }
 
@@ -87,13 +89,5 @@ final class TermWords
     private static function count(int $number, string $thing): string
     {
         return $number === 1 ? "one {$thing}" : "{$number} {$thing}s";
-    }
-
-    /** @param list<string> $words */
-    private static function listed(array $words): string
-    {
-        $last = array_pop($words);
-
-        return $words === [] ? (string) $last : implode(', ', $words)." and {$last}";
     }
 }

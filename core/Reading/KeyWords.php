@@ -6,12 +6,11 @@ namespace Nasturtium\Core\Reading;
 
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Pitch;
+use Nasturtium\Core\Words;
 
 /** A key signature with its sharps or flats by name (trade 3.8). */
 final readonly class KeyWords
 {
-    private const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven'];
-
     /** Letters in the order in which sharps are written; flats come the other way round. */
     private const SHARPS = [3, 0, 4, 1, 5, 2, 6];
 
@@ -21,7 +20,7 @@ final readonly class KeyWords
         $names = self::names($key);
         $what = match (true) {
             $names === [] => 'no sharps or flats',
-            default => (self::NUMBERS[count($names)] ?? count($names)).($key->fifths > 0 ? ' sharp' : ' flat').(count($names) > 1 ? 's' : '').', '.self::listed($names),
+            default => Words::number(count($names)).($key->fifths > 0 ? ' sharp' : ' flat').(count($names) > 1 ? 's' : '').', '.Words::listed($names),
         };
 
         return $key->fixed ? self::spelled($key->name()).": {$what}" : $what;
@@ -38,13 +37,5 @@ final readonly class KeyWords
     private static function spelled(string $name): string
     {
         return preg_replace(['/^([A-G])#/', '/^([A-G])b/'], ['$1♯', '$1♭'], $name) ?? $name;
-    }
-
-    /** @param non-empty-list<string> $words */
-    private static function listed(array $words): string
-    {
-        $last = array_pop($words);
-
-        return $words === [] ? $last : implode(', ', $words)." and {$last}";
     }
 }

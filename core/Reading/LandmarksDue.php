@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Reading;
 
+use Nasturtium\Core\Words;
+
 /** A way of more than five letters is a sign that the next landmarks are due (trade 3.4). */
 final class LandmarksDue
 {
@@ -26,9 +28,8 @@ final class LandmarksDue
         if ($next === null || $longest === null || $letters <= self::MOST_LETTERS) {
             return null;
         }
-        $names = array_keys($next->adds());
-        $last = array_pop($names);
+        $names = Words::listed(array_keys($next->adds()));
 
-        return "The way to {$longest->pitch->name()} has {$letters} letters: the landmarks ".implode(', ', $names)." and {$last} are due.";
+        return "The way to {$longest->pitch->name()} has {$letters} letters: the landmarks {$names} are due.";
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\NoteWords;
+use Nasturtium\Core\Fingering\Placed;
 use Nasturtium\Core\Reading\DynamicWords;
 use Nasturtium\Core\Reading\InventoryNote;
 use Nasturtium\Core\Reading\KeyWords;
@@ -12,6 +13,7 @@ use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Reading\TempoWords;
 use Nasturtium\Core\Report\Document\Pointed;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Mark;
@@ -20,14 +22,11 @@ use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\SignKind;
+use Nasturtium\Core\Words;
 
 /** Everything that a teacher points at before a key is played, in her order (trade 3.8). Only what is there is said. */
 final class LookOver
 {
-    private const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-
-    private const UNITS = [1 => 'whole', 2 => 'half', 4 => 'quarter', 8 => 'eighth', 16 => '16th', 32 => '32nd'];
-
     private const TOUCH = [
         'staccato' => 'dots: short', 'staccatissimo' => 'wedges: very short', 'tenuto' => 'lines: held to the full',
         'accent' => 'accents: a little stronger', 'strong-accent' => 'strong accents', 'fermata' => 'fermata: hold it longer',
@@ -59,16 +58,19 @@ final class LookOver
         $look->newNotes();
         $look->form();
         if ($thorns !== []) {
-            $look->point('Where it will stick', self::bars($thorns).'.', $thorns);
+            $look->point('Where it will stick', self::bars($thorns).'.', $thorns, thorn: true);
         }
 
         return $look->list;
     }
 
-    /** @param list<int> $bars */
-    private function point(string $what, string $text, array $bars = []): void
+    /**
+     * @param  list<int>  $bars
+     * @param  list<string>  $events
+     */
+    private function point(string $what, string $text, array $bars = [], array $events = [], bool $thorn = false): void
     {
-        $this->list[] = new Pointed($what, ucfirst($text), $bars);
+        $this->list[] = new Pointed($what, ucfirst($text), $bars, $events, $thorn);
     }
 
     private function clefs(): void
@@ -149,11 +151,10 @@ final class LookOver
     private function time(Meter $meter): string
     {
         $words = $this->breakdown->settings->counting->noteWords;
-        $value = $words->of(self::UNITS[$meter->unit] ?? 'quarter');
+        $value = $words->of(Duration::of(1, $meter->unit)->asNote()[0] ?? 'quarter');
         $notes = $words === NoteWords::British ? ($meter->count === 1 ? $value : "{$value}s") : "{$value} ".($meter->count === 1 ? 'note' : 'notes');
-        $count = self::NUMBERS[$meter->count] ?? (string) $meter->count;
 
-        return "{$meter}: {$count} {$notes} in a bar";
+        return "{$meter}: ".Words::number($meter->count)." {$notes} in a bar";
     }
 
     private function tempo(): void
@@ -184,13 +185,14 @@ final class LookOver
         $enter = $this->breakdown->countIn->enter;
         $pickup = $this->piece->pickup();
         if ($pickup === null) {
-            $this->point('Count in', "{$counts}, then play on {$enter}.");
+            $this->point('Count in', "{$counts}, then play on {$enter}.", events: $this->firstEvents());
 
             return;
         }
         $beats = $pickup->meter->beats($pickup->length);
-        $many = $beats->equals(Fraction::of(1)) ? 'one beat' : ((self::NUMBERS[$beats->floor()] ?? '') !== '' && $beats->part()->isZero() ? self::NUMBERS[$beats->floor()].' beats' : "{$beats} beats");
-        $this->point('Pickup', "it starts before the bar, with {$many}. Count {$counts}, then play on {$enter}.", [0]);
+        $many = $beats->part()->isZero() ? Words::number($beats->floor()) : (string) $beats;
+        $many .= $beats->equals(Fraction::of(1)) ? ' beat' : ' beats';
+        $this->point('Pickup', "it starts before the bar, with {$many}. Count {$counts}, then play on {$enter}.", [0], $this->firstEvents());
     }
 
     /** The way through as ranges of bars: `bars 1–8, then 1–6, then 9–10`. */
@@ -287,8 +289,19 @@ final class LookOver
             $said[] = "{$hand->word()} with ".implode(' and ', $on);
         }
         if ($said !== []) {
-            $this->point('Where the hands start', implode(', ', $said).'.');
+            $this->point('Where the hands start', implode(', ', $said).'.', events: $this->firstEvents());
         }
+    }
+
+    /** @return list<string> ids of what each hand strikes first */
+    private function firstEvents(): array
+    {
+        $ids = [];
+        foreach ($this->breakdown->fingers as $fingers) {
+            array_push($ids, ...array_map(static fn (Placed $placed): string => $placed->event->id, array_slice($fingers->placed, 0, 1)));
+        }
+
+        return $ids;
     }
 
     private function newNotes(): void
@@ -298,21 +311,19 @@ final class LookOver
             return;
         }
         $names = array_values(array_unique(array_map(static fn (InventoryNote $note): string => $note->pitch->name(), $new)));
-        $this->point('New notes', implode(', ', $names).'.');
+        $this->point('New notes', implode(', ', $names).'.', events: array_merge(...array_column($new, 'events')));
     }
 
     private function form(): void
     {
         $lines = count($this->breakdown->letters);
         $letters = $lines > 1 ? ' The lines are '.implode(' ', $this->breakdown->letters).'.' : '';
-        $this->point('The form', $this->breakdown->learn->text().$letters);
+        $this->point('The form', $this->breakdown->learn->text().$letters, array_column($this->breakdown->learn->order, 'measure'));
     }
 
     /** @param non-empty-list<int> $bars */
     private static function bars(array $bars): string
     {
-        $last = array_pop($bars);
-
-        return $bars === [] ? "bar {$last}" : 'bars '.implode(', ', $bars)." and {$last}";
+        return (count($bars) === 1 ? 'bar ' : 'bars ').Words::listed(array_map(strval(...), $bars));
     }
 }

@@ -7,6 +7,7 @@ use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\TempoWords;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Words;
 
 // What is pointed at before a key is played (trade 3.8).
 
@@ -79,6 +80,21 @@ test('notes that are new are those of this student', function (): void {
     $tune = "R: @c4 q1 2 3 4\n";
     expect(pointed_at($tune, new Settings(known: KnownNotes::of(['C4', 'D4'])))['New notes'])->toBe('E4, F4.')
         ->and(pointed_at($tune))->not->toHaveKey('New notes');
+});
+
+test('what is spoken of is lit: the first notes, the new ones, the bars that are learned, the thorns', function (): void {
+    $report = broken_down("R: @c4 q1 2 3 4 | q1 2 3 4 | w1\nL: @5=c3 w5 | 5 | 5\n", new Settings(known: KnownNotes::of(['C4', 'C3'])));
+    $of = array_column($report['look_over'], null, 'what');
+    $first = array_map(static fn (string $hand): string => array_values(array_filter($report['events'], static fn (array $event): bool => $event['hand'] === $hand))[0]['id'], ['R', 'L']);
+    expect($of['Where the hands start']['events'])->toBe($first)->and($of['Count in']['events'])->toBe($first)
+        ->and(count($of['New notes']['events']))->toBe(6)
+        ->and($of['The form']['bars'])->toBe(array_column($report['learn']['order'], 'measure'))
+        ->and(array_column(array_filter($report['look_over'], static fn (array $one): bool => $one['thorn']), 'what'))->toBe(isset($of['Where it will stick']) ? ['Where it will stick'] : []);
+});
+
+test('words of a list and small numbers', function (): void {
+    expect([Words::listed([]), Words::listed(['a']), Words::listed(['a', 'b']), Words::listed(['a', 'b', 'c'])])->toBe(['', 'a', 'a and b', 'a, b and c'])
+        ->and([Words::number(0), Words::number(12), Words::number(13)])->toBe(['no', 'twelve', '13']);
 });
 
 test('a page without a staff has no clefs and no key', function (): void {

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core;
+
+/** How a list and a number are said in a sentence. */
+final readonly class Words
+{
+    private const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+    /** @param list<string> $words `slurs, dots and dynamics` */
+    public static function listed(array $words): string
+    {
+        $last = array_pop($words);
+
+        return $words === [] ? (string) $last : implode(', ', $words)." and {$last}";
+    }
+
+    /** `three`; from 13 on in figures. */
+    public static function number(int $number): string
+    {
+        return self::NUMBERS[$number] ?? (string) $number;
+    }
+}
