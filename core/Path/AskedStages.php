@@ -20,33 +20,61 @@ final readonly class AskedStages
      */
     public static function of(array $stages): array
     {
-        $furthest = null;
-        foreach ($stages as $at => [$kind, $passed]) {
-            $furthest = $passed && ! $kind->isPreparation() ? $at : $furthest;
+        $places = self::places($stages);
+        $furthest = -1;
+        foreach ($places as $at => $place) {
+            $furthest = $stages[$at][1] ? max($furthest, $place) : $furthest;
         }
         $asked = [];
-        $ahead = 0;
-        $isBeyond = $furthest === null;
-        $group = null;
-        foreach ($stages as $at => [$kind, $passed]) {
-            $isBeyond = $isBeyond || $at === $furthest;
-            if ($passed || $at === $furthest) {
-                continue;
-            }
-            if ($kind->isPreparation() || ! $isBeyond) {
-                $asked[] = $at;
-
-                continue;
-            }
-            // Right and left are one: the second of them asks for nothing more.
-            $isOtherHand = $group !== null && $kind->hand() !== null && $group->hand() === $kind->hand()->other();
-            $ahead += $isOtherHand ? 0 : 1;
-            $group = $isOtherHand ? null : $kind;
-            if ($ahead <= self::AHEAD) {
+        foreach ($stages as $at => [, $passed]) {
+            if (! $passed && ($places[$at] ?? $furthest) <= $furthest + self::AHEAD) {
                 $asked[] = $at;
             }
         }
 
         return $asked;
+    }
+
+    /**
+     * Some playing of the page was passed, or goes on.
+     *
+     * @param  iterable<array{StageKind, bool}>  $stages  what each is, and whether it passed or was met
+     */
+    public static function isBegun(iterable $stages): bool
+    {
+        foreach ($stages as [$kind, $isMet]) {
+            if ($isMet && ! $kind->isPreparation()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @template T of array-key
+     *
+     * @param  array<T, array{StageKind, bool}>  $stages
+     * @return array<T, int> of the playing stages, which follow one another; what the other hand does alone has the same place
+     */
+    private static function places(array $stages): array
+    {
+        $places = [];
+        $byName = [];
+        foreach ($stages as $at => [$kind]) {
+            if ($kind->isPreparation()) {
+                continue;
+            }
+            $hand = $kind->hand();
+            // Stages that a teacher has made are each its own.
+            $name = match (true) {
+                $kind === StageKind::Own => "own {$at}",
+                $hand !== null => str_replace($hand->word(), '', $kind->value).' alone',
+                default => $kind->value,
+            };
+            $places[$at] = $byName[$name] ??= count($byName);
+        }
+
+        return $places;
     }
 }
