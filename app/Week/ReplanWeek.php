@@ -6,13 +6,13 @@ namespace App\Week;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Practice\Planning\Plan;
-use Nasturtium\Core\Practice\Planning\RuleCheck;
-use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 
-/** Plans what is left of a week over the days that are left; days that are over, and what was practised today, stay as they were. */
+/**
+ * Plans what is left of a week over the days that are left; days that are over, and what was practised today, stay as they were.
+ * What a teacher has locked stays whatever it does to a day: only her own change is held against the rules (SaveWeek).
+ */
 final class ReplanWeek
 {
     /** @param bool $afterMissed days were missed */
@@ -20,31 +20,12 @@ final class ReplanWeek
     {
         DB::transaction(function () use ($week, $today, $afterMissed): void {
             $week->refresh()->load(WeekDays::FOR_PLANNER);
-            $asked = WeekDays::forPlanner($week, $today, $afterMissed);
-            $plan = WeekPlanner::propose($asked);
-            self::holdAgainstTheRules($week, $asked, $plan->dates());
+            $plan = WeekPlanner::propose(WeekDays::forPlanner($week, $today, $afterMissed));
             $this->write($week, $plan, $today->toDateString());
             $week->update(['planned_on' => $today]);
             CountWeeks::of([$week->id]);
         });
         $week->refresh();
-    }
-
-    /**
-     * @param  array<array-key, list<string>>  $dates  by task id
-     *
-     * @throws ValidationException with the day, the task and the reason
-     */
-    public static function holdAgainstTheRules(Week $week, PlanWeek $asked, array $dates): void
-    {
-        $titles = $week->tasks->pluck('title', 'id');
-        $broken = RuleCheck::broken($asked, $dates);
-        if ($broken !== []) {
-            throw ValidationException::withMessages(['tasks' => array_map(
-                static fn (array $rule): string => CarbonImmutable::parse($rule['date'])->format('l').", {$titles[(int) $rule['task']]}: {$rule['text']}",
-                $broken,
-            )]);
-        }
     }
 
     private function write(Week $week, Plan $plan, string $today): void

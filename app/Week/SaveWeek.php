@@ -10,6 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Practice\Planning\DayOrder;
 use Nasturtium\Core\Practice\Planning\PlanTask;
+use Nasturtium\Core\Practice\Planning\RuleCheck;
+use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
@@ -39,6 +41,7 @@ final class SaveWeek
     {
         return DB::transaction(function () use ($week, $input, $today, $share, $justSo, $sure): Week {
             $locked = Week::query()->whereKey($week->id)->lockForUpdate()->firstOrFail();
+            $before = self::broken(WeekDays::forPlanner($week->refresh()->load(WeekDays::FOR_PLANNER), $today));
             $locked->update(['share' => $share ?? $locked->share]);
             $kept = [];
             foreach ($input as $given) {
@@ -51,15 +54,47 @@ final class SaveWeek
             $this->holdToPracticeDays($week);
             if (! $justSo) {
                 ($this->replan)($week, $today);
-            } else {
-                $asked = WeekDays::forPlanner($week, $today);
-                ReplanWeek::holdAgainstTheRules($week, $asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0));
+                $week->load(WeekDays::FOR_PLANNER);
+            }
+            $asked = WeekDays::forPlanner($week, $today);
+            self::refuse($week, array_diff_key(self::broken($asked), $before));
+            if ($justSo) {
                 $this->sortDays($week, $asked->tasks);
                 CountWeeks::of([$week->id]);
             }
 
             return $week->refresh();
         });
+    }
+
+    /** @return array<string, array{date: string, task: string, text: string}> the rules that the days of a week break, by what they say */
+    private static function broken(PlanWeek $asked): array
+    {
+        $broken = [];
+        foreach (RuleCheck::broken($asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0)) as $rule) {
+            $broken[implode(' ', $rule)] = $rule;
+        }
+
+        return $broken;
+    }
+
+    /**
+     * What was broken before the change, as by a shorter day, is not what she did now.
+     *
+     * @param  array<string, array{date: string, task: string, text: string}>  $broken
+     *
+     * @throws ValidationException with the day, the task and the reason
+     */
+    private static function refuse(Week $week, array $broken): void
+    {
+        if ($broken === []) {
+            return;
+        }
+        $titles = $week->tasks->pluck('title', 'id');
+        throw ValidationException::withMessages(['tasks' => array_map(
+            static fn (array $rule): string => CarbonImmutable::parse($rule['date'])->format('l').", {$titles[(int) $rule['task']]}: {$rule['text']}",
+            array_values($broken),
+        )]);
     }
 
     /** @param TaskInput $given */

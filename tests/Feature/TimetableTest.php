@@ -106,6 +106,19 @@ test('two lessons a week make two short weeks', function (): void {
         ->and($this->getJson("/api/students/{$this->own->student->id}")->json('lessons.0'))->toMatchArray(['date' => '2031-05-08', 'time' => '16:00', 'minutes' => 20]);
 });
 
+test('a day that is locked full holds nothing up after missed days: what the teacher put there stays, and the week opens', function (): void {
+    $week = Week::query()->findOrFail(($this->newWeek)()['id']);
+    $week->update(['sent_at' => now()]);
+    // Friday has 15 minutes: 80 % of them are less than what is locked there.
+    $task = $week->tasks()->create(['studio_id' => $week->studio_id, 'student_id' => $week->student_id, 'kind' => 'theory', 'title' => 'Draw ten clefs', 'instruction' => '', 'half_minutes' => 26, 'repetitions' => 1, 'most_days' => 1]);
+    $task->days()->create(['studio_id' => $week->studio_id, 'on_date' => '2031-05-09', 'position' => 9, 'locked' => true]);
+    it_is('2031-05-08 08:00:00');
+    $this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertOk();
+    app('auth')->forgetGuards();
+    $after = $this->actingAs($this->own->teacher, 'web')->getJson("/api/weeks/{$week->id}")->assertOk()->json();
+    expect(array_column($after['tasks'], 'dates', 'title')['Draw ten clefs'])->toBe(['2031-05-09']);
+});
+
 test('after missed days what is left is planned over the days that are left, once a day, and nothing piles up', function (): void {
     $week = Week::query()->findOrFail(($this->newWeek)()['id']);
     $week->update(['sent_at' => now()]);

@@ -90,6 +90,18 @@ test('a change that breaks a rule is refused with day and reason, and nothing ch
     'no title' => [['title' => ''], 'title'],
 ]);
 
+test('a day that has become too short for what is locked there does not stand in the way of another change', function (): void {
+    $tasks = as_sent(($this->save)([...as_sent($this->week), own_task(['minutes' => 12])])->assertOk()->json());
+    $this->own->student->practiceDays()->update(['minutes' => 10]);
+    $tap = array_search('Tap and count', array_column($tasks, 'title'), true);
+    $tasks[$tap]['starred'] = true;
+    expect(collect(($this->save)($tasks)->assertOk()->json('tasks'))->firstWhere('title', 'Circle every E')['dates'])->toBe(['2031-05-08']);
+    // What she makes longer now is refused.
+    $own = array_search('Circle every E', array_column($tasks, 'title'), true);
+    $tasks[$own]['minutes'] = 20;
+    ($this->save)($tasks)->assertUnprocessable();
+});
+
 test('a stage cannot be moved before what it waits for', function (): void {
     $tasks = as_sent($this->week);
     $together = array_search('Hands together', array_column($tasks, 'title'), true);
