@@ -24,6 +24,7 @@ export function aTask(change: Partial<Task> = {}): Task {
         locked: [],
         off: [],
         leftWhy: null,
+        later: false,
         mark: null,
         tempoReached: null,
         heardNote: '',

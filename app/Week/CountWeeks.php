@@ -7,6 +7,7 @@ namespace App\Week;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 
 /**
  * Counts what the first screen and the progress of a student say of weeks, and keeps it with them: half minutes planned
@@ -102,10 +103,10 @@ final class CountWeeks
     /** By week: what found no room and why; tasks that were proposed, added by the teacher, and removed. */
     private static function tasks(string $in): string
     {
-        $own = Task::OWN;
+        [$own, $later] = [Task::OWN, WeekPlanner::NEXT];
 
         return <<<SQL
-            select week_id, concat('[', group_concat(if(deleted_at is null and left_why is not null, json_quote(concat(title, ': ', left_why)), null) order by id), ']') as without_room,
+            select week_id, concat('[', group_concat(if(deleted_at is null and left_why != '{$later}', json_quote(concat(title, ': ', left_why)), null) order by id), ']') as without_room,
                 sum(why != '{$own}') as proposed, sum(why = '{$own}' and deleted_at is null) as added, sum(deleted_at is not null) as removed
             from tasks
             where week_id in ({$in})

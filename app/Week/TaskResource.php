@@ -7,6 +7,7 @@ namespace App\Week;
 use App\Api\ListOf;
 use App\Student\Learning\BarsResource;
 use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
@@ -57,6 +58,8 @@ final readonly class TaskResource
         public int $mostDays,
         #[OA\Property]
         public ?string $leftWhy,
+        #[OA\Property(description: 'it lies further on, and is not left out')]
+        public bool $later,
         #[OA\Property]
         public ?LessonVerdict $mark,
         #[OA\Property]
@@ -95,6 +98,7 @@ final readonly class TaskResource
             $task->starred,
             $task->most_days,
             $task->left_why,
+            $task->left_why === WeekPlanner::NEXT,
             $task->mark,
             $task->tempo_reached,
             $task->heard_note ?? '',

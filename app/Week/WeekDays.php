@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
 use App\Student\Timetable\Holiday;
 use Carbon\CarbonImmutable;
+use Nasturtium\Core\Path\AskedStages;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
-use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TaskKind;
 
 /** The days of a week: what is planned and practised on each, and what the planner is told of them. */
@@ -39,12 +40,15 @@ final class WeekDays
         $placed = [];
         $planned = [];
         $practised = [];
+        $warm = [];
         $minutes = self::minutes($week);
         foreach ($week->tasks as $task) {
             foreach ($task->days as $day) {
                 $date = $day->getRawOriginal('on_date');
                 $placed[$date][] = [$day->position, $day->id, $task->id];
-                $planned[$date] = ($planned[$date] ?? 0) + self::halfMinutesOn($task, 2 * ($minutes[$date] ?? 0));
+                $isFirstWarmUp = $task->kind === TaskKind::WarmUp && ! in_array($date, $warm, true);
+                $warm = $isFirstWarmUp ? [...$warm, $date] : $warm;
+                $planned[$date] = ($planned[$date] ?? 0) + ($isFirstWarmUp ? self::warmUpOn(2 * ($minutes[$date] ?? 0), $task->half_minutes) : $task->half_minutes);
             }
             foreach ($task->practices as $practice) {
                 $date = $practice->getRawOriginal('on_date');
@@ -67,10 +71,10 @@ final class WeekDays
         return $days;
     }
 
-    /** A warm-up takes a fifth of a short day at most. */
-    private static function halfMinutesOn(Task $task, int $day): int
+    /** A fifth of a short day at most; what a teacher has put on a shorter one takes its own time. */
+    private static function warmUpOn(int $day, int $own): int
     {
-        return $task->kind === TaskKind::WarmUp ? (WarmUpTime::onDay($day, $task->half_minutes) ?: $task->half_minutes) : $task->half_minutes;
+        return WarmUpTime::onDay($day, $own) ?: $own;
     }
 
     /**
@@ -109,7 +113,7 @@ final class WeekDays
             }
         }
         $planned = [];
-        $older = self::openedFirst($week);
+        [$older, $begun] = [self::openedFirst($week), self::begun($week)];
         foreach ($week->tasks as $task) {
             $waits = [];
             foreach ($task->stage->waitsFor ?? [] as $stage) {
@@ -137,7 +141,7 @@ final class WeekDays
                 $task->most_days === Task::AS_MANY_AS_HELP ? null : $task->most_days,
                 null,
                 $task->learning_id === null || $task->kind === TaskKind::Review ? null : (string) $task->learning_id,
-                $task->learning !== null && self::isBegun($week, $task->learning),
+                isset($begun[(int) $task->learning_id]),
                 $task->learning_id !== null && $task->learning_id === $older,
             );
         }
@@ -152,16 +156,21 @@ final class WeekDays
             ->sortBy(static fn (Learning $learning): array => [$learning->opened_on->toDateString(), $learning->id])->first()?->id;
     }
 
-    /** Some of its playing was passed, or goes on. */
-    private static function isBegun(Week $week, Learning $learning): bool
+    /** @return array<int, true> ids of the pages of which some playing was passed or goes on */
+    private static function begun(Week $week): array
     {
-        foreach ($learning->stages as $stage) {
-            if ($stage->passed_on !== null && ! $stage->kind->isPreparation()) {
-                return true;
+        $stages = [];
+        foreach ($week->tasks as $task) {
+            if ($task->learning === null) {
+                continue;
+            }
+            $stages[$task->learning->id] ??= array_values($task->learning->stages->map(static fn (Stage $stage): array => [$stage->kind, $stage->passed_on !== null])->all());
+            if ($task->stage !== null) {
+                $stages[$task->learning->id][] = [$task->stage->kind, ! $task->is_new || $task->practices->isNotEmpty()];
             }
         }
 
-        return $week->tasks->contains(static fn (Task $task): bool => $task->learning_id === $learning->id && $task->taskClass() === TaskClass::Playing && (! $task->is_new || $task->practices->isNotEmpty()));
+        return array_fill_keys(array_keys(array_filter($stages, AskedStages::isBegun(...))), true);
     }
 
     public static function practisedOn(Task $task, string $date): bool

@@ -66,20 +66,25 @@ export function PlanTable({ week, today, taken, take, edit, drop, makeRoom, open
                     </tbody>
                 </table>
             </div>
-            {left.length > 0 && <DidNotFit tasks={left} taken={taken} take={take} makeRoom={makeRoom} />}
+            <WithoutDay title="Didn’t fit" tasks={left.filter((task) => !task.later)} {...{ taken, take, makeRoom }} />
+            <WithoutDay title="Later" tasks={left.filter((task) => task.later)} {...{ taken, take, makeRoom }} />
         </>
     );
 }
 
 interface LeftProps extends Pick<Props, 'taken' | 'take' | 'makeRoom'> {
+    title: string;
     tasks: Task[];
 }
 
-/** What did not fit, each with its reason and a way to make room. */
-function DidNotFit({ tasks, taken, take, makeRoom }: LeftProps) {
+/** What has no day, each with its reason and a way to make room. */
+function WithoutDay({ title, tasks, taken, take, makeRoom }: LeftProps) {
+    if (tasks.length === 0) return null;
     return (
-        <section aria-label="Didn’t fit" className={`sheet ${styles.left}`}>
-            <Text fw={700}>Didn’t fit ({tasks.length})</Text>
+        <section aria-label={title} className={`sheet ${styles.left}`}>
+            <Text fw={700}>
+                {title} ({tasks.length})
+            </Text>
             <ul className="plain-list">
                 {tasks.map((task) => (
                     <li key={task.id}>

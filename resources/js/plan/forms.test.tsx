@@ -79,6 +79,15 @@ describe('a row of the plan', () => {
         expect(did).toEqual([['room', 1]]);
     });
 
+    it('keeps what lies further on apart from what did not fit', () => {
+        table([
+            aTask({ id: 1, title: 'Finish', dates: [], leftWhy: 'Comes in a later week', later: true }),
+            aTask({ id: 2, title: 'Theory', dates: [], leftWhy: 'no room before Thursday' }),
+        ]);
+        expect(screen.getByRole('region', { name: 'Later' }).textContent).toContain('Later (1)Finish');
+        expect(screen.getByRole('region', { name: 'Didn’t fit' }).textContent).toContain('Didn’t fit (1)Theory');
+    });
+
     it('opens a day as the child sees it', async () => {
         const did = table([aTask({ dates: ['2031-05-06'] })]);
         await userEvent.click(mark(/^Tuesday 6 May, as the child sees it/));

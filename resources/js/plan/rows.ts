@@ -27,5 +27,6 @@ export function groupsOf(week: Week): RowGroup[] {
 /** Every task with a day, row by row. */
 export const rowsOf = (week: Week): Task[] => groupsOf(week).flatMap((group) => group.tasks);
 
-/** The tasks that did not fit. */
-export const leftOf = (week: Week): Task[] => week.tasks.filter((task) => task.dates.length === 0);
+/** The tasks that have no day: those that did not fit, then those that lie further on. */
+export const leftOf = (week: Week): Task[] =>
+    week.tasks.filter((task) => task.dates.length === 0).sort((a, b) => Number(a.later) - Number(b.later));
