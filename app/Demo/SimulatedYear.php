@@ -160,9 +160,9 @@ final class SimulatedYear
         $choice = 0;
         foreach ($week->days as $day) {
             $figures->minutes += $day->halfMinutes;
-            $used = $warm[$day->date] ?? 0;
+            $used = 0;
             foreach ($plan->days[$day->date] as $id) {
-                $used += $byId[$id]->class === TaskClass::WarmUp ? 0 : ($dates[$id][0] === $day->date ? $byId[$id]->halfMinutesFirst : $byId[$id]->halfMinutes);
+                $used += $warm[$day->date][$id] ?? $byId[$id]->halfMinutesOn($dates[$id][0] === $day->date);
             }
             foreach ($plan->extra as $extra) {
                 $used += $extra->date === $day->date && $extra->id !== Filling::CHOICE ? $extra->halfMinutes : 0;

@@ -92,9 +92,8 @@ final class WeekFile
             foreach ($plan->days[$day->date] ?? [] as $id) {
                 $task = $byId[$id];
                 $halfMinutes = match (true) {
-                    $task->class === TaskClass::WarmUp => $warm[$day->date] ?? 0,
-                    $dates[$id][0] === $day->date => $task->halfMinutesFirst,
-                    default => $task->halfMinutes,
+                    $task->class === TaskClass::WarmUp => $warm[$day->date][$id] ?? 0,
+                    default => $task->halfMinutesOn($dates[$id][0] === $day->date),
                 };
                 $each[] = ['id' => $id, 'minutes' => $halfMinutes / 2];
                 $used += $halfMinutes;

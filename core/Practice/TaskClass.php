@@ -63,6 +63,12 @@ enum TaskClass: string
         return $this === self::Playing || $this === self::Remedy;
     }
 
+    /** What waits for it may be met on the same day. */
+    public function prepares(): bool
+    {
+        return $this === self::Glance || $this === self::Preparation || $this === self::Drill;
+    }
+
     /** It is one of the tasks of a day, of which there are only so many. */
     public function takesAPlace(): bool
     {

@@ -140,9 +140,23 @@ test('rule 5: one new remedy a day counts as none, a further one as one', functi
 
 test('rule 6: every day begins with the warm-up, its time put aside: a fifth at most, a minute at least, none under six', function (): void {
     $week = week_of(days(5, 6, 8, 20), [task('w', TaskClass::WarmUp, 2), task('a', TaskClass::Playing, 4)]);
-    expect(WarmUpTime::of($week))->toBe([TUE => 2, WED => 3, '2031-05-08' => 4]);
+    expect(WarmUpTime::of($week))->toBe([TUE => ['w' => 2], WED => ['w' => 3], '2031-05-08' => ['w' => 4]]);
     $plan = planned($week);
     expect(array_map(fn (array $ids): string => $ids[0] ?? '', $plan->days))->toBe([MON => 'a', TUE => 'w', WED => 'w', '2031-05-08' => 'w']);
+});
+
+test('rule 6: of several warm-ups the others stand where the fifth of the day holds them, and all of them count', function (): void {
+    $warm = [task('1', TaskClass::WarmUp, 2), task('2', TaskClass::WarmUp, 1.5), task('3', TaskClass::WarmUp, 1, mostDays: 1)];
+    $week = week_of(days(10, 20, 30), [...$warm, task('a', TaskClass::Playing, 4)]);
+    expect(WarmUpTime::of($week))->toBe([MON => [1 => 4], TUE => [1 => 4, 2 => 3], WED => [1 => 4, 2 => 3, 3 => 2]])
+        ->and(WarmUpTime::byDate($week))->toBe([MON => 4, TUE => 7, WED => 9]);
+    $plan = planned($week);
+    expect(array_slice($plan->days[WED], 0, 3))->toBe(['1', '2', '3'])->and($plan->left)->toBe([]);
+    // None of a fifth is left for another, which says so; what is off or set to no day is not there.
+    expect(planned(week_of(days(10), [$warm[0], $warm[1]]))->left)->toBe([2 => 'Warm-ups take a fifth of a day at most'])
+        ->and(WarmUpTime::of(week_of(days(10, 10), [task('1', TaskClass::WarmUp, 2, off: [MON])])))->toBe([TUE => [1 => 4]])
+        ->and(WarmUpTime::of(week_of(days(10), [task('1', TaskClass::WarmUp, 2, mostDays: 0)])))->toBe([])
+        ->and(WarmUpTime::of(week_of(days(5), [task('1', TaskClass::WarmUp, 2, locked: [MON])])))->toBe([MON => [1 => 4]]);
 });
 
 test('rule 7: warm-up, the page with new work, what goes on, a line at sight between, theory, the longest rested review', function (): void {
@@ -294,10 +308,23 @@ test('what is asked of a page: glances and preparation, and two playing stages b
     expect(array_map(static fn (int $at): string => $kinds[$at]->value, AskedStages::of($stages)))->toBe($asked);
 })->with([
     'nothing passed' => [[], ['look over', 'tap and count', 'right hand', 'left hand', 'hands together']],
-    'one hand passed' => [['look over', 'tap and count', 'right hand'], ['left hand', 'hands together']],
+    'one hand passed' => [['look over', 'tap and count', 'right hand'], ['left hand', 'hands together', 'join lines']],
     'together passed, a hand not' => [['look over', 'right hand', 'hands together'], ['tap and count', 'left hand', 'join lines', 'finish']],
     'all but the last' => [['look over', 'tap and count', 'right hand', 'left hand', 'hands together', 'join lines'], ['finish']],
 ]);
+
+test('each hand alone, first without counting, then with it, are two stages for the two hands', function (): void {
+    $kinds = [StageKind::FindNotes, StageKind::RightHandUncounted, StageKind::RightHandCounting, StageKind::LeftHandUncounted, StageKind::LeftHandCounting, StageKind::HandsTogether];
+    $asked = static fn (int $passed): array => AskedStages::of(array_map(static fn (StageKind $kind, int $at): array => [$kind, $at < $passed], $kinds, array_keys($kinds)));
+    expect($asked(0))->toBe([0, 1, 2, 3, 4])->and($asked(3))->toBe([3, 4, 5])
+        ->and(AskedStages::isBegun([[StageKind::FindNotes, true], [StageKind::RightHand, false]]))->toBeFalse()
+        ->and(AskedStages::isBegun([[StageKind::RightHand, true]]))->toBeTrue();
+});
+
+test('stages that a teacher has made are each their own', function (): void {
+    $stages = array_fill(0, 4, [StageKind::Own, false]);
+    expect(AskedStages::of($stages))->toBe([0, 1]);
+});
 
 test('weeks of invented students keep what a teacher looks for', function (int $student): void {
     $year = SimulatedYear::of($student, 8);

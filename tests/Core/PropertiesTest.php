@@ -275,22 +275,7 @@ test('every week: the plan breaks no rule, loses no task, and gives way to whate
     $chance = new Randomizer(new Mt19937($seed));
     $taken = $week->tasks[$chance->getInt(0, count($week->tasks) - 1)];
     $off = array_slice($dates[$taken->id] ?? [], 0, 1);
-    $changed = new Week($week->days, array_map(static fn (PlanTask $task): PlanTask => new PlanTask(
-        $task->id,
-        $task->class,
-        $task->halfMinutes,
-        $task->waitsFor,
-        $task->isNew,
-        $task->starred,
-        $task->idleDays,
-        locked: $task === $taken ? array_diff($task->locked, $off) : $task->locked,
-        off: $task === $taken ? $off : $task->off,
-        stood: $dates[$task->id] ?? [],
-        page: $task->page,
-        begun: $task->begun,
-        older: $task->older,
-        halfMinutesFirst: $task->halfMinutesFirst,
-    ), $week->tasks), $week->mostNew, mostTasks: $week->mostTasks);
+    $changed = new Week($week->days, array_map(static fn (PlanTask $task): PlanTask => $task->again($dates[$task->id] ?? [], $task === $taken ? $off : []), $week->tasks), $week->mostNew, mostTasks: $week->mostTasks);
     $after = WeekPlanner::propose($changed, 60)->dates();
     expect(broken_without_locks($changed, $after))->toBe([])
         ->and(array_intersect($after[$taken->id] ?? [], $off))->toBe([]);

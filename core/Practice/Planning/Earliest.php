@@ -99,7 +99,7 @@ final readonly class Earliest
      */
     private function needed(int $task, array $seen): array
     {
-        foreach ([...$this->waiting->notEarlier[$task], ...$this->waiting->later[$task]] as $for) {
+        foreach ($this->waiting->of($task) as $for) {
             if (! in_array($for, $seen, true)) {
                 $seen = $this->needed($for, $seen);
             }

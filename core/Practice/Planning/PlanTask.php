@@ -59,6 +59,42 @@ final readonly class PlanTask
         $this->halfMinutesFirst = $isNew && $practised === 0 ? $halfMinutesFirst ?? $halfMinutes : $halfMinutes;
     }
 
+    /**
+     * The same task in a week that is planned again.
+     *
+     * @param  list<string>  $stood  dates it stands on now
+     * @param  list<string>  $off  dates it is taken off, also where it was locked
+     */
+    public function again(array $stood, array $off = []): self
+    {
+        return new self(
+            $this->id,
+            $this->class,
+            $this->halfMinutes,
+            $this->waitsFor,
+            $this->isNew,
+            $this->starred,
+            $this->idleDays,
+            $this->leads,
+            array_values(array_diff($this->locked, $off)),
+            [...$this->off, ...$off],
+            $this->practised,
+            $stood,
+            $this->mostDays,
+            $this->worth,
+            $this->page,
+            $this->begun,
+            $this->older,
+            $this->halfMinutesFirst,
+            $this->performed,
+        );
+    }
+
+    public function halfMinutesOn(bool $isFirstDay): int
+    {
+        return $isFirstDay ? $this->halfMinutesFirst : $this->halfMinutes;
+    }
+
     public function value(): int
     {
         return ($this->worth ?? $this->class->value($this->older)) * ($this->starred ? 2 : 1);

@@ -39,14 +39,14 @@ final readonly class RuleCheck
     private function days(): array
     {
         $broken = [];
-        $warm = WarmUpTime::of($this->week);
+        $warm = WarmUpTime::byDate($this->week);
         foreach ($this->week->days as $day) {
             $used = $warm[$day->date] ?? 0;
             $places = 0;
             $last = '';
             foreach ($this->week->tasks as $task) {
                 if ($task->class !== TaskClass::WarmUp && in_array($day->date, $this->dates[$task->id] ?? [], true)) {
-                    $used += $this->first($task->id) === $day->date ? $task->halfMinutesFirst : $task->halfMinutes;
+                    $used += $task->halfMinutesOn($this->first($task->id) === $day->date);
                     $places += $task->class->takesAPlace() ? 1 : 0;
                     $last = $task->id;
                 }
@@ -137,7 +137,7 @@ final readonly class RuleCheck
                     continue;
                 }
                 $needed = $this->first($id);
-                $isSameDay = $this->prepares($for) || $this->prepares($task);
+                $isSameDay = $for->class->prepares() || $task->class->prepares();
                 if ($needed === null || $needed > $first || ($needed === $first && ! $isSameDay)) {
                     $broken[] = ['date' => $first, 'task' => $task->id, 'text' => $isSameDay ? 'It waits for what prepares it, on that day or earlier.' : 'It waits for another stage, whose first day comes earlier.'];
                 }
@@ -145,11 +145,6 @@ final readonly class RuleCheck
         }
 
         return $broken;
-    }
-
-    private function prepares(PlanTask $task): bool
-    {
-        return in_array($task->class, [TaskClass::Glance, TaskClass::Preparation, TaskClass::Drill], true);
     }
 
     /** @return list<array{date: string, task: string, text: string}> glances first, preparation before hands together and never alone (rule 3) */

@@ -38,7 +38,7 @@ final readonly class Waiting
                 if ($for === null || $tasks[$for]->practised > 0) {
                     continue;
                 }
-                if ($this->prepares($for) || $this->prepares($task)) {
+                if ($tasks[$for]->class->prepares() || $of->class->prepares()) {
                     $notEarlier[$task][] = $for;
                 } else {
                     $later[$task][] = $for;
@@ -71,9 +71,10 @@ final readonly class Waiting
         $this->glances = $glances;
     }
 
-    private function prepares(int $task): bool
+    /** @return list<int> all that a task waits for, what may come on its day first */
+    public function of(int $task): array
     {
-        return in_array($this->tasks[$task]->class, [TaskClass::Glance, TaskClass::Preparation, TaskClass::Drill], true);
+        return [...$this->notEarlier[$task], ...$this->later[$task]];
     }
 
     /**

@@ -56,7 +56,7 @@ final class WeekBoard
     /** @var array<int, list<int>> tasks that wait for it, whatever way */
     private readonly array $follow;
 
-    /** @var array<int, list<int>> tasks that must stand when it does, or later, with 1 where they are later: what its first day may not be after */
+    /** @var array<int, list<int>> of hands together: the preparation of the page, no day of which may come after its first */
     private readonly array $before;
 
     /** @var array<int, bool> tasks that take one of the places of a day */
@@ -100,7 +100,7 @@ final class WeekBoard
         $this->days = count($week->days);
         $this->all = (1 << $this->days) - 1;
         $this->mostNew = $week->newADay();
-        $warm = WarmUpTime::of($week);
+        $warm = WarmUpTime::byDate($week);
         $this->room = array_map(static fn (PlanDay $day): int => $day->halfMinutes - ($warm[$day->date] ?? 0), $week->days);
         $this->places = array_fill(0, $this->days, $week->mostTasks);
         $this->size = array_column($tasks, 'halfMinutes');
@@ -214,9 +214,10 @@ final class WeekBoard
         $twice = $neverLast = $hasDays = [];
         foreach ($this->tasks as $at => $task) {
             $isTwice = false;
-            $hasDays[] = ! $task->isMet() || ($earliest->of($at) < $this->days && ($this->days === 1 || ! $task->isMetTwice() || $earliest->of($at) < $this->days - 1));
+            $first = $task->isMet() ? $earliest->of($at) : 0;
+            // On the last day alone nothing new is met.
+            $hasDays[] = $first < ($this->days > 1 && $task->isMetTwice() ? $this->days - 1 : max(1, $this->days));
             if ($task->isMetTwice()) {
-                $first = $earliest->of($at);
                 $days = $first >= $this->days ? 0 : $could[$at] & ~((1 << $first) - 1);
                 $low = $days & -$days;
                 $isTwice = $days !== 0 && ($this->holding($this->open[$at], $this->size[$at]) & ~($low | $low - 1)) !== 0;
@@ -464,7 +465,7 @@ final class WeekBoard
     /** It waits for something that stands nowhere. */
     public function waitsInVain(int $task): bool
     {
-        foreach ([...$this->waiting->later[$task], ...$this->waiting->notEarlier[$task]] as $of) {
+        foreach ($this->waiting->of($task) as $of) {
             if ($this->on[$of] === 0) {
                 return true;
             }
@@ -627,7 +628,7 @@ final class WeekBoard
     /** Half minutes that one day at least has for the playing of a new page. */
     public static function canBegin(Week $week): bool
     {
-        $warm = WarmUpTime::of($week);
+        $warm = WarmUpTime::byDate($week);
         foreach ($week->days as $day) {
             if ($day->halfMinutes - ($warm[$day->date] ?? 0) >= self::ROOM_FOR_PLAYING) {
                 return true;

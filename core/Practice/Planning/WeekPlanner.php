@@ -51,28 +51,36 @@ final readonly class WeekPlanner
     private function plan(): Plan
     {
         $left = $next = [];
+        $warmUps = array_replace([], ...array_values(WarmUpTime::of($this->week)));
         foreach ($this->board->tasks as $at => $task) {
             $isWarmUp = $task->class === TaskClass::WarmUp;
-            if ($this->board->on[$at] !== 0 || $task->practised > 0 || $task->mostDays === 0 || ($isWarmUp && WarmUpTime::of($this->week) !== [])) {
+            if ($this->board->on[$at] !== 0 || $task->practised > 0 || $task->mostDays === 0 || isset($warmUps[$task->id])) {
                 continue;
             }
             if ($isWarmUp || $this->board->days === 0) {
-                $left[$task->id] = 'No day left with time for it';
-            } elseif ($this->board->hasDays[$at] && ! $this->waitsForAnotherWeek($at)) {
-                $left[$task->id] = $this->reason($at);
-            } else {
+                $left[$task->id] = $warmUps === [] ? 'No day left with time for it' : 'Warm-ups take a fifth of a day at most';
+            } elseif ($this->isForAnotherWeek($at)) {
                 $next[] = $task->id;
+            } else {
+                $left[$task->id] = $this->reason($at);
             }
         }
 
         return new Plan($this->inOrder(), $left, $next, Filling::of($this->week, $this->board), $this->board->eighths());
     }
 
-    private function waitsForAnotherWeek(int $task): bool
+    /** Its chain leaves it no day, or leaves none to what it waits for. */
+    private function isForAnotherWeek(int $task): bool
     {
-        foreach ([...$this->board->waiting->later[$task], ...$this->board->waiting->notEarlier[$task]] as $for) {
-            if ($this->board->on[$for] === 0 && (! $this->board->hasDays[$for] || $this->waitsForAnotherWeek($for))) {
+        $chain = [$task];
+        for ($i = 0; isset($chain[$i]); $i++) {
+            if (! $this->board->hasDays[$chain[$i]]) {
                 return true;
+            }
+            foreach ($this->board->waiting->of($chain[$i]) as $for) {
+                if ($this->board->on[$for] === 0 && ! in_array($for, $chain, true)) {
+                    $chain[] = $for;
+                }
             }
         }
 
@@ -88,8 +96,7 @@ final readonly class WeekPlanner
             $on = [];
             $met = [];
             foreach ($this->board->tasks as $at => $task) {
-                $isWarmUp = $task->class === TaskClass::WarmUp && isset($warm[$day->date]);
-                if ($isWarmUp || ($this->board->on[$at] >> $number & 1) === 1) {
+                if (isset($warm[$day->date][$task->id]) || ($this->board->on[$at] >> $number & 1) === 1) {
                     $on[] = $task;
                     if ($task->isMet() && ($this->board->on[$at] & -$this->board->on[$at]) === 1 << $number) {
                         $met[$task->id] = true;

@@ -15,8 +15,8 @@ final class WeekSearch
 {
     private const ROUNDS = 2000;
 
-    /** A week of more tasks than these is searched in fewer rounds: each of them takes longer. */
-    private const USUAL_TASKS = 20;
+    /** A week of more tasks and days than these is searched in fewer rounds: each of them takes longer. */
+    private const USUAL = 20 * 7;
 
     /** From so many starts. */
     private const RUNS = 4;
@@ -67,10 +67,9 @@ final class WeekSearch
         }
         $this->kept = $stood === 0 ? 0 : max(2, intdiv(self::EIGHTH * $most, self::FOR_REST * $stood));
         $this->canBegin = WeekBoard::canBegin($week);
-        $waiting = $board->waiting;
-        $this->needs = array_map(static fn (array $later, array $notEarlier): array => [...$notEarlier, ...$later], $waiting->later, $waiting->notEarlier);
+        $this->needs = array_map($board->waiting->of(...), array_keys($board->on));
         $this->waiting = array_keys(array_filter($this->needs, static fn (array $needs): bool => $needs !== []));
-        $this->prepared = array_keys(array_filter($waiting->playing, static fn (array $playing): bool => $playing !== []));
+        $this->prepared = array_keys(array_filter($board->waiting->playing, static fn (array $playing): bool => $playing !== []));
     }
 
     /** @param ?int $rounds of taking out and filling again; none leaves the plan that is filled by value alone */
@@ -83,7 +82,7 @@ final class WeekSearch
         $empty = $this->board->standing();
         $starts = $this->starts();
         $this->board->restore($starts[0][1]);
-        $rounds ??= intdiv(self::ROUNDS * self::USUAL_TASKS, max(self::USUAL_TASKS, count($this->board->on)));
+        $rounds ??= $this->within(self::ROUNDS);
         if ($rounds === 0) {
             return;
         }
@@ -97,6 +96,11 @@ final class WeekSearch
         }
         $this->board->restore($best[1]);
         $this->rest($empty, intdiv($rounds, self::RUNS));
+    }
+
+    private function within(int $most): int
+    {
+        return intdiv($most * self::USUAL, max(self::USUAL, count($this->board->on) * $this->board->days));
     }
 
     /**
@@ -142,7 +146,7 @@ final class WeekSearch
             $goals[] = [$goal];
         }
         $starts = [];
-        foreach (array_slice($goals, 0, 1 + intdiv(self::MOST_STARTS * self::USUAL_TASKS, max(self::USUAL_TASKS, count($this->board->on)))) as $of) {
+        foreach (array_slice($goals, 0, 1 + $this->within(self::MOST_STARTS)) as $of) {
             $this->board->restore($empty);
             foreach ($of as $goal) {
                 $this->place($goal, false);
