@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Fingering;
 
 use Nasturtium\Core\Fingering\Keys\Strike;
-
 use Nasturtium\Core\Fingering\Standard\ChordShape;
 
 /** Every way for a hand to lie on a strike that is worth a thought, with what it costs (trade 4.2). */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Fingering;
 
 use Nasturtium\Core\Fingering\Keys\Strike;
-
 use Nasturtium\Core\Fingering\Standard\ChordShape;
 use Nasturtium\Core\Fingering\Standard\StandardFingers;
 use Nasturtium\Core\Score\Check;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Fingering;
 
 use Nasturtium\Core\Fingering\Keys\Strike;
-
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;

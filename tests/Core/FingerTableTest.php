@@ -92,6 +92,18 @@ test('every minor scale in its three forms, both hands, up and down', function (
     }
 })->with(array_keys(MINOR_SCALES));
 
+test('every natural and harmonic minor scale in two octaves goes on as it began', function (string $tonic): void {
+    // The finger on the tonic in the middle, where it is not the thumb.
+    $middle = ['R' => ['F#' => '3', 'C#' => '3', 'G#' => '3', 'Eb' => '3', 'Bb' => '4'], 'L' => ['F#' => '4', 'C#' => '3', 'G#' => '3', 'Eb' => '2', 'Bb' => '2']];
+    foreach (MINOR_SCALES[$tonic] as $hand => $forms) {
+        foreach (['natural', 'harmonic'] as $i => $kind) {
+            $fingers = substr($forms[$i], 0, 7).($middle[$hand][$tonic] ?? '1').substr($forms[$i], 1);
+            expect(up_and_down(scale_up($tonic, $kind, $hand === 'R' ? 3 : 2, 2), hand_of($hand), "{$tonic}m"))
+                ->toBe($fingers.substr(strrev($fingers), 1), "{$tonic} {$kind} {$hand}");
+        }
+    }
+})->with(array_keys(MINOR_SCALES));
+
 test('from another degree the scale keeps its thumbs', function (string $tonic): void {
     foreach (['R' => 3, 'L' => 2] as $hand => $octave) {
         $whole = str_replace(' ', '', fingered(passage(implode(' ', scale_up($tonic, 'major', $octave, 3)), hand_of($hand), $tonic), hand_of($hand)));

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { type Api, ask, at, keyOf, type Report } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
+import { keyWords } from '../shared/words';
 import styles from './Desk.module.css';
 
 type Own = Api['OwnFingerResource'];
@@ -74,7 +75,7 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
     return (
         <section aria-label="Your finger" className={styles.part}>
             {event.pattern !== null && event.finger_from === 'pattern' && (
-                <Text size="sm">{event.pattern}, standard fingering</Text>
+                <Text size="sm">{keyWords(event.pattern)}, standard fingering</Text>
             )}
             <Text size="sm" fw={700}>
                 Your finger on {pitch}

@@ -1,5 +1,5 @@
 import type { Api, Report } from '../api';
-import { handWords } from '../shared/words';
+import { handWords, keyWords } from '../shared/words';
 import styles from './Desk.module.css';
 import { placeWords } from './findings/finding';
 
@@ -24,7 +24,7 @@ export function NoteWords({ report, id }: { report: Report; id: string }) {
         event.solfege,
         event.move,
         fingers,
-        event.finger_from === 'pattern' ? event.pattern : null,
+        event.finger_from === 'pattern' && event.pattern !== null ? keyWords(event.pattern) : null,
         event.fingers_or === null ? '' : `or ${event.fingers_or.join(' ')}`,
         `${event.beats} ${event.beats === '1' ? 'beat' : 'beats'}`,
         event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',

@@ -5,7 +5,7 @@ import { forStudent } from '../shared/breakdown';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
-import { handWords, listed } from '../shared/words';
+import { handWords, keyWords, listed } from '../shared/words';
 import { capital } from './findings/finding';
 
 const MAJOR = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
@@ -79,7 +79,7 @@ function OtherPosition({ piece, student, keyName }: Props) {
                     onChange={(to) => setKey(to ?? key)}
                     data={(minor ? MINOR : MAJOR).map((name) => ({
                         value: name,
-                        label: `${name.replace('b', '♭').replace('#', '♯')} ${minor ? 'minor' : 'major'}`,
+                        label: `${keyWords(name)} ${minor ? 'minor' : 'major'}`,
                     }))}
                 />
                 <SegmentedControl

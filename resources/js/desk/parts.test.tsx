@@ -121,7 +121,7 @@ describe('a finger of the teacher’s', () => {
         const asked = serve({ 'PUT /pieces/7/fingers': () => new Response(null, { status: 204 }) });
         const scale = dataOf('key: Bb\nR: @b3 v b c d e f g a b\n');
         draw(<FingerChoice data={scale} id={scale.report.events[0]?.id ?? ''} />);
-        expect(screen.getByText('Bb major scale, standard fingering')).toBeTruthy();
+        expect(screen.getByText('B♭ major scale, standard fingering')).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: 'The other choice: 4 (o)' }));
         await waitFor(() =>
             expect(asked[0]?.body).toEqual({ fingers: [{ hand: 'R', place: '1.1', pitch: 'Bb3', finger: 4 }] }),

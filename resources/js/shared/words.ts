@@ -73,6 +73,11 @@ export function timeOf(moment: string): string {
     return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
+/** `B♭ major scale` of `Bb major scale`. */
+export function keyWords(name: string): string {
+    return name.replace(/^([A-G])b/, '$1♭').replace(/^([A-G])#/, '$1♯');
+}
+
 /** `♩ = 60`, which stays on one line. */
 export function tempoWords(tempo: number): string {
     return `♩\u00a0=\u00a0${tempo}`;

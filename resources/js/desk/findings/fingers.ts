@@ -1,6 +1,6 @@
 import { type Api, choices, type Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
-import { handWords, listed } from '../../shared/words';
+import { handWords, keyWords, listed } from '../../shared/words';
 import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
 
 const HANDS = choices.Hand.map((hand) => hand.value);
@@ -110,7 +110,11 @@ function patterns(report: Report): At[] {
                 const at = run.events[0]?.place ?? '';
                 return {
                     at,
-                    finding: found(`${run.name}, standard fingering`, `${capital(handWords(hand))}: ${said}.`, ids),
+                    finding: found(
+                        `${keyWords(run.name)}, standard fingering`,
+                        `${capital(handWords(hand))}: ${said}.`,
+                        ids,
+                    ),
                 };
             });
     });
