@@ -8,6 +8,7 @@ use App\Student\Learning\Learning;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\Planning\BrokenRule;
 use Nasturtium\Core\Practice\Planning\DayOrder;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
@@ -57,7 +58,7 @@ final class SaveWeek
                 $week->load(WeekDays::FOR_PLANNER);
             }
             $asked = WeekDays::forPlanner($week, $today);
-            self::refuse($week, array_diff_key(self::broken($asked), $before));
+            self::refuse($week, self::broken($asked), $before);
             if ($justSo) {
                 $this->sortDays($week, $asked->tasks);
                 CountWeeks::of([$week->id]);
@@ -67,33 +68,30 @@ final class SaveWeek
         });
     }
 
-    /** @return array<string, array{date: string, task: string, text: string}> the rules that the days of a week break, by what they say */
+    /** @return list<BrokenRule> the rules that the days of a week break as they stand */
     private static function broken(PlanWeek $asked): array
     {
-        $broken = [];
-        foreach (RuleCheck::broken($asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0)) as $rule) {
-            $broken[implode(' ', $rule)] = $rule;
-        }
-
-        return $broken;
+        return RuleCheck::broken($asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0));
     }
 
     /**
      * What was broken before the change, as by a shorter day, is not what she did now.
      *
-     * @param  array<string, array{date: string, task: string, text: string}>  $broken
+     * @param  list<BrokenRule>  $broken
+     * @param  list<BrokenRule>  $before
      *
      * @throws ValidationException with the day, the task and the reason
      */
-    private static function refuse(Week $week, array $broken): void
+    private static function refuse(Week $week, array $broken, array $before): void
     {
-        if ($broken === []) {
+        $new = array_values(array_filter($broken, static fn (BrokenRule $rule): bool => ! $rule->isNoWorseThan($before)));
+        if ($new === []) {
             return;
         }
         $titles = $week->tasks->pluck('title', 'id');
         throw ValidationException::withMessages(['tasks' => array_map(
-            static fn (array $rule): string => CarbonImmutable::parse($rule['date'])->format('l').", {$titles[(int) $rule['task']]}: {$rule['text']}",
-            array_values($broken),
+            static fn (BrokenRule $rule): string => CarbonImmutable::parse($rule->date)->format('l').", {$titles[(int) $rule->task]}: {$rule->text}",
+            $new,
         )]);
     }
 

@@ -473,5 +473,5 @@ test('too many new things are told with their day and the last of them', functio
     $task = static fn (string $id): PlanTask => new PlanTask($id, TaskClass::Playing, 2, isNew: true);
     $week = new Week([new PlanDay('2031-05-05', 40), new PlanDay('2031-05-06', 40)], [$task('a'), $task('b')], 1, '2031-05-12');
     $broken = RuleCheck::broken($week, ['a' => ['2031-05-05', '2031-05-06'], 'b' => ['2031-05-05', '2031-05-06']]);
-    expect($broken)->toContain(['date' => '2031-05-05', 'task' => 'b', 'text' => 'That is 2 new things on one day; 1 is enough at this age.']);
+    expect(json_decode((string) json_encode($broken), true))->toContain(['date' => '2031-05-05', 'task' => 'b', 'text' => 'That is 2 new things on one day; 1 is enough at this age.']);
 });

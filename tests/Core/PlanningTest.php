@@ -275,6 +275,15 @@ test('a change that breaks a rule is said with its day and reason', function ():
     ]);
 });
 
+test('a change is held against what was broken before it: a day as full as it was is not worse', function (): void {
+    $full = fn (int ...$minutes): array => RuleCheck::broken(week_of(days(10, 10), array_map(fn (int $at): PlanTask => task("t{$at}", TaskClass::Drill, $minutes[$at]), array_keys($minutes))), ['t0' => [MON], 't1' => [MON]]);
+    $before = $full(8, 4);
+    expect($full(8, 4)[0]->isNoWorseThan($before))->toBeTrue()->and($full(7, 4)[0]->isNoWorseThan($before))->toBeTrue()
+        ->and($full(9, 4)[0]->isNoWorseThan($before))->toBeFalse()->and($full(8, 4)[0]->isNoWorseThan([]))->toBeFalse();
+    $early = RuleCheck::broken(week_of(days(30, 30), new_page()), ['p right' => [MON, TUE]]);
+    expect($early[0]->isNoWorseThan($before))->toBeFalse()->and($early[0]->isNoWorseThan($early))->toBeTrue();
+});
+
 test('a change that parts a page is said', function (): void {
     $broken = fn (array $dates): array => array_column(RuleCheck::broken(week_of(days(30, 30, 30), new_page()), $dates), 'text');
     expect($broken(['p tap' => [MON], 'p look' => [TUE]]))->toContain('A page is looked over before anything else of it is done.')

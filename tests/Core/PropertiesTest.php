@@ -14,6 +14,7 @@ use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\EqualBars;
 use Nasturtium\Core\Pattern\LineLetters;
 use Nasturtium\Core\Performance\Playback;
+use Nasturtium\Core\Practice\Planning\BrokenRule;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
 use Nasturtium\Core\Practice\Planning\Week;
@@ -256,12 +257,12 @@ test('every page: what sounds lies within its length, in time', function (int $s
     expect($playback->bars)->toHaveCount(count($piece->measures));
 })->with('pages');
 
-/** @return list<array{date: string, task: string, text: string}> rules that are broken; a lock alone may make a day too long */
+/** @return list<BrokenRule> rules that are broken; a lock alone may make a day too long */
 function broken_without_locks(Week $week, array $dates): array
 {
     $isLocked = array_merge(...array_column($week->tasks, 'locked')) !== [];
 
-    return array_values(array_filter(RuleCheck::broken($week, $dates), static fn (array $of): bool => ! $isLocked || ! str_starts_with($of['text'], 'The day has')));
+    return array_values(array_filter(RuleCheck::broken($week, $dates), static fn (BrokenRule $of): bool => ! $isLocked || ! str_starts_with($of->text, 'The day has')));
 }
 
 test('every week: the plan breaks no rule, loses no task, and gives way to whatever is done to it', function (int $seed): void {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Demo\InventedWeeks;
+use Nasturtium\Core\Practice\Planning\BrokenRule;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
@@ -139,7 +140,7 @@ test('whatever the search takes out and fills again, no rule is broken and the t
     }
     expect($board->room)->toBe($room);
     // A lock may leave a day too long; nothing else is broken.
-    $broken = array_filter(RuleCheck::broken($week, $dates), static fn (array $of): bool => $locked === [] || ! str_starts_with($of['text'], 'The day has'));
+    $broken = array_filter(RuleCheck::broken($week, $dates), static fn (BrokenRule $of): bool => $locked === [] || ! str_starts_with($of->text, 'The day has'));
     expect($broken)->toBe([]);
 })->with(range(1, 24));
 

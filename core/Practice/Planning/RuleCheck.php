@@ -22,7 +22,7 @@ final readonly class RuleCheck
      * Which rules a plan breaks, in words.
      *
      * @param  array<array-key, list<string>>  $dates  by task id
-     * @return list<array{date: string, task: string, text: string}>
+     * @return list<BrokenRule>
      */
     public static function broken(Week $week, array $dates): array
     {
@@ -35,7 +35,7 @@ final readonly class RuleCheck
         return [...$check->days(), ...$check->twice(), ...$check->order(), ...$check->pages(), ...$check->once(), ...$check->reviews()];
     }
 
-    /** @return list<array{date: string, task: string, text: string}> */
+    /** @return list<BrokenRule> */
     private function days(): array
     {
         $broken = [];
@@ -54,14 +54,14 @@ final readonly class RuleCheck
             if ($used > $day->halfMinutes && $last !== '') {
                 $over = ($used - $day->halfMinutes) / 2;
                 $has = $day->halfMinutes / 2;
-                $broken[] = ['date' => $day->date, 'task' => $last, 'text' => "The day has {$has} min and would need {$over} more. Move or shorten something first."];
+                $broken[] = BrokenRule::onDay($day->date, $last, 'minutes', $used - $day->halfMinutes, "The day has {$has} min and would need {$over} more. Move or shorten something first.");
             }
             if ($places > $this->week->mostTasks) {
-                $broken[] = ['date' => $day->date, 'task' => $last, 'text' => "That is {$places} tasks on one day; {$this->week->mostTasks} are enough at this age."];
+                $broken[] = BrokenRule::onDay($day->date, $last, 'tasks', $places, "That is {$places} tasks on one day; {$this->week->mostTasks} are enough at this age.");
             }
             $new = $this->newOn($day->date);
             if (count($new) > $this->week->newADay()) {
-                $broken[] = ['date' => $day->date, 'task' => $new[count($new) - 1], 'text' => 'That is '.count($new)." new things on one day; {$this->week->newADay()} is enough at this age."];
+                $broken[] = BrokenRule::onDay($day->date, $new[count($new) - 1], 'new', count($new), 'That is '.count($new)." new things on one day; {$this->week->newADay()} is enough at this age.");
             }
         }
 
@@ -104,25 +104,25 @@ final readonly class RuleCheck
         return true;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> */
+    /** @return list<BrokenRule> */
     private function twice(): array
     {
         $broken = [];
         foreach ($this->dates as $id => $dates) {
             foreach (array_count_values($dates) as $date => $times) {
                 if ($times > 1) {
-                    $broken[] = ['date' => (string) $date, 'task' => (string) $id, 'text' => 'A task stands once a day; it is there already.'];
+                    $broken[] = BrokenRule::ofTask((string) $date, (string) $id, 'A task stands once a day; it is there already.');
                 }
             }
             if (($this->tasks[$id] ?? null)?->class === TaskClass::Glance && count(array_unique($dates)) > 1) {
-                $broken[] = ['date' => $dates[1], 'task' => (string) $id, 'text' => 'It is looked over once; it is on another day already.'];
+                $broken[] = BrokenRule::ofTask($dates[1], (string) $id, 'It is looked over once; it is on another day already.');
             }
         }
 
         return $broken;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> */
+    /** @return list<BrokenRule> */
     private function order(): array
     {
         $broken = [];
@@ -139,7 +139,7 @@ final readonly class RuleCheck
                 $needed = $this->first($id);
                 $isSameDay = $for->class->prepares() || $task->class->prepares();
                 if ($needed === null || $needed > $first || ($needed === $first && ! $isSameDay)) {
-                    $broken[] = ['date' => $first, 'task' => $task->id, 'text' => $isSameDay ? 'It waits for what prepares it, on that day or earlier.' : 'It waits for another stage, whose first day comes earlier.'];
+                    $broken[] = BrokenRule::ofTask($first, $task->id, $isSameDay ? 'It waits for what prepares it, on that day or earlier.' : 'It waits for another stage, whose first day comes earlier.');
                 }
             }
         }
@@ -147,7 +147,7 @@ final readonly class RuleCheck
         return $broken;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> glances first, preparation before hands together and never alone (rule 3) */
+    /** @return list<BrokenRule> glances first, preparation before hands together and never alone (rule 3) */
     private function pages(): array
     {
         $broken = [];
@@ -162,7 +162,7 @@ final readonly class RuleCheck
                 foreach ($others as $other) {
                     $first = $other->class === TaskClass::Glance || $other->practised > 0 ? null : $this->first($other->id);
                     if ($first !== null && $first < $dates[0]) {
-                        $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'A page is looked over before anything else of it is done.'];
+                        $broken[] = BrokenRule::ofTask($dates[0], $task->id, 'A page is looked over before anything else of it is done.');
 
                         break;
                     }
@@ -174,11 +174,11 @@ final readonly class RuleCheck
             foreach ($playing as $together) {
                 $first = $together->isMet() && $this->needsPlaying($together) ? $this->first($together->id) : null;
                 if ($first !== null && $dates[count($dates) - 1] > $first) {
-                    $broken[] = ['date' => $dates[count($dates) - 1], 'task' => $task->id, 'text' => 'Hands together have come by then; it comes before them.'];
+                    $broken[] = BrokenRule::ofTask($dates[count($dates) - 1], $task->id, 'Hands together have come by then; it comes before them.');
                 }
             }
             if ($task->isNew && ! $task->begun && $playing !== [] && array_filter($playing, fn (PlanTask $of): bool => $this->first($of->id) !== null) === []) {
-                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'It prepares a page of which nothing is played this week.'];
+                $broken[] = BrokenRule::ofTask($dates[0], $task->id, 'It prepares a page of which nothing is played this week.');
             }
         }
 
@@ -196,7 +196,7 @@ final readonly class RuleCheck
         return false;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> new work that stands on one day, though another could hold it (rule 4) */
+    /** @return list<BrokenRule> new work that stands on one day, though another could hold it (rule 4) */
     private function once(): array
     {
         $broken = [];
@@ -207,25 +207,23 @@ final readonly class RuleCheck
                 continue;
             }
             if ($board->twice[$at]) {
-                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'New work is met on two days of the week.'];
+                $broken[] = BrokenRule::ofTask($dates[0], $task->id, 'New work is met on two days of the week.');
             } elseif ($board->days > 1 && $dates[0] === $this->week->days[$board->days - 1]->date) {
-                $broken[] = ['date' => $dates[0], 'task' => $task->id, 'text' => 'New work is not met on the last day alone.'];
+                $broken[] = BrokenRule::ofTask($dates[0], $task->id, 'New work is not met on the last day alone.');
             }
         }
 
         return $broken;
     }
 
-    /** @return list<array{date: string, task: string, text: string}> */
+    /** @return list<BrokenRule> */
     private function reviews(): array
     {
         $reviews = array_values(array_filter($this->week->tasks, fn (PlanTask $task): bool => $task->class === TaskClass::Review && $this->first($task->id) !== null && $task->locked === []));
 
-        return count($reviews) <= WeekBoard::MOST_REVIEWS ? [] : [[
-            'date' => (string) $this->first($reviews[WeekBoard::MOST_REVIEWS]->id),
-            'task' => $reviews[WeekBoard::MOST_REVIEWS]->id,
-            'text' => WeekBoard::MOST_REVIEWS.' reviews are enough for a week.',
-        ]];
+        $fifth = $reviews[WeekBoard::MOST_REVIEWS] ?? null;
+
+        return $fifth === null ? [] : [BrokenRule::ofTask((string) $this->first($fifth->id), $fifth->id, WeekBoard::MOST_REVIEWS.' reviews are enough for a week.')];
     }
 
     private function first(string $id): ?string
