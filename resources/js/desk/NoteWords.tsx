@@ -1,7 +1,7 @@
 import type { Api, Report } from '../api';
 import { handWords, keyWords } from '../shared/words';
 import styles from './Desk.module.css';
-import { placeWords } from './findings/finding';
+import { beatsWords, placeWords } from './findings/finding';
 
 const FROM: Record<Api['FingerSource'], string> = {
     page: 'printed',
@@ -26,7 +26,7 @@ export function NoteWords({ report, id }: { report: Report; id: string }) {
         fingers,
         event.finger_from === 'pattern' && event.pattern !== null ? keyWords(event.pattern) : null,
         event.fingers_or === null ? '' : `or ${event.fingers_or.join(' ')}`,
-        `${event.beats} ${event.beats === '1' ? 'beat' : 'beats'}`,
+        beatsWords(event.beats),
         event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',
     ];
     return (

@@ -37,6 +37,18 @@ export function placeWords(place: string): string {
     return `${bar === '0' ? 'the pickup' : `bar ${bar}`}, beat ${beat.replace('+1/2', ' and a half').replace('+', ' and ')}`;
 }
 
+const PARTS: Record<string, string> = { '1/2': '½', '1/3': '⅓', '2/3': '⅔', '1/4': '¼', '3/4': '¾' };
+
+/** `1 beat`, `half a beat`, `1½ beats`, `5/6 of a beat` of `1`, `1/2`, `3/2`, `5/6`. */
+export function beatsWords(beats: string): string {
+    if (beats === '1/2') return 'half a beat';
+    const [over = 0, under = 1] = beats.split('/').map(Number);
+    const whole = Math.floor(over / under);
+    const part = over % under === 0 ? '' : (PARTS[`${over % under}/${under}`] ?? null);
+    if (part === null || (whole === 0 && part !== '')) return `${part ?? beats} of a beat`;
+    return `${whole}${part} ${beats === '1' ? 'beat' : 'beats'}`;
+}
+
 /** `once`, `3 times` */
 export function timesWords(times: number): string {
     return times === 1 ? 'once' : `${times} times`;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../../../../tests/report';
+import { beatsWords } from './finding';
 import { type Finding, findingsAt, findingsOf } from './findings';
 import { alike } from './patterns';
 
@@ -70,6 +71,19 @@ describe('what is said beside the music', () => {
         expect(air?.text).toContain('In 2 parts: the pickup to bar 2, bars 3 to 4.');
         const turns = findingsOf(two, 'stages').find((one) => one.title.endsWith('Join lines'));
         expect(turns?.text).not.toMatch(/\d\.\d/);
+    });
+
+    it.each([
+        ['1', '1 beat'],
+        ['2', '2 beats'],
+        ['1/2', 'half a beat'],
+        ['1/4', '¼ of a beat'],
+        ['3/2', '1½ beats'],
+        ['7/3', '2⅓ beats'],
+        ['5/6', '5/6 of a beat'],
+        ['11/6', '11/6 of a beat'],
+    ])('says %s in words', (beats, said) => {
+        expect(beatsWords(beats)).toBe(said);
     });
 
     it('tells of crossings, wide chords and weak fingers', () => {

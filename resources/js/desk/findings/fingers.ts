@@ -1,7 +1,7 @@
 import { type Api, choices, type Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
 import { handWords, keyWords, listed } from '../../shared/words';
-import { barOf, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
+import { barOf, beatsWords, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
 
 const HANDS = choices.Hand.map((hand) => hand.value);
 
@@ -14,7 +14,6 @@ interface At {
 }
 
 const keysWords = (keys: number): string => `${Math.abs(keys)} ${Math.abs(keys) === 1 ? 'key' : 'keys'}`;
-const beatsWords = (beats: string): string => `${beats} ${beats === '1' ? 'beat' : 'beats'}`;
 
 /** Positions on the keyboard, and all that the hands have to do to get from one to the next. */
 export function fingers(report: Report): Finding[] {
