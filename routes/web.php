@@ -62,6 +62,7 @@ use App\Student\Learning\StageController;
 use App\Student\Learning\StudentBookController;
 use App\Student\Paths\OwnPath;
 use App\Student\Paths\PathController;
+use App\Student\Performances\PerformanceController;
 use App\Student\Student;
 use App\Student\StudentController;
 use App\Student\Timetable\Holiday;
@@ -216,6 +217,9 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('holidays', [HolidayController::class, 'index'])->can('work', Holiday::class);
         Route::post('holidays', [HolidayController::class, 'store'])->can('teach', Holiday::class);
         Route::delete('holidays/{holiday}', [HolidayController::class, 'destroy'])->can('own', 'holiday');
+        Route::post('students/{student}/performances', [PerformanceController::class, 'store'])->can('accompany', 'student');
+        Route::put('performances/{performance}', [PerformanceController::class, 'update'])->can('accompany', 'performance');
+        Route::delete('performances/{performance}', [PerformanceController::class, 'destroy'])->can('accompany', 'performance');
         Route::get('learnings/{learning}/ladders', [LadderController::class, 'index'])->can('accompany', 'learning');
         Route::put('learnings/{learning}/ladders', [LadderController::class, 'update'])->can('accompany', 'learning');
         Route::put('weeks/{week}/sent', [SendWeekController::class, 'update'])->can('accompany', 'week');

@@ -19,6 +19,7 @@ use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
 use App\Student\Learning\OpenPiece;
 use App\Student\Paths\OwnPath;
+use App\Student\Performances\Performance;
 use App\Student\Student;
 use App\Student\Timetable\Holiday;
 use App\Week\Patterns\WeekPattern;
@@ -67,6 +68,8 @@ final class Fixtures
 
     public Holiday $holiday;
 
+    public Performance $performance;
+
     public CalendarFeed $calendar;
 
     public WeekPattern $pattern;
@@ -87,6 +90,7 @@ final class Fixtures
         $this->piece = app(StorePiece::class)->fromShorthand($this->page, self::TUNE, '');
         $this->path = OwnPath::query()->create(['studio_id' => $this->studio->id, 'name' => 'Quiet start']);
         $this->path->steps()->create(['studio_id' => $this->studio->id, 'position' => 0, 'kind' => 'right hand']);
+        $this->performance = Performance::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'title' => 'Summer concert', 'on_date' => '2031-12-06']);
         $this->holiday = Holiday::query()->create(['studio_id' => $this->studio->id, 'label' => 'Winter', 'from_on' => '2031-12-20', 'to_on' => '2032-01-03', 'lessons' => false, 'practice' => true]);
         $this->pattern = WeekPattern::query()->create(['studio_id' => $this->studio->id, 'name' => 'Rainy week', 'tasks' => [['kind' => 'theory', 'title' => 'Draw ten clefs', 'instruction' => '', 'halfMinutes' => 6, 'repetitions' => 1, 'mostDays' => 1]]]);
         $this->calendar = CalendarFeed::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'token_hash' => FamilyLink::hash("calendar-of-{$name}")]);

@@ -56,6 +56,9 @@ final class FullStudio
         DB::table('page_mark_stages')->insert(['page_mark_id' => 77, 'stage_id' => $stage->id]);
         DB::table('days_off')->insert([...$of, 'task_id' => $task->id, 'on_date' => '2031-04-30']);
         DB::table('ladders')->insert([...$of, 'learning_id' => $own->learning->id, 'hand' => 'R', 'start' => 60, 'goal' => 100, 'step' => 4]);
+        DB::table('performances')->insert(['id' => 88, ...$student, 'title' => 'Concert of '.self::NAME, 'on_date' => '2031-06-01', 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('performance_pieces')->insert(['performance_id' => 88, 'learning_id' => $own->learning->id]);
+        $task->update(['performance_id' => 88]);
         DB::table('family_words')->insert([...$student, 'on_date' => '2031-04-30', 'words' => self::NAME.' is away on Friday']);
         DB::table('practices')->insert([...$student, 'task_id' => $task->id, 'on_date' => '2031-04-29', 'repetitions' => 3, 'tempo' => 63, 'feeling' => 'hard', 'note' => self::NAME.' said ouch', 'client_key' => (string) Str::uuid()]);
         $stage->update(['name' => 'As '.self::NAME.' likes it']);

@@ -49,6 +49,10 @@ final class Columns
 
     private const FOR_SENT = '2026_12_03_000001_sent_plans';
 
+    private const FOR_PERFORMANCES = '2026_12_04_000002_performances';
+
+    private const FOR_TIMES = '2026_12_04_000001_times_by_day';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -99,24 +103,26 @@ final class Columns
             'skipped_pages' => [...$own, 'student_id' => Column::number(), 'page_id' => Column::number()],
             'stages' => [
                 ...$own, 'learning_id' => Column::number(), 'position' => Column::whole(0, 99)->orNull(), ...$step, 'content' => Column::matching('/^([0-9a-f]{32})?$/D', 'a mark of its content'), 'repetitions' => Column::whole(1, 999),
-                'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999), 'passed_on' => Column::date()->orNull(), ...$times, 'relieved_after' => Column::number()->orNull(), 'before_relief' => Column::workedOut()->since(self::FOR_PAGES, null),
+                'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999), 'half_minutes_first' => Column::whole(0, 9999)->orNull()->since(self::FOR_TIMES, null), 'passed_on' => Column::date()->orNull(), ...$times, 'relieved_after' => Column::number()->orNull(), 'before_relief' => Column::workedOut()->since(self::FOR_PAGES, null),
             ],
             'stage_bars' => [...$own, 'stage_id' => Column::number(), 'kind' => Column::oneOf(ChunkKind::class), ...$bars],
             'stage_waits' => ['stage_id' => Column::number(), 'waits_for_id' => Column::number()],
             'tasks' => [
-                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
+                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'performance_id' => Column::number()->orNull()->since(self::FOR_PERFORMANCES, null), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
                 'instruction' => Column::text(240), 'why' => Column::text(190), 'hand' => Column::oneOf(self::HANDS)->orNull(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999),
-                'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(LessonVerdict::class)->orNull(),
+                'half_minutes_first' => Column::whole(0, 9999)->orNull()->since(self::FOR_TIMES, null), 'pace' => Column::whole(1, 999)->since(self::FOR_TIMES, 100), 'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(LessonVerdict::class)->orNull(),
                 'tempo_reached' => Column::whole(1, 999)->orNull(), 'heard_note' => Column::text(240), ...$times, 'deleted_at' => Column::moment()->orNull(),
             ],
             'task_bars' => [...$own, 'task_id' => Column::number(), ...$bars],
-            'task_days' => [...$own, 'task_id' => Column::number(), 'on_date' => Column::date(), 'position' => Column::whole(0, 9999), 'locked' => Column::yes()],
+            'task_days' => [...$own, 'task_id' => Column::number(), 'on_date' => Column::date(), 'position' => Column::whole(0, 9999), 'locked' => Column::yes(), 'half_minutes' => Column::whole(0, 9999)->orNull()->since(self::FOR_TIMES, null), 'more' => Column::whole(0, 9999)->since(self::FOR_TIMES, 0)],
             'days_off' => [...$own, 'task_id' => Column::number(), 'on_date' => Column::date()],
             'ladders' => [...$own, 'learning_id' => Column::number(), 'hand' => Column::oneOf(['', ...self::HANDS]), 'start' => Column::whole(20, 400), 'goal' => Column::whole(20, 400), 'step' => Column::whole(1, 60)->orNull()],
             'practices' => [
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'on_date' => Column::date(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(),
-                'feeling' => Column::oneOf(Feeling::class), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
+                'seconds' => Column::whole(0, 65_535)->orNull()->since(self::FOR_TIMES, null), 'feeling' => Column::oneOf(Feeling::class), 'note' => Column::text(240), 'client_key' => Column::key(), ...$times,
             ],
+            'performances' => [...$own, 'student_id' => Column::number(), 'title' => Column::text(60, 1), 'on_date' => Column::date(), ...$times],
+            'performance_pieces' => ['id' => Column::number(), 'performance_id' => Column::number(), 'learning_id' => Column::number()],
             'family_words' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'words' => Column::text(FamilyWord::LONGEST, 1), ...$times],
             'page_marks' => [
                 ...$own, 'lesson_id' => Column::number(), 'learning_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'mark' => Column::oneOf(LessonVerdict::class), ...$times,
@@ -163,7 +169,7 @@ final class Columns
             'second_weekday' => Column::whole(1, 7)->orNull(), 'second_time' => Column::time()->orNull(), 'second_minutes' => Column::whole(5, 240)->orNull(), 'timezone' => Column::timezone()->orNull(), 'family_mail' => Column::mail()->orNull(),
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
-            'hand_span' => Column::whole(4, 12), ...$times,
+            'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
             'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
     }

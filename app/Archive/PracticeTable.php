@@ -16,9 +16,10 @@ final class PracticeTable
     {
         $rows = DB::table('practices')->join('tasks', 'tasks.id', '=', 'practices.task_id')->join('students', 'students.id', '=', 'practices.student_id')
             ->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')
+            ->leftJoin('task_days', static fn ($day) => $day->on('task_days.task_id', '=', 'tasks.id')->on('task_days.on_date', '=', 'practices.on_date'))
             ->where('practices.studio_id', $studio)->when($student !== null, static fn ($query) => $query->where('practices.student_id', $student))
             ->orderBy('practices.on_date')->orderBy('practices.id')
-            ->get(['students.first_name', 'students.initial', 'practices.on_date', 'tasks.title', 'tasks.kind', 'pieces.title as piece', 'tasks.hand', 'practices.repetitions', 'practices.tempo', 'tasks.half_minutes', 'practices.feeling', 'practices.note']);
+            ->get(['students.first_name', 'students.initial', 'practices.on_date', 'tasks.title', 'tasks.kind', 'pieces.title as piece', 'tasks.hand', 'practices.repetitions', 'practices.tempo', DB::raw('coalesce(task_days.half_minutes + task_days.more, tasks.half_minutes) as half_minutes'), 'practices.feeling', 'practices.note']);
 
         return Csv::write([
             ['student', 'date', 'task', 'kind', 'piece', 'hand', 'times', 'tempo', 'minutes', 'how it went', 'word to the teacher'],

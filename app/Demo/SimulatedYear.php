@@ -11,7 +11,6 @@ use Nasturtium\Core\Practice\Planning\Plan;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
-use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\Planning\WeekBoard;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
@@ -155,15 +154,10 @@ final class SimulatedYear
         $figures = $this->figures;
         $figures->weeks++;
         $figures->broken += count(RuleCheck::broken($week, $dates));
-        $warm = WarmUpTime::of($week);
-        $byId = array_combine(array_column($week->tasks, 'id'), $week->tasks);
         $choice = 0;
         foreach ($week->days as $day) {
             $figures->minutes += $day->halfMinutes;
-            $used = 0;
-            foreach ($plan->days[$day->date] as $id) {
-                $used += $warm[$day->date][$id] ?? $byId[$id]->halfMinutesOn($dates[$id][0] === $day->date);
-            }
+            $used = array_sum($plan->minutes[$day->date] ?? []);
             foreach ($plan->extra as $extra) {
                 $used += $extra->date === $day->date && $extra->id !== Filling::CHOICE ? $extra->halfMinutes : 0;
                 $choice += $extra->date === $day->date && $extra->id === Filling::CHOICE ? $extra->halfMinutes : 0;

@@ -17,6 +17,7 @@ use App\Week\WeekDays;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Home\TaskSign;
 use Nasturtium\Core\Practice\Care;
+use Nasturtium\Core\Practice\OwnPace;
 
 /** The week that is under way as the child sees it; only weeks that were sent are seen. */
 final class HomeWeek
@@ -44,6 +45,7 @@ final class HomeWeek
             $week?->noteOfLesson() ?? '',
             FamilyWord::between($student->id, $today, $today)[0]->words ?? '',
             Care::breakAfter($student->age($today)),
+            OwnPace::LONGEST_PAUSE,
             Care::words(),
             $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),
             $week === null ? [] : WeekDays::of($week),

@@ -41,6 +41,8 @@ final readonly class HomeWeekResource
         public string $word,
         #[OA\Property]
         public int $breakAfter,
+        #[OA\Property(description: 'seconds without a touch that still count as practice')]
+        public int $longestPause,
         #[ListOf('string')]
         public array $care,
         #[ListOf(HomeTaskResource::class)]

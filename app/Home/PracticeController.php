@@ -52,6 +52,7 @@ final class PracticeController
                     'client_key' => $request->string('clientKey')->toString(),
                     'repetitions' => $request->integer('repetitions'),
                     'tempo' => $request->input('tempo'),
+                    'seconds' => $request->input('seconds'),
                     'feeling' => $request->string('feeling')->toString(),
                     'note' => $request->string('note')->toString(),
                 ],

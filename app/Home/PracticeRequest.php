@@ -19,6 +19,7 @@ final class PracticeRequest extends Asked
             'date' => ['required', 'date_format:Y-m-d'],
             'repetitions' => ['required', 'integer', 'between:0,99'],
             'tempo' => ['nullable', 'integer', 'between:20,400'],
+            'seconds' => ['nullable', 'integer', 'between:0,65535'],
             'feeling' => ['required', Rule::enum(Feeling::class)],
             'note' => ['present', 'nullable', 'string', 'max:240'],
         ];

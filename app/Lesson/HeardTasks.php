@@ -20,7 +20,8 @@ final class HeardTasks
     /** @return list<HeardTaskResource> in the order they were set */
     public static function ofWeek(int $week): array
     {
-        return self::of(static fn (Builder $tasks) => $tasks->where('tasks.week_id', $week));
+        // What the student chose is not heard.
+        return self::of(static fn (Builder $tasks) => $tasks->where('tasks.week_id', $week)->where('tasks.kind', '!=', TaskKind::Choice->value));
     }
 
     public static function one(Task $task): HeardTaskResource

@@ -9,7 +9,6 @@ use App\Week\CountWeeks;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
 
 /** Sets or takes back the mark of a task heard; everything that follows from marks is reckoned anew, so each can be undone. */
@@ -32,11 +31,7 @@ final class MarkTask
                 }
             }
             if ($task->learning !== null) {
-                if ($mark === LessonVerdict::Stop) {
-                    $task->learning->update(['state' => LearningState::Resting]);
-                } elseif ($before === LessonVerdict::Stop) {
-                    $task->learning->update(['state' => LearningState::Current]);
-                }
+                $task->learning->update(['state' => $task->learning->state->heard($before, $mark)]);
                 ($this->settle)($task->learning, $heldOn);
             }
             CountWeeks::of([$task->week_id]);

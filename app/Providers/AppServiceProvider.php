@@ -25,6 +25,7 @@ use App\Student\Learning\Learning;
 use App\Student\Learning\OpenAgain;
 use App\Student\Learning\Stage;
 use App\Student\Paths\OwnPath;
+use App\Student\Performances\Performance;
 use App\Student\Student;
 use App\Student\Timetable\Holiday;
 use App\Student\Timetable\TimetableChanged;
@@ -55,7 +56,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
-        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, WeekPattern::class, CalendarFeed::class, KeptMail::class,
+        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class,
     ];
 
     public function boot(): void

@@ -59,6 +59,7 @@ use Nasturtium\Core\Reading\School;
  * @property CompoundBeats $compound_beats
  * @property string $count_ready last words of the count-in
  * @property int $hand_span white keys
+ * @property ?int $pace percent of what is reckoned, as the teacher set it; null as it is measured
  * @property ?CarbonImmutable $consented_on a parent agreed to the home link
  * @property string $consent_words what was said, and by whom
  * @property ?CarbonImmutable $left_on no longer a student

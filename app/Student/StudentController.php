@@ -19,6 +19,8 @@ use App\Student\Learning\LearningResource;
 use App\Student\Learning\OpenedPieces;
 use App\Student\Learning\SignedOff;
 use App\Student\Learning\StudentBooks;
+use App\Student\Performances\Performance;
+use App\Student\Performances\PerformanceResource;
 use App\Student\Timetable\AtOneTime;
 use App\Student\Timetable\Holiday;
 use App\Student\Timetable\HolidayResource;
@@ -73,9 +75,11 @@ final class StudentController
             OpenedPieces::of($student->id),
             StudentBooks::of($student->id),
             array_values($student->familyLinks->map(static fn (FamilyLink $link): FamilyLinkResource => FamilyLinkResource::of($link))->all()),
+            StudentPace::measured($student->id),
             $week?->id,
             array_map(LessonDayResource::of(...), LessonsAhead::of($student)),
             array_values($student->everyHoliday()->filter(static fn (Holiday $holiday): bool => $holiday->to_on->greaterThanOrEqualTo($student->today()))->sortBy('from_on')->map(HolidayResource::of(...))->all()),
+            array_values(Performance::query()->where('student_id', $student->id)->where('on_date', '>=', $student->today()->toDateString())->with('pieces.piece:id,title')->orderBy('on_date')->get()->map(PerformanceResource::of(...))->all()),
         ));
     }
 

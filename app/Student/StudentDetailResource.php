@@ -9,6 +9,7 @@ use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
 use App\Student\Learning\OpenedPieceResource;
 use App\Student\Learning\StudentBookResource;
+use App\Student\Performances\PerformanceResource;
 use App\Student\Timetable\HolidayResource;
 use App\Student\Timetable\LessonDayResource;
 use OpenApi\Attributes as OA;
@@ -24,6 +25,7 @@ final readonly class StudentDetailResource
      * @param  list<FamilyLinkResource>  $links
      * @param  list<LessonDayResource>  $lessons  in sight
      * @param  list<HolidayResource>  $holidays  of this student, and of all, that are not over
+     * @param  list<PerformanceResource>  $performances  that are not over, the next first
      */
     public function __construct(
         #[OA\Property]
@@ -36,11 +38,15 @@ final readonly class StudentDetailResource
         public array $books,
         #[ListOf(FamilyLinkResource::class)]
         public array $links,
+        #[OA\Property(description: 'percent of the estimated times, measured at home; null while too few tasks were')]
+        public ?int $measuredPace,
         #[OA\Property]
         public ?int $weekId,
         #[ListOf(LessonDayResource::class)]
         public array $lessons,
         #[ListOf(HolidayResource::class)]
         public array $holidays,
+        #[ListOf(PerformanceResource::class)]
+        public array $performances,
     ) {}
 }

@@ -11,6 +11,7 @@ use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Practice\OwnPace;
 use Nasturtium\Core\Reading\LandmarkLevel;
 use Nasturtium\Core\Reading\School;
 
@@ -45,6 +46,7 @@ final class StudentRequest extends Asked
             'compoundBeats' => ['required', Rule::enum(CompoundBeats::class)],
             'countReady' => ['present', 'nullable', 'string', 'max:40'],
             'handSpan' => ['required', 'integer', 'between:4,12'],
+            'pace' => ['nullable', 'integer', 'between:'.OwnPace::LEAST.','.OwnPace::MOST],
             'practiceDays' => ['present', 'array', 'max:7'],
             'practiceDays.*.weekday' => ['required', 'integer', 'between:1,7', 'distinct'],
             'practiceDays.*.minutes' => ['required', 'integer', 'between:0,240'],
@@ -76,6 +78,7 @@ final class StudentRequest extends Asked
             'compound_beats' => $this->string('compoundBeats')->toString(),
             'count_ready' => $this->string('countReady')->squish()->toString(),
             'hand_span' => $this->integer('handSpan'),
+            'pace' => $this->input('pace'),
         ];
     }
 

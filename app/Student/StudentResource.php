@@ -74,6 +74,8 @@ final readonly class StudentResource
         public string $countReady,
         #[OA\Property]
         public int $handSpan,
+        #[OA\Property(description: 'percent of the estimated times, as the teacher set it; null: as it is measured at home')]
+        public ?int $pace,
         #[OA\Property]
         public ?string $consentedOn,
         #[OA\Property]
@@ -112,6 +114,7 @@ final readonly class StudentResource
             $student->compound_beats,
             $student->count_ready,
             $student->hand_span,
+            $student->pace,
             $student->consented_on?->toDateString(),
             $student->consent_words ?? '',
             $student->left_on?->toDateString(),

@@ -44,7 +44,7 @@ final class CatchUp
     {
         foreach ($week->tasks()->with(['days', 'practices'])->get() as $task) {
             foreach ($task->days as $day) {
-                if ($day->on_date->lessThan($today) && ! WeekDays::practisedOn($task, $day->on_date->toDateString())) {
+                if (! $day->isFilled() && $day->on_date->lessThan($today) && ! WeekDays::practisedOn($task, $day->on_date->toDateString())) {
                     return true;
                 }
             }

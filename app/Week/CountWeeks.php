@@ -8,10 +8,11 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
+use Nasturtium\Core\Practice\TaskKind;
 
 /**
  * Counts what the first screen and the progress of a student say of weeks, and keeps it with them: half minutes planned
- * and practised by day, words from home, what found no room, what the teacher overruled, and how fast each piece was
+ * and practised by day (what the student chooses is practised, and planned for nobody), words from home, what found no room, what the teacher overruled, and how fast each piece was
  * played (piece, day, beats a minute, and 1 where it was at the lesson). Whoever changes the tasks, the days, the marks or the practice of a week has it counted in the same
  * transaction; the week is locked first, so that two who do so at once count one after the other.
  *
@@ -81,17 +82,19 @@ final class CountWeeks
     /** By week: the days with their half minutes, words from home, and days that the teacher has set. */
     private static function days(string $in): string
     {
+        $choice = TaskKind::Choice->value;
+
         return <<<SQL
             select week_id, json_objectagg(on_date, json_array(planned, practised)) as days, sum(words) as words, sum(kept) as kept
             from (
                 select week_id, on_date, sum(planned) as planned, sum(practised) as practised, sum(words) as words, sum(kept) as kept
                 from (
-                    select tasks.week_id, task_days.on_date, if(tasks.deleted_at is null, tasks.half_minutes, 0) as planned, 0 as practised, 0 as words, task_days.locked as kept
+                    select tasks.week_id, task_days.on_date, if(tasks.deleted_at is null and tasks.kind != '{$choice}', coalesce(task_days.half_minutes, tasks.half_minutes) + task_days.more, 0) as planned, 0 as practised, 0 as words, task_days.locked as kept
                     from tasks join task_days on task_days.task_id = tasks.id
                     where tasks.week_id in ({$in})
                     union all
-                    select tasks.week_id, practices.on_date, 0, tasks.half_minutes, practices.note != '', 0
-                    from tasks join practices on practices.task_id = tasks.id
+                    select tasks.week_id, practices.on_date, 0, coalesce(task_days.half_minutes + task_days.more, tasks.half_minutes), practices.note != '', 0
+                    from tasks join practices on practices.task_id = tasks.id left join task_days on task_days.task_id = tasks.id and task_days.on_date = practices.on_date
                     where tasks.week_id in ({$in})
                 ) as each_one
                 group by week_id, on_date

@@ -21,6 +21,7 @@ use Nasturtium\Core\Practice\Feeling;
  * @property ?int $tempo beats a minute it was played at last
  * @property Feeling $feeling
  * @property string $note
+ * @property ?int $seconds from opening to ticking, without pauses; null where that is not known
  * @property string $client_key
  * @property-read Task $task
  */

@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Student\Learning\Learning;
+use App\Student\StudentPace;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\OwnPace;
 use Nasturtium\Core\Practice\Planning\BrokenRule;
-use Nasturtium\Core\Practice\Planning\DayOrder;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
 use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
-use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece as Score;
@@ -60,7 +63,7 @@ final class SaveWeek
             $asked = WeekDays::forPlanner($week, $today);
             self::refuse($week, self::broken($asked), $before);
             if ($justSo) {
-                $this->sortDays($week, $asked->tasks);
+                ReplanWeek::writeDays($week, WeekPlanner::keep($asked, self::dates($asked)), $today->toDateString());
                 CountWeeks::of([$week->id]);
             }
 
@@ -71,7 +74,13 @@ final class SaveWeek
     /** @return list<BrokenRule> the rules that the days of a week break as they stand */
     private static function broken(PlanWeek $asked): array
     {
-        return RuleCheck::broken($asked, array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0));
+        return RuleCheck::broken($asked, self::dates($asked));
+    }
+
+    /** @return array<array-key, list<string>> the dates that tasks stand on, by their id */
+    private static function dates(PlanWeek $asked): array
+    {
+        return array_column(array_map(static fn (PlanTask $task): array => [$task->id, $task->stood], $asked->tasks), 1, 0);
     }
 
     /**
@@ -112,6 +121,7 @@ final class SaveWeek
                 'week_id' => $week->id,
                 'kind' => $given['kind'],
                 'learning_id' => $given['learningId'],
+                'pace' => StudentPace::USUAL,
                 'why' => Task::OWN,
             ]);
         }
@@ -123,7 +133,7 @@ final class SaveWeek
             'tempo' => $given['tempo'],
             'starred' => $given['starred'],
             'most_days' => $given['mostDays'],
-            'half_minutes' => $given['minutes'] === null ? ($task->half_minutes ?? TaskTime::LEAST) : (int) round(2 * $given['minutes']),
+            ...self::minutes($task, $given['minutes']),
         ])->save();
         if ($task->wasRecentlyCreated && $task->learning_id !== null && $given['first'] !== null) {
             $this->bars($task, $given['first'], $given['last'] ?? $given['first']);
@@ -133,6 +143,22 @@ final class SaveWeek
         }
 
         return $task;
+    }
+
+    /**
+     * What the teacher has set is so on every day; what she left as it was stays, on its first day too.
+     *
+     * @return array<string, int|null> columns
+     */
+    private static function minutes(Task $task, ?float $minutes): array
+    {
+        $given = $minutes === null ? null : (int) round(2 * $minutes);
+
+        return match (true) {
+            $given === null => ['half_minutes' => $task->half_minutes ?? TaskTimes::LEAST],
+            $given === $task->half_minutes => [],
+            default => ['half_minutes' => $given, 'half_minutes_first' => null],
+        };
     }
 
     /** A jump of more than two rungs is asked back (trade 9.4). */
@@ -180,7 +206,14 @@ final class SaveWeek
             return;
         }
         $ranges = array_values($bars->map(static fn (TaskBars $of): array => [$of->first, $of->last])->all());
-        $task->update(['half_minutes' => TaskTime::ofBars($this->score($task), $ranges, $task->repetitions, $task->tempo)]);
+        $times = TaskTimes::ofBars($this->score($task), $ranges, $task->taskClass(), $task->repetitions, $this->tempi($task, $task->tempo))->atPace(OwnPace::share($task->pace));
+        $task->update(['half_minutes' => $times->later, 'half_minutes_first' => $times->first]);
+    }
+
+    /** @return non-empty-list<int> */
+    private function tempi(Task $task, int $tempo): array
+    {
+        return $task->stage === null ? [$tempo] : $task->stage->kind->tempi($tempo, Learning::query()->with(['piece', 'ladders'])->findOrFail($task->learning_id)->ladder($task->hand));
     }
 
     private function score(Task $task): Score
@@ -209,7 +242,7 @@ final class SaveWeek
         foreach (array_diff($off, WeekDays::dates($task->daysOff()->get())) as $date) {
             $task->daysOff()->create(['studio_id' => $task->studio_id, 'on_date' => $date]);
         }
-        $task->update(['left_why' => $dates === [] ? ($task->left_why ?? 'set aside') : null]);
+        $task->update(['left_why' => $dates === [] && $task->kind !== TaskKind::Choice ? ($task->left_why ?? 'set aside') : null]);
     }
 
     private function holdToPracticeDays(Week $week): void
@@ -219,38 +252,6 @@ final class SaveWeek
             $free = array_diff(WeekDays::dates($task->days), $open);
             if ($free !== []) {
                 throw ValidationException::withMessages(['tasks' => CarbonImmutable::parse(min($free))->format('l').' is no practice day of this week.']);
-            }
-        }
-    }
-
-    /**
-     * The tasks of each day in the order they are done (rule 7).
-     *
-     * @param  list<PlanTask>  $planned
-     */
-    private function sortDays(Week $week, array $planned): void
-    {
-        $byId = [];
-        foreach ($planned as $task) {
-            $byId[(int) $task->id] = $task;
-        }
-        $tasks = $rows = $met = [];
-        foreach ($week->tasks as $task) {
-            $first = WeekDays::dates($task->days)[0] ?? null;
-            foreach ($task->days as $day) {
-                $date = $day->on_date->toDateString();
-                $tasks[$date][] = $byId[$task->id] ?? throw new \LogicException('a task of the week is asked for');
-                $rows[$date][$task->id] = $day;
-                if ($task->is_new && $first === $date) {
-                    $met[$date][$task->id] = true;
-                }
-            }
-        }
-        foreach ($tasks as $date => $of) {
-            foreach (DayOrder::of($of, $met[$date] ?? []) as $position => $id) {
-                if ($rows[$date][(int) $id]->position !== $position) {
-                    $rows[$date][(int) $id]->update(['position' => $position]);
-                }
             }
         }
     }

@@ -6,6 +6,7 @@ namespace App\Week;
 
 use Nasturtium\Core\Practice\Planning\PlanChanges;
 use Nasturtium\Core\Practice\Planning\PlannedLine;
+use Nasturtium\Core\Practice\TaskKind;
 
 /** A plan as the family has it, kept when it is sent, and what has changed in it since. */
 final class SentPlan
@@ -40,7 +41,8 @@ final class SentPlan
      */
     public static function lines(Week $week): array
     {
-        return array_values($week->tasks->map(static function (Task $task): PlannedLine {
+        // What is left to the student is not told anew.
+        return array_values($week->tasks->where('kind', '!=', TaskKind::Choice)->map(static function (Task $task): PlannedLine {
             $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";
 
             return new PlannedLine($task->id, "{$task->title}{$piece}", $task->instruction, WeekDays::dates($task->days));

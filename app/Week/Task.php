@@ -27,6 +27,7 @@ use Nasturtium\Core\Score\Hand;
  * @property int $week_id
  * @property ?int $stage_id
  * @property ?int $learning_id
+ * @property ?int $performance_id that it is practised for, whole or as a run
  * @property TaskKind $kind
  * @property string $title
  * @property string $instruction
@@ -35,6 +36,8 @@ use Nasturtium\Core\Score\Hand;
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
+ * @property ?int $half_minutes_first on its first day; null where that is no longer
+ * @property int $pace percent of what is reckoned, that its minutes have
  * @property int $most_days it is wanted on no more
  * @property bool $is_new
  * @property bool $starred

@@ -16,12 +16,26 @@ use Illuminate\Database\Eloquent\Model;
  * @property CarbonImmutable $on_date
  * @property int $position
  * @property bool $locked the teacher has put it there
+ * @property ?int $half_minutes what it takes on that day, 0 where filling put it there; null as its task says
+ * @property int $more half minutes that filling added
  */
 final class TaskDay extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** Filling has put it there, and puts it elsewhere when the week is planned again. */
+    public function isFilled(): bool
+    {
+        return $this->half_minutes === 0;
+    }
+
+    /** @param int $of half minutes of its task */
+    public function halfMinutesOf(int $of): int
+    {
+        return ($this->half_minutes ?? $of) + $this->more;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

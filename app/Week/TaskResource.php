@@ -18,7 +18,8 @@ final readonly class TaskResource
 {
     /**
      * @param  list<BarsResource>  $bars
-     * @param  list<string>  $dates
+     * @param  list<string>  $dates  that are planned
+     * @param  list<string>  $filled  dates that filling added
      * @param  list<string>  $locked  of the dates, those the teacher has set
      * @param  list<string>  $off  dates the teacher has taken it off
      * @param  list<PracticeResource>  $practices
@@ -50,6 +51,8 @@ final readonly class TaskResource
         public ?int $tempo,
         #[OA\Property]
         public float $minutes,
+        #[OA\Property(description: 'on its first day')]
+        public float $minutesFirst,
         #[OA\Property]
         public bool $isNew,
         #[OA\Property]
@@ -70,6 +73,8 @@ final readonly class TaskResource
         public array $bars,
         #[ListOf('string')]
         public array $dates,
+        #[ListOf('string')]
+        public array $filled,
         #[ListOf('string')]
         public array $locked,
         #[ListOf('string')]
@@ -94,6 +99,7 @@ final readonly class TaskResource
             $task->repetitions,
             $task->tempo,
             $task->half_minutes / 2,
+            ($task->half_minutes_first ?? $task->half_minutes) / 2,
             $task->is_new,
             $task->starred,
             $task->most_days,
@@ -103,7 +109,8 @@ final readonly class TaskResource
             $task->tempo_reached,
             $task->heard_note ?? '',
             array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
-            WeekDays::dates($task->days),
+            WeekDays::dates($task->days->reject(static fn (TaskDay $day): bool => $day->isFilled())),
+            WeekDays::dates($task->days->filter(static fn (TaskDay $day): bool => $day->isFilled())),
             WeekDays::dates($task->days->where('locked', true)),
             WeekDays::dates($task->daysOff),
             array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),

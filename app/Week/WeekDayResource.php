@@ -13,6 +13,7 @@ final readonly class WeekDayResource
 {
     /**
      * @param  list<int>  $taskIds
+     * @param  list<DayTaskResource>  $each  of them, in the same order
      */
     public function __construct(
         #[OA\Property]
@@ -25,5 +26,7 @@ final readonly class WeekDayResource
         public float $practised,
         #[ListOf('integer')]
         public array $taskIds,
+        #[ListOf(DayTaskResource::class)]
+        public array $each,
     ) {}
 }

@@ -12,7 +12,6 @@ use Nasturtium\Core\Path\AskedStages;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
-use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskKind;
@@ -37,24 +36,22 @@ final class WeekDays
     /** @return list<WeekDayResource> one for each day to the next lesson */
     public static function of(Week $week): array
     {
-        $placed = [];
-        $planned = [];
-        $practised = [];
-        $warm = [];
-        $minutes = self::minutes($week);
+        $placed = $planned = $practised = [];
         foreach ($week->tasks as $task) {
+            $took = [];
             foreach ($task->days as $day) {
                 $date = $day->getRawOriginal('on_date');
-                $placed[$date][] = [$day->position, $day->id, $task->id];
-                $isFirstWarmUp = $task->kind === TaskKind::WarmUp && ! in_array($date, $warm, true);
-                $warm = $isFirstWarmUp ? [...$warm, $date] : $warm;
-                $planned[$date] = ($planned[$date] ?? 0) + ($isFirstWarmUp ? self::warmUpOn(2 * ($minutes[$date] ?? 0), $task->half_minutes) : $task->half_minutes);
+                $placed[$date][] = [$day->position, $day->id, new DayTaskResource($task->id, ($day->half_minutes ?? $task->half_minutes) / 2, $day->more / 2)];
+                $took[$date] = $day->halfMinutesOf($task->half_minutes);
+                // What the student chooses is asked of nobody.
+                $planned[$date] = ($planned[$date] ?? 0) + ($task->kind === TaskKind::Choice ? 0 : $took[$date]);
             }
             foreach ($task->practices as $practice) {
                 $date = $practice->getRawOriginal('on_date');
-                $practised[$date] = ($practised[$date] ?? 0) + $task->half_minutes;
+                $practised[$date] = ($practised[$date] ?? 0) + ($took[$date] ?? $task->half_minutes);
             }
         }
+        $minutes = self::minutes($week);
         $days = [];
         foreach ($minutes as $date => $of) {
             $on = $placed[$date] ?? [];
@@ -64,17 +61,12 @@ final class WeekDays
                 $of,
                 ($planned[$date] ?? 0) / 2,
                 ($practised[$date] ?? 0) / 2,
+                array_map(static fn (array $of): int => $of[2]->id, $on),
                 array_column($on, 2),
             );
         }
 
         return $days;
-    }
-
-    /** A fifth of a short day at most; what a teacher has put on a shorter one takes its own time. */
-    private static function warmUpOn(int $day, int $own): int
-    {
-        return WarmUpTime::onDay($day, $own) ?: $own;
     }
 
     /**
@@ -88,7 +80,8 @@ final class WeekDays
         $today = $from->toDateString();
         $used = 0;
         foreach ($week->tasks as $task) {
-            $used += self::practisedOn($task, $today) ? $task->half_minutes : 0;
+            $day = $task->days->first(static fn (TaskDay $day): bool => $day->getRawOriginal('on_date') === $today);
+            $used += self::practisedOn($task, $today) ? $day?->halfMinutesOf($task->half_minutes) ?? $task->half_minutes : 0;
         }
         $days = [];
         foreach (self::minutes($week) as $date => $minutes) {
@@ -123,7 +116,7 @@ final class WeekDays
             }
             $played = $task->learning?->played_on;
             $practised = self::practisedOn($task, $today);
-            $ahead = $task->days->filter(static fn (TaskDay $day): bool => $day->getRawOriginal('on_date') > $today || (! $practised && $day->getRawOriginal('on_date') === $today));
+            $ahead = $task->days->reject(static fn (TaskDay $day): bool => $day->isFilled())->filter(static fn (TaskDay $day): bool => $day->getRawOriginal('on_date') > $today || (! $practised && $day->getRawOriginal('on_date') === $today));
             $off = $task->daysOff->map(static fn (DayOff $day): string => $day->getRawOriginal('on_date'))->all();
             $planned[] = new PlanTask(
                 (string) $task->id,
@@ -143,6 +136,8 @@ final class WeekDays
                 $task->learning_id === null || $task->kind === TaskKind::Review ? null : (string) $task->learning_id,
                 isset($begun[(int) $task->learning_id]),
                 $task->learning_id !== null && $task->learning_id === $older,
+                $task->half_minutes_first,
+                $task->performance_id !== null,
             );
         }
 

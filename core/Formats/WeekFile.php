@@ -9,7 +9,6 @@ use Nasturtium\Core\Practice\Planning\Plan;
 use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
-use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskClass;
@@ -78,8 +77,6 @@ final class WeekFile
     public static function writePlan(Week $week, Plan $plan): string
     {
         $dates = $plan->dates();
-        $warm = WarmUpTime::of($week);
-        $byId = array_combine(array_column($week->tasks, 'id'), $week->tasks);
         $tasks = [];
         foreach ($week->tasks as $task) {
             $eighths = array_sum(array_slice($task->gains(count($week->days)), 0, count($dates[$task->id] ?? [])));
@@ -87,17 +84,9 @@ final class WeekFile
         }
         $days = [];
         foreach ($week->days as $day) {
-            $each = [];
-            $used = 0;
-            foreach ($plan->days[$day->date] ?? [] as $id) {
-                $task = $byId[$id];
-                $halfMinutes = match (true) {
-                    $task->class === TaskClass::WarmUp => $warm[$day->date][$id] ?? 0,
-                    default => $task->halfMinutesOn($dates[$id][0] === $day->date),
-                };
-                $each[] = ['id' => $id, 'minutes' => $halfMinutes / 2];
-                $used += $halfMinutes;
-            }
+            $of = $plan->minutes[$day->date] ?? [];
+            $each = array_map(static fn (string $id): array => ['id' => $id, 'minutes' => $of[$id] / 2], $plan->days[$day->date] ?? []);
+            $used = array_sum($of);
             $days[] = ['date' => $day->date, 'minutes' => $day->halfMinutes / 2, 'used' => $used / 2, 'tasks' => $plan->days[$day->date] ?? [], 'each' => $each];
         }
         $left = array_map(static fn (string $id, string $reason): array => ['id' => $id, 'reason' => $reason], array_map(strval(...), array_keys($plan->left)), array_values($plan->left));

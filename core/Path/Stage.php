@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Path;
 
 use Nasturtium\Core\Pattern\Chunk;
+use Nasturtium\Core\Practice\TaskTimes;
 
 /** A stage of a page. */
 final readonly class Stage
@@ -13,7 +14,6 @@ final readonly class Stage
      * @param  list<Chunk>  $chunks
      * @param  int  $repetitions  of each chunk
      * @param  int|null  $tempo  in beats of the time signature a minute; null when no tempo is kept
-     * @param  int  $halfMinutes  its estimated time
      * @param  list<int>  $waitsFor  places in the list of stages, from 0
      * @param  string  $sentence  what the student does, as it fits the page
      * @param  string  $content  what it works on, the same as long as that does not change
@@ -23,7 +23,7 @@ final readonly class Stage
         public array $chunks,
         public int $repetitions,
         public ?int $tempo,
-        public int $halfMinutes,
+        public TaskTimes $times,
         public array $waitsFor,
         public string $sentence,
         public string $content,

@@ -6,6 +6,7 @@ namespace Nasturtium\Core\Path;
 
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Practice\TaskClass;
+use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Hand;
 
 /** A stage of a page: what is done with it, one thing at a time (trade 8.1, 8.2). */
@@ -136,6 +137,16 @@ enum StageKind: string
             $this->isPreparation() => TaskClass::Preparation,
             default => TaskClass::Playing,
         };
+    }
+
+    /**
+     * What it is played at on one day, from a tempo on: a ladder is climbed by two rungs (trade 9.3).
+     *
+     * @return non-empty-list<int> beats a minute
+     */
+    public function tempi(int $tempo, TempoLadder $ladder): array
+    {
+        return $this === self::TempoLadder ? $ladder->climbed($tempo) : [$tempo];
     }
 
     /** The one hand that does it; null when both do, or whichever plays. */

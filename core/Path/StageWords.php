@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
+use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Words;
@@ -21,7 +22,16 @@ final readonly class StageWords
         $this->hasBothHands = $piece->plays(Hand::Right) && $piece->plays(Hand::Left);
     }
 
-    public function of(PathStep $step): string
+    /** @param ?int $tempo that it begins at; null where none is kept */
+    public function of(PathStep $step, ?int $tempo): string
+    {
+        // What is slower than a metronome goes is counted in halves of the beat, and said so (trade 9.1).
+        $halves = $tempo !== null && TempoLadder::isInHalves($tempo) ? ' The metronome ticks twice a beat, at '.(2 * $tempo).'.' : '';
+
+        return $this->sentence($step).$halves;
+    }
+
+    private function sentence(PathStep $step): string
     {
         return match ($step->kind) {
             StageKind::TapAndCount => 'Tap '.match (true) {

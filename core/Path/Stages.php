@@ -10,7 +10,7 @@ use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\HandsPlay;
 use Nasturtium\Core\Pattern\HandsTogether;
-use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
@@ -62,9 +62,9 @@ final class Stages
                 $chunks,
                 $repetitions,
                 $tempo,
-                $this->halfMinutes($step, $chunks, $repetitions, $tempo),
+                $this->times($step, $chunks, $repetitions, $tempo),
                 self::waitsFor($steps, $i),
-                $words->of($step),
+                $words->of($step, $tempo),
                 $content->of($step, $chunks),
             );
         }
@@ -168,13 +168,13 @@ final class Stages
     }
 
     /** @param list<Chunk> $chunks */
-    private function halfMinutes(PathStep $step, array $chunks, int $repetitions, ?int $tempo): int
+    private function times(PathStep $step, array $chunks, int $repetitions, ?int $tempo): TaskTimes
     {
         if ($step->effort === Effort::Glance) {
-            return TaskTime::LEAST;
+            return TaskTimes::always(TaskTimes::LEAST);
         }
         if ($step->effort === Effort::Naming || $tempo === null) {
-            return TaskTime::naming($this->heads());
+            return TaskTimes::naming($this->heads());
         }
         $parts = [];
         foreach ($chunks as $chunk) {
@@ -183,7 +183,7 @@ final class Stages
             $parts[] = [$chunk->beats, count($countIn->counts)];
         }
 
-        return TaskTime::playing($repetitions, $parts, $tempo);
+        return TaskTimes::of($step->kind->taskClass(), $repetitions, $parts, $step->kind->tempi($tempo, $this->ladder));
     }
 
     private function heads(): int

@@ -18,6 +18,9 @@ final class Remedies
     /** Beats a minute, where neither the task nor the piece has a tempo. */
     private const USUAL_TEMPO = 60;
 
+    /** Before the lesson, in which the same slip counts as coming again. */
+    public const WEEKS = 2;
+
     private const TIMES = [1 => 'at the lesson', 2 => 'twice in two weeks', 3 => 'three times in two weeks'];
 
     private readonly Chunks $chunks;
@@ -64,7 +67,7 @@ final class Remedies
             $slip->hand,
             $tempo,
             $repetitions,
-            TaskTime::playing($repetitions, [[$chunk->beats, $counts]], $tempo),
+            TaskTimes::of(TaskClass::Remedy, $repetitions, [[$chunk->beats, $counts]], [$tempo])->first,
             "{$slip->kind->words()} {$this->where($slip, $chunk)}, ".(self::TIMES[$times] ?? "{$times} times in two weeks"),
         );
     }

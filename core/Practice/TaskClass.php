@@ -16,6 +16,7 @@ enum TaskClass: string
     case Review = 'review';
     case Theory = 'theory';
     case Sight = 'sight';
+    case Choice = 'choice';
 
     /** More for the page that was opened first. */
     private const OLDER = 1;
@@ -30,6 +31,7 @@ enum TaskClass: string
             TaskKind::Drill => self::Drill,
             TaskKind::Review => self::Review,
             TaskKind::Theory => self::Theory,
+            TaskKind::Choice => self::Choice,
         };
     }
 
@@ -41,7 +43,7 @@ enum TaskClass: string
             self::Preparation, self::Drill => 4,
             self::Review, self::Theory => 3,
             self::Sight, self::Glance => 2,
-            self::WarmUp => 0,
+            self::WarmUp, self::Choice => 0,
         };
     }
 
@@ -53,7 +55,7 @@ enum TaskClass: string
             self::Drill, self::Sight => 3,
             self::Preparation, self::Review => 2,
             self::Theory, self::Glance => 1,
-            self::WarmUp => 0,
+            self::WarmUp, self::Choice => 0,
         };
     }
 

@@ -15,6 +15,7 @@ enum TaskKind: string implements Choice
     case Drill = 'drill';
     case Review = 'review';
     case Theory = 'theory';
+    case Choice = 'choice';
 
     public function label(): string
     {
@@ -25,6 +26,7 @@ enum TaskKind: string implements Choice
             self::Drill => 'Drill',
             self::Review => 'Review',
             self::Theory => 'Theory',
+            self::Choice => 'Own choice',
         };
     }
 }

@@ -6,7 +6,10 @@ namespace Nasturtium\Core\Practice;
 
 use Nasturtium\Core\Score\Piece;
 
-/** From a start to a goal on the metronome's classic marks, or by a fixed step (trade 9.1). */
+/**
+ * From a start to a goal on the metronome's classic marks, or by a fixed step. What is slower than a metronome goes is
+ * counted in halves of the beat, on the marks of those (trade 9.1).
+ */
 final readonly class TempoLadder
 {
     /** Up to, by. */
@@ -40,7 +43,7 @@ final readonly class TempoLadder
     /** Of a page whose music is not typed. */
     public static function usual(): self
     {
-        return new self(self::below(intdiv(self::USUAL_GOAL * self::START[0], self::START[1])), self::USUAL_GOAL);
+        return new self(self::startOf(self::USUAL_GOAL), self::USUAL_GOAL);
     }
 
     /** In beats of the piece's time signature. No start given: 60 % of the goal on the nearest mark below. */
@@ -48,9 +51,20 @@ final readonly class TempoLadder
     {
         $unit = $piece->meter()->unit;
         $goal = intdiv(($piece->tempo ?? self::USUAL_GOAL) * $unit, 4);
-        $from = $piece->tempoFrom === null ? self::below(intdiv($goal * self::START[0], self::START[1])) : intdiv($piece->tempoFrom * $unit, 4);
+        $from = $piece->tempoFrom === null ? self::startOf($goal) : intdiv($piece->tempoFrom * $unit, 4);
 
         return new self(min($from, $goal), $goal);
+    }
+
+    private static function startOf(int $goal): int
+    {
+        return self::below(intdiv($goal * self::START[0], self::START[1]));
+    }
+
+    /** A metronome goes no slower: it ticks halves of the beat. */
+    public static function isInHalves(int $tempo): bool
+    {
+        return $tempo < self::SLOWEST;
     }
 
     /** @return list<int> every classic mark, slowest first */
@@ -66,11 +80,11 @@ final readonly class TempoLadder
         return $marks;
     }
 
-    /** The nearest mark that is not faster; the slowest when none is. */
+    /** The nearest mark that is not faster: of the beat, or of its half where the metronome has none; the slowest when none is. */
     public static function below(int $tempo): int
     {
-        $found = self::SLOWEST;
-        foreach (self::marks() as $mark) {
+        $found = intdiv(self::SLOWEST, 2);
+        foreach (self::allMarks() as $mark) {
             $found = $mark <= $tempo ? $mark : $found;
         }
 
@@ -83,25 +97,44 @@ final readonly class TempoLadder
         return self::below($tempo - 1);
     }
 
+    /** @return list<int> in beats, slowest first: those at which half beats are on a mark, then the marks of whole ones */
+    private static function allMarks(): array
+    {
+        $halves = array_filter(self::marks(), static fn (int $mark): bool => $mark % 2 === 0 && $mark < 2 * self::SLOWEST);
+
+        return [...array_map(static fn (int $mark): int => intdiv($mark, 2), $halves), ...self::marks()];
+    }
+
     /** @return list<int> from the start to the goal, both included */
     public function rungs(): array
     {
-        $marks = $this->step === null ? self::marks() : range($this->from, max($this->from, $this->goal), $this->step);
+        $marks = $this->step === null ? self::allMarks() : range($this->from, max($this->from, $this->goal), $this->step);
         $between = array_filter($marks, fn (int $mark): bool => $mark > $this->from && $mark < $this->goal);
 
         return array_values(array_unique([$this->from, ...$between, $this->goal]));
     }
 
-    /** @return list<int> the rungs, and every classic mark below the start */
+    /** @return non-empty-list<int> the rungs of one day, from a tempo on; at the goal that alone */
+    public function climbed(int $from): array
+    {
+        $rungs = [$from];
+        while (count($rungs) < Attempts::RUNGS_A_DAY) {
+            $rungs[] = $this->next($rungs[count($rungs) - 1], true);
+        }
+
+        return $rungs;
+    }
+
+    /** @return list<int> the rungs, and every mark below the start */
     public function marksToGoal(): array
     {
-        return [...array_filter(self::marks(), fn (int $mark): bool => $mark < $this->from), ...$this->rungs()];
+        return [...array_filter(self::allMarks(), fn (int $mark): bool => $mark < $this->from), ...$this->rungs()];
     }
 
     /** How many rungs lie from one tempo up to another, the last counted; none when it is not faster. */
     public function rungsUp(int $from, int $to): int
     {
-        $marks = $this->step === null ? self::marks() : range(min($from, $this->from), max($to, $this->from), $this->step);
+        $marks = $this->step === null ? self::allMarks() : range(min($from, $this->from), max($to, $this->from), $this->step);
 
         return $to <= $from ? 0 : max(1, count(array_filter($marks, static fn (int $mark): bool => $mark > $from && $mark <= $to)));
     }
@@ -126,7 +159,12 @@ final readonly class TempoLadder
         if ($failures < self::FAILURES) {
             return $at;
         }
+        $slower = array_filter($this->rungs(), static fn (int $rung): bool => $rung < $at);
 
-        return $this->step === null ? self::downFrom($at) : max(self::SLOWEST, $at - $this->step);
+        return match (true) {
+            $slower !== [] => max($slower),
+            $this->step === null => self::downFrom($at),
+            default => max(min($at, self::SLOWEST), $at - $this->step),
+        };
     }
 }

@@ -49,17 +49,18 @@ test('a stage has its sentence, hand, chunks, pass mark, tempo and time', functi
     // 2 bars a line, 8 beats; 60 % of 100 is a mark of the metronome.
     $stages = broken_down("tempo: 100\nR: @c4 q1 2 h3 | q3 4 h5\nL: @5=c3 w5 | w1\nR: q5 4 h3 | q3 2 h1\nL: w5 | w5\n")['stages'];
     $right = array_values(array_filter($stages, fn (array $stage): bool => $stage['name'] === 'right hand'))[0];
-    // 3 × 2 chunks × (8 beats + 4 counted in at 60 = 12 s, + 4 s) = 96 s: two minutes, rounded up to the half.
-    expect($right['tempo'])->toBe(60)->and($right['minutes'])->toBe(2)->and($right['repetitions'])->toBe(3)
+    // 2 chunks × (20 s to find the place + 6 × (8 beats + 4 counted in at 60 = 12 s, + 4 s)) = 232 s; 4 × when it goes on: 168 s.
+    expect($right['tempo'])->toBe(60)->and([$right['minutes'], $right['minutes_later']])->toBe([4, 3])->and($right['repetitions'])->toBe(3)
         ->and($right['hand'])->toBe('R')->and($right['petal'])->toBe('hands apart')
         ->and($right['chunks'])->toHaveCount(2)->and($right['do'])->toBe('Play the right hand alone, counting.')
         ->and($right['pass'])->toStartWith('three in a row');
 });
 
-test('naming takes three seconds a note', function (): void {
-    // 24 notes: 72 s, so a minute and a half.
+test('naming takes three seconds a note, twice on the first day', function (): void {
+    // 24 notes: 144 s, so two and a half minutes; then 72 s.
     $stages = broken_down("R: @c4 q1234 | 1234 | 1234 | 1234 | 1234 | 1234\n")['stages'];
-    expect(array_column($stages, 'minutes', 'name')['name the notes'])->toBe(1.5);
+    expect(array_column($stages, 'minutes', 'name')['name the notes'])->toBe(2.5)
+        ->and(array_column($stages, 'minutes_later', 'name')['name the notes'])->toBe(1.5);
 });
 
 test('what waits for what: hands apart side by side, together after both', function (): void {

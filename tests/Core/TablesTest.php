@@ -14,7 +14,7 @@ use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskClass;
-use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\WarmUp;
 use Nasturtium\Core\Reading\KeyPlace;
 use Nasturtium\Core\Reading\Landmarks;
@@ -290,11 +290,13 @@ test('every stage of every path has a sentence, a pass mark and, but for a few, 
 
 test('the time of whole bars of a piece', function (): void {
     $piece = tune("tempo: 100\nR: @c4 q5 | w1 | w2 | h.3\n");
-    // 2 × ((8 beats + 4 counted in) × 60/60 + 4 s) = 32 s; the pickup has three counts and one beat.
-    expect(TaskTime::ofBars($piece, [[1, 2]], 2, 60))->toBe(2)
-        ->and(TaskTime::ofBars($piece, [[0, 2]], 5, 60))->toBe(3)
-        ->and(TaskTime::ofBars($piece, [[1, 2], [0, 0]], 4, 60))->toBe(4)
-        ->and(fn () => TaskTime::ofBars($piece, [[9, 9]], 1, 60))->toThrow(InvalidScore::class, 'no measure at 9');
+    $halves = static fn (array $ranges, int $times): array => (array) TaskTimes::ofBars($piece, $ranges, TaskClass::Remedy, $times, [60]);
+    // 20 + 10/3 × ((8 beats + 4 counted in) × 60/60 + 4 s) = 73 1/3 s; the pickup has three counts and one beat.
+    expect($halves([[1, 2]], 2))->toBe(['first' => 3, 'later' => 3])
+        ->and($halves([[0, 2]], 3))->toBe(['first' => 4, 'later' => 4])
+        // Each range is found by itself.
+        ->and($halves([[1, 2], [0, 0]], 3))->toBe(['first' => 6, 'later' => 6])
+        ->and(fn () => $halves([[9, 9]], 1))->toThrow(InvalidScore::class, 'no measure at 9');
 });
 
 test('the warm-up lies where the newest piece has the hands', function (): void {

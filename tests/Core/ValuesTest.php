@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Counting\PlayOrder;
 use Nasturtium\Core\Practice\PersonName;
-use Nasturtium\Core\Practice\TaskTime;
+use Nasturtium\Core\Practice\TaskClass;
+use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\BarRange;
 use Nasturtium\Core\Score\Duration;
@@ -100,7 +101,10 @@ test('names that are none are refused', function (string $name): void {
 test('the nearest mark of the metronome that is not faster', function (int $tempo, int $mark): void {
     expect(TempoLadder::below($tempo))->toBe($mark);
 })->with([
-    [39, 40],
+    'half beats on 76' => [39, 38],
+    'half beats on 58' => [29, 29],
+    'the slowest half beats' => [20, 20],
+    'slower than anything' => [19, 20],
     [40, 40],
     [41, 40],
     [59, 58],
@@ -119,7 +123,7 @@ test('sixty per cent of a goal, on the mark below', function (int $goal, int $st
     $ladder = TempoLadder::for(tune("tempo: {$goal}\nR: @c4 w1\n"));
     expect([$ladder->from, $ladder->goal])->toBe([$start, $goal]);
 })->with([
-    [60, 40],
+    [60, 36],
     [72, 42],
     [80, 48],
     [88, 52],
@@ -133,7 +137,7 @@ test('sixty per cent of a goal, on the mark below', function (int $goal, int $st
 ]);
 
 test('minutes of naming, three seconds a note, rounded up to the half', function (int $notes, int $halves): void {
-    expect(TaskTime::naming($notes))->toBe($halves);
+    expect(TaskTimes::naming($notes)->later)->toBe($halves);
 })->with([
     [0, 2],
     [1, 2],
@@ -144,14 +148,31 @@ test('minutes of naming, three seconds a note, rounded up to the half', function
     [100, 10],
 ]);
 
-test('minutes of playing', function (int $times, array $beats, int $countIn, int $tempo, int $halves): void {
-    expect(TaskTime::playing($times, [[Fraction::of(...$beats), $countIn]], $tempo))->toBe($halves);
+test('minutes of a task, on its first day and later', function (TaskClass $class, int $times, array $beats, int $countIn, array $tempi, array $halves): void {
+    $of = TaskTimes::of($class, $times, [[Fraction::of(...$beats), $countIn]], $tempi);
+    expect([$of->first, $of->later])->toBe($halves);
 })->with([
-    'once through 32 beats at 60: 40 s, and never under a minute' => [1, [32], 4, 60, 2],
-    'three times 16 at 60: 72 s' => [3, [16], 4, 60, 3],
-    'three times 16 at 120: 42 s' => [3, [16], 4, 120, 2],
-    'six times 12 in three, at 72: 99 s' => [6, [12], 3, 72, 4],
-    'a part of a beat counts' => [10, [5, 2], 4, 60, 4],
+    // Each time is ((beats + count-in) × 60 ÷ tempo + 4) seconds; a place that is played takes 20 to find.
+    'three in a row, 16 at 60: 20 + 6 × 24 = 164 s, then 20 + 4 × 24 = 116 s' => [TaskClass::Playing, 3, [16], 4, [60], [6, 4]],
+    'three in a row, 16 at 120: 20 + 6 × 14 = 104 s, then 76 s' => [TaskClass::Playing, 3, [16], 4, [120], [4, 3]],
+    'once through, 32 at 60: 20 + 2 × 40 = 100 s, then 20 + 4/3 × 40 = 73 1/3 s' => [TaskClass::Playing, 1, [32], 4, [60], [4, 3]],
+    'a remedy, 8 at 60: 20 + 5 × 16 = 100 s on each day' => [TaskClass::Remedy, 3, [8], 4, [60], [4, 4]],
+    'a review, 40 at 60: 20 + 48 = 68 s' => [TaskClass::Review, 1, [40], 4, [60], [3, 3]],
+    'tapping, right, left and both, 16 at 60: 6 × 24 = 144 s, then 72 s' => [TaskClass::Preparation, 3, [16], 4, [60], [5, 3]],
+    'a ladder from 60 to 63, three a rung: 20 + 3 × 24 + 3 × (20 × 60 ÷ 63 + 4) = 161 1/7 s' => [TaskClass::Playing, 3, [16], 4, [60, 63], [6, 6]],
+    'a part of a beat counts: 20 + 6 × 10 1/2 = 83 s' => [TaskClass::Playing, 3, [5, 2], 4, [60], [3, 3]],
+    'just two minutes: 20 + 4 × 25 = 120 s' => [TaskClass::Playing, 2, [17], 4, [60], [4, 3]],
+    'a minute is the least' => [TaskClass::Preparation, 1, [4], 4, [120], [2, 2]],
+]);
+
+test('a pace of one’s own stretches the times of a task', function (array $pace, array $halves): void {
+    $at = (new TaskTimes(6, 4))->atPace(Fraction::of(...$pace));
+    expect([$at->first, $at->later])->toBe($halves);
+})->with([
+    [[1], [6, 4]],
+    [[3, 2], [9, 6]],
+    'rounded up' => [[11, 10], [7, 5]],
+    'never under a minute' => [[1, 4], [2, 2]],
 ]);
 
 test('the way through odd repeats comes to an end', function (string $music, array $order): void {

@@ -319,17 +319,19 @@ describe('a left hand that moves', function (): void {
             TUNE, new Settings(path: PathKind::NotesFirst))['stages'];
         expect(array_column($stages, 'minutes', 'name'))->toBe([
             'look over' => 1,
-            // 20 notes × 3 s = 60 s.
-            'find and name notes' => 1,
+            // 20 notes × 3 s, twice = 120 s.
+            'find and name notes' => 2,
             'position and fingers' => 1,
-            'right hand, no counting' => 1,
-            // 3 × 2 halves × ((8 + 4) × 1 s + 4 s) = 96 s.
-            'right hand, counting' => 2,
-            'left hand, no counting' => 1,
-            'left hand, counting' => 2,
-            // 3 × ((16 + 4) × 1 s + 4 s) = 72 s.
-            'hands together' => 1.5,
-            'tempo ladder' => 1.5,
+            // 20 + 2 × ((16 + 4) × 1 s + 4 s) = 68 s.
+            'right hand, no counting' => 1.5,
+            // 2 halves × (20 + 6 × ((8 + 4) × 1 s + 4 s)) = 232 s.
+            'right hand, counting' => 4,
+            'left hand, no counting' => 1.5,
+            'left hand, counting' => 4,
+            // 20 + 6 × ((16 + 4) × 1 s + 4 s) = 164 s.
+            'hands together' => 3,
+            // 20 + 3 × 24 + 3 × (20 × 60 ÷ 63 + 4) = 161 s.
+            'tempo ladder' => 3,
             'finish' => 1,
         ]);
     });

@@ -9,6 +9,8 @@ use App\Week\Task;
 use App\Week\TaskDay;
 use App\Week\Week;
 use Illuminate\Support\Str;
+use Nasturtium\Core\Practice\Planning\WeekPlanner;
+use Nasturtium\Core\Practice\TaskKind;
 use Tests\Fixtures;
 
 /*
@@ -24,17 +26,20 @@ function counted_by_hand(Week $week): array
         $counted['proposed'] += $task->why === Task::OWN ? 0 : 1;
         $counted['added'] += $task->why === Task::OWN && ! $gone ? 1 : 0;
         $counted['removed'] += $gone ? 1 : 0;
+        $took = [];
         foreach (TaskDay::query()->where('task_id', $task->id)->get() as $day) {
+            $took[$day->on_date->toDateString()] = ($day->half_minutes ?? $task->half_minutes) + $day->more;
             $counted['days'][$day->on_date->toDateString()] ??= [0, 0];
-            $counted['days'][$day->on_date->toDateString()][0] += $gone ? 0 : $task->half_minutes;
+            $counted['days'][$day->on_date->toDateString()][0] += $gone || $task->kind === TaskKind::Choice ? 0 : $took[$day->on_date->toDateString()];
             $counted['kept'] += $day->locked ? 1 : 0;
         }
         foreach (Practice::query()->where('task_id', $task->id)->get() as $practice) {
             $counted['days'][$practice->on_date->toDateString()] ??= [0, 0];
-            $counted['days'][$practice->on_date->toDateString()][1] += $task->half_minutes;
+            $counted['days'][$practice->on_date->toDateString()][1] += $took[$practice->on_date->toDateString()] ?? $task->half_minutes;
             $counted['words'] += $practice->note === '' ? 0 : 1;
         }
-        if (! $gone && $task->left_why !== null) {
+        // What lies further on is not left out.
+        if (! $gone && $task->left_why !== null && $task->left_why !== WeekPlanner::NEXT) {
             $counted['left'][] = "{$task->title}: {$task->left_why}";
         }
     }

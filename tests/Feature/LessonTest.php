@@ -99,7 +99,7 @@ test('a slip is exact to the beat, counts once however often it is sent, and is 
     $this->postJson($at, ['fromBeat' => 5, 'clientKey' => null] + $slip)->assertJsonPath('errors.fromBeat.0', 'Measure 2 has no beat 5.');
     $remedies = $this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies');
     expect(array_column($remedies, 'why'))->toBe(['rest skipped, long note cut short in bar 2, at the lesson', 'wrong finger, hand drifted in bars 2–3, right hand, at the lesson'])
-        ->and($remedies[1])->toMatchArray(['piece' => 'Blue Gate', 'place' => 'bars 2–3', 'tempo' => 60, 'minutes' => 1]);
+        ->and($remedies[1])->toMatchArray(['piece' => 'Blue Gate', 'place' => 'bars 2–3', 'tempo' => 60, 'minutes' => 1.5]);
     $this->deleteJson("{$at}/{$slip['clientKey']}")->assertNoContent();
     expect($this->getJson("/api/lessons/{$this->own->lesson->id}")->json('remedies'))->toHaveCount(1);
 });

@@ -43,6 +43,7 @@ const OF_HER_STUDENTS = [
     'GET students/{student}', 'GET students/{student}/signed-off', 'GET students/{student}/progress', 'POST students/{student}/learnings', 'GET learnings/{learning}', 'PATCH learnings/{learning}', 'PUT learnings/{learning}/path',
     'POST stages/{stage}/relief', 'DELETE stages/{stage}/relief', 'PATCH stages/{stage}', 'PUT students/{student}/skipped/{page}', 'DELETE students/{student}/skipped/{page}', 'PUT students/{student}/books/{book}', 'DELETE students/{student}/books/{book}',
     'POST students/{student}/weeks', 'GET weeks/{week}', 'PUT weeks/{week}', 'POST weeks/{week}/last', 'POST weeks/{week}/copies', 'POST weeks/{week}/patterns/{pattern}', 'PUT weeks/{week}/sent',
+    'POST students/{student}/performances', 'PUT performances/{performance}', 'DELETE performances/{performance}',
     'GET learnings/{learning}/ladders', 'PUT learnings/{learning}/ladders', 'POST students/{student}/lessons', 'POST students/{student}/lesson-changes', 'DELETE lessons/{lesson}/change',
     'GET lessons/{lesson}', 'PATCH lessons/{lesson}', 'PUT lessons/{lesson}/finished', 'PUT lessons/{lesson}/pages/{learning}', 'PUT lessons/{lesson}/marks/{task}', 'POST lessons/{lesson}/slips',
     'DELETE lessons/{lesson}/slips/{key}', 'DELETE slips/{slip}',

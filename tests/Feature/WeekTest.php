@@ -171,6 +171,7 @@ test('a plan that was changed is sent again with what has changed, and asks for 
     $shown = fn (): array => $this->getJson("/api/weeks/{$this->week['id']}")->assertOk()->json();
     expect($shown()['changes'])->toBe([])->and($send()['changes'])->toBe([]);
     $tasks = as_sent($shown());
+    $this->own->student->practiceDays()->update(['minutes' => 60]);
     $this->putJson("/api/weeks/{$this->week['id']}", ['tasks' => [...$tasks, own_task(['title' => 'Clap it', 'dates' => ['2031-05-07'], 'locked' => ['2031-05-07']])], 'justSo' => true])->assertOk();
     expect($shown()['changes'])->toBe(['New: Clap it (Wed 7).']);
     $this->travelTo('2031-05-06 09:00:00');

@@ -168,7 +168,7 @@ final class LivedYears
         $studio = $this->student->studio_id;
         $id = $this->rows->add('stages', [
             'studio_id' => $studio, 'learning_id' => $page->id, ...StageRow::columnsOf($stage->step), 'position' => $position, 'content' => $stage->content,
-            'repetitions' => $stage->repetitions, 'tempo' => $stage->tempo, 'half_minutes' => $stage->halfMinutes, 'passed_on' => null, 'created_at' => $on, 'updated_at' => $on,
+            'repetitions' => $stage->repetitions, 'tempo' => $stage->tempo, 'half_minutes' => $stage->times->later, 'passed_on' => null, 'created_at' => $on, 'updated_at' => $on,
         ]);
         $waits = array_map(static fn (int $at): LivedStage => $page->stages[$at], $stage->waitsFor);
         foreach ($waits as $earlier) {
@@ -199,7 +199,7 @@ final class LivedYears
         usort($due, static fn (LivedPage $a, LivedPage $b): int => $a->playedOn <=> $b->playedOn);
         foreach (array_slice($due, 0, self::REVIEWS_A_WEEK) as $page) {
             $last = $page->stages[count($page->stages) - 1];
-            $review = $this->task(TaskKind::Review, 'Review', 'Play it through for the joy of it, once.', "last played {$page->playedOn}", $last->stage->halfMinutes, 1, $page, null, 1, $last->stage->tempo);
+            $review = $this->task(TaskKind::Review, 'Review', 'Play it through for the joy of it, once.', "last played {$page->playedOn}", $last->stage->times->later, 1, $page, null, 1, $last->stage->tempo);
             $this->chunks($review, $last->stage);
         }
         $this->place($from, $to);
@@ -213,7 +213,7 @@ final class LivedYears
             ucfirst($step->kind->value),
             $stage->stage->sentence,
             $stage->misses === 0 ? 'the next stage' : 'not passed yet',
-            $stage->stage->halfMinutes,
+            $stage->stage->times->later,
             2,
             $page,
             $stage,

@@ -85,7 +85,7 @@ final class OpenPiece
         $page = PlainPage::of($piece->page()->firstOrFail()->kind);
         $learning->allStages()->updateOrCreate(['kind' => StageKind::Own, 'name' => $page->name], [
             'studio_id' => $learning->studio_id, 'position' => 0, 'sentence' => $page->sentence, 'pass_mark' => $page->passMark, 'petal' => null, 'hand' => null,
-            'content' => '', 'repetitions' => 1, 'tempo' => null, 'half_minutes' => $page->halfMinutes,
+            'content' => '', 'repetitions' => 1, 'tempo' => null, 'half_minutes' => $page->halfMinutes, 'half_minutes_first' => null,
         ]);
     }
 
@@ -98,7 +98,8 @@ final class OpenPiece
             'content' => $stage->content,
             'repetitions' => $stage->repetitions,
             'tempo' => $stage->tempo,
-            'half_minutes' => $stage->halfMinutes,
+            'half_minutes' => $stage->times->later,
+            'half_minutes_first' => $stage->times->first,
         ];
         if ($before === null) {
             return Stage::query()->create(['studio_id' => $learning->studio_id, 'learning_id' => $learning->id, ...$columns]);

@@ -6,7 +6,6 @@ namespace App\Student\Learning;
 
 use App\Week\Task;
 use Carbon\CarbonImmutable;
-use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\ReviewSchedule;
 use Nasturtium\Core\Practice\TaskKind;
@@ -16,10 +15,11 @@ final class Settle
 {
     public function __invoke(Learning $learning, CarbonImmutable $on): void
     {
-        $open = $learning->stages()->whereNull('passed_on')->exists();
-        if ($open) {
+        $haveAllPassed = $learning->stages()->whereNull('passed_on')->doesntExist();
+        $state = $learning->state->settled($haveAllPassed);
+        if (! $haveAllPassed) {
             $learning->update([
-                'state' => $learning->state === LearningState::Finished ? LearningState::Current : $learning->state,
+                'state' => $state,
                 'finished_on' => null,
                 'played_on' => PlayedOn::of($learning),
             ]);
@@ -30,7 +30,7 @@ final class Settle
             ->join('weeks', 'weeks.id', '=', 'tasks.week_id')->orderBy('weeks.ends_on')->pluck('tasks.mark');
         $learning->update(['finished_on' => $learning->finished_on ?? $on]);
         $learning->update([
-            'state' => $learning->state === LearningState::Resting ? LearningState::Resting : LearningState::Finished,
+            'state' => $state,
             // A mark that was taken back tells of no playing any more.
             'played_on' => PlayedOn::of($learning),
             'review_step' => ReviewSchedule::after(array_values($reviews->map(static fn ($mark): bool => $mark === LessonVerdict::Pass)->all())),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Account\OfStudent;
+use App\Student\Learning\Stuck\StuckStages;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -15,7 +16,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Nasturtium\Core\Path\PathStep as Step;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
-use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Score\Hand;
 
 /**
@@ -35,6 +35,7 @@ use Nasturtium\Core\Score\Hand;
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
+ * @property ?int $half_minutes_first on its first day; null where that is no longer
  * @property ?CarbonImmutable $passed_on
  * @property ?int $relieved_after the last task before it was made easier
  * @property ?list<array{columns: array<string, mixed>, state: string, bars: list<array<string, mixed>>}> $before_relief what it was before each relief
@@ -135,7 +136,7 @@ final class Stage extends Model implements OfStudent
     public function misses(): HasMany
     {
         $misses = $this->tasks();
-        $misses->where('mark', LessonVerdict::Again)->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)');
+        $misses->where(StuckStages::misses(...));
 
         return $misses;
     }

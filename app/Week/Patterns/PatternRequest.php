@@ -53,7 +53,8 @@ final class PatternRequest extends Asked
     private static function ofWeek(Week $week): array
     {
         $tasks = [];
-        foreach ($week->tasks->whereNull('learning_id') as $task) {
+        // Own choice and the run of a concert belong to their week.
+        foreach ($week->tasks->whereNull('learning_id')->whereNull('performance_id')->where('kind', '!=', TaskKind::Choice) as $task) {
             $tasks[] = [
                 'kind' => $task->kind->value, 'title' => $task->title, 'instruction' => $task->instruction,
                 'halfMinutes' => $task->half_minutes, 'repetitions' => $task->repetitions, 'mostDays' => $task->most_days,

@@ -16,12 +16,10 @@ use Nasturtium\Core\Practice\Remedy;
 /** What is to be done about the slips of a lesson, piece by piece; the two weeks before it tell what comes again and again. */
 final class FindRemedies
 {
-    private const WEEKS = 2;
-
     /** From which lesson on a slip counts as coming again. */
     public static function since(Lesson $lesson): string
     {
-        return $lesson->held_on->subWeeks(self::WEEKS)->toDateString();
+        return $lesson->held_on->subWeeks(Remedies::WEEKS)->toDateString();
     }
 
     /** @return list<array{Learning, Remedy}> */

@@ -8,12 +8,15 @@ use Nasturtium\Core\Practice\TaskClass;
 
 /**
  * The tasks of a day in the order they are done (rule 7): the warm-up; the pages one after another, the one with the
- * hardest new work first; a line at sight between them; theory, then reviews, the longest rested first.
+ * hardest new work first; a line at sight between them; theory, then reviews, the longest rested first; own choice.
  */
 final readonly class DayOrder
 {
     /** Within a page. */
     private const IN_PAGE = ['glance' => 0, 'drill' => 1, 'preparation' => 2, 'playing' => 3, 'remedy' => 3];
+
+    /** After the pages. */
+    private const AT_LAST = ['theory' => 0, 'review' => 1, 'choice' => 2];
 
     /**
      * @param  list<PlanTask>  $tasks  of the day
@@ -28,7 +31,7 @@ final readonly class DayOrder
             match ($task->class) {
                 TaskClass::WarmUp => $first[] = $task->id,
                 TaskClass::Sight => $sight[] = $task->id,
-                TaskClass::Theory, TaskClass::Review => $last[] = $task,
+                TaskClass::Theory, TaskClass::Review, TaskClass::Choice => $last[] = $task,
                 default => $pages[$task->page ?? "#{$task->id}"][] = $task,
             };
         }
@@ -37,7 +40,7 @@ final readonly class DayOrder
             $blocks[] = [self::hardness($of, $metToday), self::inPage($of), (string) $page];
         }
         usort($blocks, static fn (array $a, array $b): int => [$b[0], $a[2]] <=> [$a[0], $b[2]]);
-        usort($last, static fn (PlanTask $a, PlanTask $b): int => [$a->class === TaskClass::Review, -$a->idleDays, -$a->value(), $a->id] <=> [$b->class === TaskClass::Review, -$b->idleDays, -$b->value(), $b->id]);
+        usort($last, static fn (PlanTask $a, PlanTask $b): int => [self::AT_LAST[$a->class->value] ?? 0, -$a->idleDays, -$a->value(), $a->id] <=> [self::AT_LAST[$b->class->value] ?? 0, -$b->idleDays, -$b->value(), $b->id]);
         $order = $first;
         foreach ($blocks as $i => [, $ids]) {
             array_push($order, ...($i === 1 ? $sight : []), ...$ids);

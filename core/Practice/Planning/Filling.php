@@ -56,6 +56,22 @@ final class Filling
             }
         }
         if ($free >= self::OWN_CHOICE && $places > 0) {
+            $this->choice($day, $free);
+        }
+    }
+
+    /** A task of the week, where there is one for it that may stand there. */
+    private function choice(int $day, int $free): void
+    {
+        $asked = array_keys(array_filter($this->board->tasks, static fn (PlanTask $task): bool => $task->class === TaskClass::Choice));
+        foreach ($asked as $task) {
+            if (($this->board->open[$task] >> $day & 1) === 1) {
+                $this->add($task, $day, $free);
+
+                return;
+            }
+        }
+        if ($asked === []) {
             $this->extra[] = new Extra(self::CHOICE, $this->week->days[$day]->date, $free);
         }
     }

@@ -31,7 +31,7 @@ final class WeekBoard
     public readonly array $gains;
 
     /** @var array<int, int> days it must stand on */
-    public readonly array $locked;
+    public array $locked;
 
     /** @var array<int, int> days it stood on before a change */
     public readonly array $stood;
@@ -342,9 +342,12 @@ final class WeekBoard
         return ($this->locked[$task] & $first) === 0 ? $days : $days | $this->firstDays($task) & ($first - 1);
     }
 
-    /** Theory stands once before anything has its third day (rule 8). */
+    /** Theory stands once before anything has its third day (rule 8); a performance goes before it. */
     private function theoryWaits(int $task): bool
     {
+        if ($this->tasks[$task]->performed) {
+            return false;
+        }
         foreach ($this->theory as $theory) {
             if ($this->on[$theory] === 0 && $theory !== $task) {
                 return true;
@@ -490,6 +493,18 @@ final class WeekBoard
         $this->on[$task] = $on | $bit;
         if ($this->takes[$task]) {
             $this->places[$day]--;
+        }
+    }
+
+    /**
+     * Keeps tasks on the days that they stand on.
+     *
+     * @param  list<int>  $tasks
+     */
+    public function lock(array $tasks): void
+    {
+        foreach ($tasks as $task) {
+            $this->locked[$task] |= $this->on[$task];
         }
     }
 

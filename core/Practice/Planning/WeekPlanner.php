@@ -30,6 +30,33 @@ final readonly class WeekPlanner
         return (new self($board, $sorted))->plan();
     }
 
+    /**
+     * A week just as it stands: its days in the order things are done, with their minutes, and filled.
+     *
+     * @param  array<array-key, list<string>>  $dates  by task id, those of warm-ups too
+     */
+    public static function keep(Week $week, array $dates): Plan
+    {
+        $board = new WeekBoard($week);
+        $numbers = array_flip(array_column($week->days, 'date'));
+        $on = array_fill_keys(array_keys($numbers), []);
+        foreach ($week->tasks as $at => $task) {
+            foreach ($dates[$task->id] ?? [] as $date) {
+                $number = $numbers[$date] ?? null;
+                if ($number === null) {
+                    continue;
+                }
+                $on[$date][] = $task;
+                if ($task->class !== TaskClass::WarmUp && ($board->on[$at] >> $number & 1) === 0) {
+                    $board->put($at, $number);
+                }
+            }
+        }
+        $kept = new self($board, $week);
+
+        return new Plan($kept->inOrder($on), [], [], Filling::of($week, $board), $board->eighths(), $kept->minutes($on));
+    }
+
     /** The most new things a day that suits an age in years (trade 11.1). */
     public static function mostNewAt(int $age): int
     {
@@ -54,7 +81,7 @@ final readonly class WeekPlanner
         $warmUps = array_replace([], ...array_values(WarmUpTime::of($this->week)));
         foreach ($this->board->tasks as $at => $task) {
             $isWarmUp = $task->class === TaskClass::WarmUp;
-            if ($this->board->on[$at] !== 0 || $task->practised > 0 || $task->mostDays === 0 || isset($warmUps[$task->id])) {
+            if ($this->board->on[$at] !== 0 || $task->practised > 0 || $task->mostDays === 0 || isset($warmUps[$task->id]) || $task->class === TaskClass::Choice) {
                 continue;
             }
             if ($isWarmUp || $this->board->days === 0) {
@@ -66,7 +93,9 @@ final readonly class WeekPlanner
             }
         }
 
-        return new Plan($this->inOrder(), $left, $next, Filling::of($this->week, $this->board), $this->board->eighths());
+        $on = $this->on();
+
+        return new Plan($this->inOrder($on), $left, $next, Filling::of($this->week, $this->board), $this->board->eighths(), $this->minutes($on));
     }
 
     /** Its chain leaves it no day, or leaves none to what it waits for. */
@@ -87,26 +116,76 @@ final readonly class WeekPlanner
         return false;
     }
 
-    /** @return array<string, list<string>> */
-    private function inOrder(): array
+    /** @return array<string, list<PlanTask>> what stands on each date */
+    private function on(): array
     {
         $warm = WarmUpTime::of($this->week);
-        $days = [];
+        $on = [];
         foreach ($this->week->days as $number => $day) {
-            $on = [];
-            $met = [];
+            $on[$day->date] = [];
             foreach ($this->board->tasks as $at => $task) {
                 if (isset($warm[$day->date][$task->id]) || ($this->board->on[$at] >> $number & 1) === 1) {
-                    $on[] = $task;
-                    if ($task->isMet() && ($this->board->on[$at] & -$this->board->on[$at]) === 1 << $number) {
-                        $met[$task->id] = true;
-                    }
+                    $on[$day->date][] = $task;
                 }
             }
-            $days[$day->date] = DayOrder::of($on, $met);
         }
 
-        return $days;
+        return $on;
+    }
+
+    /**
+     * @param  array<string, list<PlanTask>>  $on  by date
+     * @return array<string, list<string>>
+     */
+    private function inOrder(array $on): array
+    {
+        $first = self::firstDates($on);
+        $order = [];
+        foreach ($on as $date => $tasks) {
+            $met = [];
+            foreach ($tasks as $task) {
+                if ($task->isMet() && $first[$task->id] === $date) {
+                    $met[$task->id] = true;
+                }
+            }
+            $order[$date] = DayOrder::of($tasks, $met);
+        }
+
+        return $order;
+    }
+
+    /**
+     * @param  array<string, list<PlanTask>>  $on  by date
+     * @return array<string, array<array-key, int>> half minutes by task, by date
+     */
+    private function minutes(array $on): array
+    {
+        $warm = WarmUpTime::of($this->week);
+        $first = self::firstDates($on);
+        $minutes = [];
+        foreach ($on as $date => $tasks) {
+            foreach ($tasks as $task) {
+                $minutes[$date][$task->id] = $warm[$date][$task->id] ?? $task->halfMinutesOn($first[$task->id] === $date);
+            }
+        }
+
+        return $minutes;
+    }
+
+    /**
+     * @param  array<string, list<PlanTask>>  $on  by date, in order
+     * @return array<array-key, string> by task id
+     */
+    private static function firstDates(array $on): array
+    {
+        $first = [];
+        foreach ($on as $date => $tasks) {
+            foreach ($tasks as $task) {
+                $first[$task->id] ??= $date;
+            }
+        }
+
+        return $first;
     }
 
     private function reason(int $at): string

@@ -171,7 +171,8 @@ final class WeekSearch
         $performed = array_keys(array_filter($this->board->tasks, static fn (PlanTask $task): bool => $task->performed));
         usort($performed, fn (int $a, int $b): int => $this->board->size[$a] <=> $this->board->size[$b] ?: $a <=> $b);
         for ($day = 0; $day < $this->board->days; $day++) {
-            usort($performed, fn (int $a, int $b): int => WeekBoard::count($this->board->on[$a]) <=> WeekBoard::count($this->board->on[$b]));
+            // The run as at the concert is of no page; it stands every day, the pieces take turns where they have to.
+            usort($performed, fn (int $a, int $b): int => [$this->board->tasks[$a]->page !== null, WeekBoard::count($this->board->on[$a])] <=> [$this->board->tasks[$b]->page !== null, WeekBoard::count($this->board->on[$b])]);
             foreach ($performed as $task) {
                 $days = $this->board->on[$task] === 0 ? $this->board->firstDays($task) : $this->board->moreDays($task);
                 if (($days >> $day & 1) === 1) {
@@ -179,6 +180,7 @@ final class WeekSearch
                 }
             }
         }
+        $this->board->lock($performed);
     }
 
     /** What stood before a change stands again, as far as the rules let it. */

@@ -20,7 +20,8 @@ final readonly class Stage implements \JsonSerializable
      * @param  list<Chunk>  $chunks  it is done on
      * @param  string  $do  what the student does, in one sentence
      * @param  string  $pass  when it is passed
-     * @param  int|float  $minutes  its estimated time
+     * @param  int|float  $minutes  what it takes on its first day
+     * @param  int|float  $minutesLater  what it takes on a day on which it goes on
      * @param  int  $repetitions  of each chunk
      * @param  ?int  $tempo  beats a minute; null where none is kept
      * @param  list<int>  $waitsFor  places in the list of stages, from 0
@@ -33,6 +34,7 @@ final readonly class Stage implements \JsonSerializable
         public string $do,
         public string $pass,
         public int|float $minutes,
+        public int|float $minutesLater,
         public int $repetitions,
         public ?int $tempo,
         public array $waitsFor,
@@ -48,7 +50,8 @@ final readonly class Stage implements \JsonSerializable
             $chunks,
             $stage->sentence,
             $stage->step->passMark,
-            $stage->halfMinutes / 2,
+            $stage->times->first / 2,
+            $stage->times->later / 2,
             $stage->repetitions,
             $stage->tempo,
             $stage->waitsFor,

@@ -1,5 +1,6 @@
 import { Anchor, Table, Text, Title } from '@mantine/core';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import { tasksOn } from './day';
 import type { HomeTaskData, HomeWeek } from './useHome';
 import { type WordOfToday, WordToTeacher } from './WordToTeacher';
 
@@ -47,7 +48,7 @@ export function ForParents({ week, today, isDone, openDay, word }: Props) {
 type LineProps = Omit<Props, 'word'> & { day: HomeWeek['days'][number] };
 
 function DayLine({ week, day, today, isDone, openDay }: LineProps) {
-    const tasks = week.tasks.filter((task) => day.taskIds.includes(task.id));
+    const tasks = tasksOn(week, day.date);
     const planned = tasks.reduce((sum, task) => sum + task.minutes, 0);
     const done = tasks.filter((task) => isDone(task, day.date)).length;
     return (

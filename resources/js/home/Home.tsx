@@ -6,6 +6,7 @@ import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, dayName, daysBetween, longDate, weekdayOf } from '../shared/words';
 import { DayList } from './DayList';
+import { tasksOn } from './day';
 import { ForParents } from './ForParents';
 import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
@@ -58,6 +59,7 @@ export function Home() {
                     done={isDone(task, date)}
                     day={away}
                     when={whenOf(away, date)}
+                    longestPause={week.longestPause}
                     tick={(how) => {
                         tick({ taskId: task.id, date, ...how });
                         setOpen(null);
@@ -125,7 +127,7 @@ interface DayProps {
 function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, word }: DayProps) {
     const date = dayFrom(today, away);
     const day = week.days.find((one) => one.date === date);
-    const tasks = (day?.taskIds ?? []).flatMap((id) => week.tasks.filter((task) => task.id === id));
+    const tasks = tasksOn(week, date);
     const done = tasks.filter((task) => isDone(task, date)).length;
     return (
         <Stack gap="md">

@@ -11,6 +11,7 @@ import { ReadAloud } from './ReadAloud';
 import { Sign } from './Sign';
 import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
+import { useTimeSpent } from './useTimeSpent';
 
 interface Props {
     token: string;
@@ -20,15 +21,18 @@ interface Props {
     day: number;
     /** `yesterday`, or `on Monday`. */
     when: string;
-    tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'feeling' | 'note'>) => void;
+    /** Seconds without a touch that still count as practice. */
+    longestPause: number;
+    tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'seconds' | 'feeling' | 'note'>) => void;
     untick: () => void;
     back: ReactNode;
 }
 
 /** One task: its bars, how they sound, and the tick. */
-export function HomeTask({ token, task, done, day, when, tick, untick, back }: Props) {
+export function HomeTask({ token, task, done, day, when, longestPause, tick, untick, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
+    const spent = useTimeSpent(longestPause);
     useAwake();
     return (
         <Stack gap="md">
@@ -62,19 +66,13 @@ export function HomeTask({ token, task, done, day, when, tick, untick, back }: P
             ) : (
                 <section className="sheet" aria-label="When it is done">
                     {done ? (
-                        <Group justify="space-between">
-                            <Text fw={700} fz="lg">
-                                ✓ Done {when}
-                            </Text>
-                            <Button variant="default" onClick={untick}>
-                                Take the tick back
-                            </Button>
-                        </Group>
+                        <IsDone when={when} untick={untick} />
                     ) : (
                         <TickForm
                             task={task}
                             verb={day === 0 ? 'Done' : `Done ${when}`}
-                            tick={tick}
+                            // What is filled in for another day was not practised now.
+                            tick={(how) => tick({ ...how, seconds: day === 0 ? spent() : null })}
                             tempo={tempo}
                             setTempo={setTempo}
                             rungs={music.data?.rungs ?? []}
@@ -83,6 +81,19 @@ export function HomeTask({ token, task, done, day, when, tick, untick, back }: P
                 </section>
             )}
         </Stack>
+    );
+}
+
+function IsDone({ when, untick }: Pick<Props, 'when' | 'untick'>) {
+    return (
+        <Group justify="space-between">
+            <Text fw={700} fz="lg">
+                ✓ Done {when}
+            </Text>
+            <Button variant="default" onClick={untick}>
+                Take the tick back
+            </Button>
+        </Group>
     );
 }
 
@@ -97,7 +108,7 @@ function TickForm({
 }: {
     task: HomeTaskData;
     verb: string;
-    tick: Props['tick'];
+    tick: (how: Omit<Parameters<Props['tick']>[0], 'seconds'>) => void;
     tempo: number;
     setTempo: (tempo: number) => void;
     rungs: readonly number[];

@@ -21,7 +21,14 @@ const task = (id: number, title: string, practices: object[] = []) => ({
     practices,
 });
 
-const day = (date: string, taskIds: number[]) => ({ date, minutes: 15, planned: 0, practised: 0, taskIds });
+const day = (date: string, taskIds: number[]) => ({
+    date,
+    minutes: 15,
+    planned: 0,
+    practised: 0,
+    taskIds,
+    each: taskIds.map((id) => ({ id, minutes: 4, more: id === 2 ? 2 : 0 })),
+});
 
 /** Tuesday, 6 May, at noon. */
 function week(change: object = {}) {
@@ -36,6 +43,7 @@ function week(change: object = {}) {
         lessonNote: 'The tune sings!',
         word: '',
         breakAfter: 10,
+        longestPause: 180,
         care: ['Stop when it hurts.'],
         tasks: [task(1, 'Warm-up'), task(2, 'Echo'), task(3, 'Clefs', [{ date: '2031-05-05' }])],
         days: [day('2031-05-05', [1, 3]), day('2031-05-06', [1, 2, 3]), day('2031-05-07', [])],
@@ -64,8 +72,8 @@ describe('for parents', () => {
         await userEvent.click(await screen.findByText('For parents'));
         const lines = within(screen.getByRole('table', { name: 'The week at a glance' })).getAllByRole('row');
         expect(lines.slice(1).map((line) => line.textContent)).toEqual([
-            'Mon 5 May12 min1 of 2',
-            'Tue 6 May18 min0 of 3',
+            'Mon 5 May8 min1 of 2',
+            'Tue 6 May14 min0 of 3',
             'Wed 7 Mayfree',
         ]);
         expect(lines[2]?.getAttribute('aria-current')).toBe('date');

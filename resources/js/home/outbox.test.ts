@@ -12,6 +12,7 @@ const tick = (taskId: number, clientKey: string): Tick => ({
     date: '2031-05-05',
     repetitions: 3,
     tempo: null,
+    seconds: null,
     feeling: 'fine',
     note: '',
 });

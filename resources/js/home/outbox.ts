@@ -6,6 +6,8 @@ export interface Tick {
     repetitions: number;
     /** Beats a minute it was played at last. */
     tempo: number | null;
+    /** From opening to ticking, without pauses; null where it was ticked for another day. */
+    seconds: number | null;
     feeling: 'easy' | 'fine' | 'hard';
     note: string;
 }

@@ -47,7 +47,7 @@ const MUSIC = {
 
 function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) {
     serve({ 'GET /home/tasks/6': () => MUSIC, ...answers });
-    const ticks: Pick<Tick, 'repetitions' | 'tempo' | 'feeling' | 'note'>[] = [];
+    const ticks: Pick<Tick, 'repetitions' | 'tempo' | 'seconds' | 'feeling' | 'note'>[] = [];
     const untick = { times: 0 };
     draw(
         <HomeTask
@@ -56,6 +56,7 @@ function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) 
             done={done}
             day={day}
             when={['on Monday', 'yesterday', 'today', 'tomorrow'][day + 2] ?? ''}
+            longestPause={180}
             tick={(how) => ticks.push(how)}
             untick={() => {
                 untick.times++;
@@ -91,7 +92,9 @@ describe('one task at home', () => {
         await userEvent.click(screen.getByText('Hard'));
         await userEvent.type(screen.getByLabelText('A word to the teacher'), 'Bar 3!');
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
-        expect(ticks).toEqual([{ repetitions: 2, tempo: 54, feeling: 'hard', note: 'Bar 3!' }]);
+        expect(ticks).toEqual([
+            { repetitions: 2, tempo: 54, seconds: expect.any(Number), feeling: 'hard', note: 'Bar 3!' },
+        ]);
     });
 
     it('counts good ones in a row, begins anew after a slip, and leads a rung up after three', async () => {
@@ -107,7 +110,7 @@ describe('one task at home', () => {
         expect(screen.getByRole('img', { name: '0 of 3 in a row' })).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: 'Faster' }));
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
-        expect(ticks).toEqual([{ repetitions: 6, tempo: 58, feeling: 'fine', note: '' }]);
+        expect(ticks).toEqual([{ repetitions: 6, tempo: 58, seconds: expect.any(Number), feeling: 'fine', note: '' }]);
     });
 
     it('shows what is chosen at the notes', () => {
@@ -124,7 +127,8 @@ describe('one task at home', () => {
         cleanup();
         const { ticks } = home(false, {}, -1);
         await userEvent.click(screen.getByRole('button', { name: 'Done yesterday' }));
-        expect(ticks).toHaveLength(1);
+        // What is filled in for yesterday was not practised now.
+        expect(ticks).toMatchObject([{ seconds: null }]);
         cleanup();
         home(true, {}, -2);
         expect(screen.getByText('✓ Done on Monday')).toBeTruthy();
@@ -133,7 +137,7 @@ describe('one task at home', () => {
     it('counts as assigned where nobody counted', async () => {
         const { ticks } = home();
         await userEvent.click(screen.getByRole('button', { name: 'Done' }));
-        expect(ticks).toEqual([{ repetitions: 3, tempo: 54, feeling: 'fine', note: '' }]);
+        expect(ticks).toEqual([{ repetitions: 3, tempo: 54, seconds: expect.any(Number), feeling: 'fine', note: '' }]);
     });
 
     it('gives the tick back', async () => {

@@ -4,8 +4,9 @@ import { minutes } from '../shared/words';
 
 /** A day in the order and the words that the child will see. */
 export function DayAsSeen({ week, date }: { week: Week; date: string }) {
-    const ids = week.days.find((day) => day.date === date)?.taskIds ?? [];
-    const tasks = ids.flatMap((id) => week.tasks.filter((task) => task.id === id));
+    const tasks = (week.days.find((day) => day.date === date)?.each ?? []).flatMap((of) =>
+        week.tasks.filter((task) => task.id === of.id).map((task) => ({ ...task, minutes: of.minutes + of.more })),
+    );
     if (tasks.length === 0) return <Text>A free day.</Text>;
     return (
         <ol>

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Api, Task } from '../api';
-import { dayName, weekdayOf } from '../shared/words';
+import { dayName, minutes, weekdayOf } from '../shared/words';
 import styles from './MarkCell.module.css';
 
 interface Props {
@@ -25,11 +25,13 @@ export function MarkCell({ task, day, past, over, isNews, taken, take, set, edit
         if (taken) mark.current?.focus();
     }, [taken]);
     const isSet = task.dates.includes(day.date);
+    const more = day.each.find((one) => one.id === task.id)?.more ?? 0;
     const locked = task.locked.includes(day.date);
     const practised = task.practices.some((practice) => practice.date === day.date);
     const can = isSet || (!past && day.minutes > 0);
     const states = [
-        isSet ? 'set' : 'free',
+        isSet ? 'set' : more > 0 ? 'to fill the day' : 'free',
+        more > 0 && `${minutes(more)} more`,
         locked && 'kept on this day',
         practised && 'practised',
         isNews && 'moved here',
@@ -47,17 +49,25 @@ export function MarkCell({ task, day, past, over, isNews, taken, take, set, edit
                     data-hand={task.hand ?? ''}
                     data-news={isNews ? 'yes' : undefined}
                     data-past={past ? 'yes' : undefined}
+                    data-filled={!isSet && more > 0 ? 'yes' : undefined}
                     data-taken={taken ? 'yes' : undefined}
                     aria-pressed={isSet}
                     aria-label={`${task.title}${task.piece === null ? '' : `, ${task.piece}`}, ${dayName(weekdayOf(day.date))}: ${states.filter(Boolean).join(', ')}`}
                     onClick={isSet ? take : set}
                     onDoubleClick={edit}
                 >
-                    {practised ? '✓' : locked ? <Tack /> : ''}
+                    <Inside practised={practised} locked={locked} more={more} />
                 </button>
             )}
         </td>
     );
+}
+
+/** What a mark says: that it was practised, that it stays, or how many minutes filling has added. */
+function Inside({ practised, locked, more }: { practised: boolean; locked: boolean; more: number }) {
+    if (practised) return '✓';
+    if (locked) return <Tack />;
+    return more > 0 ? <span className={styles.more}>+{minutes(more).replace(' min', '')}</span> : '';
 }
 
 /** A tack: it stays on its day. */

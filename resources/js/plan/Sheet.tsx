@@ -13,8 +13,8 @@ import {
     dayName,
     handWords,
     longDate,
-    minutes,
     shortDate,
+    taskMinutes,
     tempoWords,
     weekdayOf,
 } from '../shared/words';
@@ -57,7 +57,7 @@ function Paper({ week, studio, pieces }: Props) {
     const { content, zoom } = useFit(paper.height);
     const link = useSheetLink(week);
     const days = week.days.filter((day) => day.minutes > 0);
-    const tasks = week.tasks.filter((task) => task.dates.length > 0);
+    const tasks = week.tasks.filter((task) => task.dates.length + task.filled.length > 0);
     const loose = tasks.filter((task) => task.pieceId === null);
     return (
         <div className="on-paper">
@@ -189,11 +189,11 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
                                     {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                                 </>
                             )}
-                            , {minutes(task.minutes)}. {task.instruction}
+                            , {taskMinutes(task)}. {task.instruction}
                         </td>
                         {days.map((day) => (
                             <td key={day.date} className={styles.tick}>
-                                {task.dates.includes(day.date) ? '☐' : ''}
+                                {task.dates.includes(day.date) || task.filled.includes(day.date) ? '☐' : ''}
                             </td>
                         ))}
                     </tr>

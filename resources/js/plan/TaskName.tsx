@@ -1,6 +1,6 @@
 import type { Task } from '../api';
 import { HandMark } from '../shared/HandMark';
-import { barsWords, minutes, tempoWords } from '../shared/words';
+import { barsWords, taskMinutes, tempoWords } from '../shared/words';
 import styles from './TaskName.module.css';
 
 /** What a row is: the task, its hand, bars, times, tempo and minutes, and what came from home. A press changes it. */
@@ -35,5 +35,5 @@ function detail(task: Task): string {
     const bars = task.bars.length > 3 ? '' : barsWords(task.bars);
     const times = task.repetitions > 1 ? `${task.repetitions} times` : '';
     const tempo = task.tempo === null ? '' : tempoWords(task.tempo);
-    return [bars, times, tempo, minutes(task.minutes)].filter(Boolean).join(', ');
+    return [bars, times, tempo, task.kind === 'choice' ? '' : taskMinutes(task)].filter(Boolean).join(', ');
 }

@@ -17,6 +17,7 @@ const DAYS = ['2031-05-05', '2031-05-06', '2031-05-07', '2031-05-08'].map((date,
     planned: 5,
     practised: 0,
     taskIds: [],
+    each: [],
 }));
 
 /** A plan on paper, with what was done to it. */
@@ -86,6 +87,31 @@ describe('a row of the plan', () => {
         ]);
         expect(screen.getByRole('region', { name: 'Later' }).textContent).toContain('Later (1)Finish');
         expect(screen.getByRole('region', { name: 'Didn’t fit' }).textContent).toContain('Didn’t fit (1)Theory');
+    });
+
+    it('shows what filling added: more minutes, and whole days', async () => {
+        const days = DAYS.map((day) => ({
+            ...day,
+            each: day.date === '2031-05-06' ? [{ id: 1, minutes: 2.5, more: 4 }] : [{ id: 1, minutes: 0, more: 2.5 }],
+        }));
+        const did = table([aTask({ dates: ['2031-05-06'], filled: ['2031-05-07'], minutesFirst: 4 })], {
+            week: {
+                days,
+                tasks: [aTask({ dates: ['2031-05-06'], filled: ['2031-05-07'], minutesFirst: 4 })],
+            } as never,
+        });
+        expect(mark(/^Right hand, Blue Gate, Tuesday: set, 4 min more/).textContent).toBe('+4');
+        const filled = mark(/^Right hand, Blue Gate, Wednesday: to fill the day, 2½ min more/);
+        expect(filled.getAttribute('aria-pressed')).toBe('false');
+        expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain('4 min first, then 2½ min');
+        // A press makes it planned.
+        await userEvent.click(filled);
+        expect(did).toEqual([['drop', { id: 1, date: null }, '2031-05-07']]);
+    });
+
+    it('has no row for own choice on a week without time for it', () => {
+        table([aTask({ kind: 'choice', title: 'Play what you like', dates: [], filled: [] })]);
+        expect(screen.queryByText('Play what you like')).toBeNull();
     });
 
     it('opens a day as the child sees it', async () => {

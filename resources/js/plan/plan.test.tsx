@@ -51,6 +51,7 @@ function week(change: object = {}) {
             planned: 5,
             practised: 0,
             taskIds: on(date),
+            each: on(date).map((id) => ({ id, minutes: 2.5, more: 0 })),
         })),
         ...change,
     };

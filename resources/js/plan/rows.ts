@@ -16,7 +16,7 @@ export function groupsOf(week: Week): RowGroup[] {
         if (group === undefined) groups.push({ key, piece, tasks: [task] });
         else group.tasks.push(task);
     };
-    const set = week.tasks.filter((task) => task.dates.length > 0);
+    const set = week.tasks.filter((task) => task.dates.length + task.filled.length > 0);
     for (const task of set.filter((one) => one.kind === 'warm-up')) into('warm-up', null, task);
     for (const task of set.filter((one) => one.learningId !== null)) into(`piece ${task.learningId}`, task.piece, task);
     for (const task of set.filter((one) => one.learningId === null && one.kind !== 'warm-up'))
@@ -29,4 +29,6 @@ export const rowsOf = (week: Week): Task[] => groupsOf(week).flatMap((group) => 
 
 /** The tasks that have no day: those that did not fit, then those that lie further on. */
 export const leftOf = (week: Week): Task[] =>
-    week.tasks.filter((task) => task.dates.length === 0).sort((a, b) => Number(a.later) - Number(b.later));
+    week.tasks
+        .filter((task) => task.dates.length + task.filled.length === 0 && task.kind !== 'choice')
+        .sort((a, b) => Number(a.later) - Number(b.later));

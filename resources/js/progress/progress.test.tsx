@@ -151,6 +151,7 @@ describe('the whole studio', () => {
         planned,
         practised,
         taskIds: [],
+        each: [],
     });
     const row = (change: object) => ({
         studentId: 1,

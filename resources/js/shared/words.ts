@@ -36,6 +36,12 @@ export function minutes(count: number): string {
     return `${whole === 0 && half !== '' ? '' : whole}${half} min`;
 }
 
+/** `3½ min`, or `5 min first, then 3½ min` */
+export function taskMinutes(task: { minutes: number; minutesFirst: number }): string {
+    const later = minutes(task.minutes);
+    return task.minutesFirst === task.minutes ? later : `${minutes(task.minutesFirst)} first, then ${later}`;
+}
+
 /** `right hand`, `left hand`, `both hands` */
 export function handWords(hand: Api['Hand'] | null): string {
     return hand === 'R' ? 'right hand' : hand === 'L' ? 'left hand' : 'both hands';

@@ -14,10 +14,12 @@ interface Props {
     saving: boolean;
     error: unknown;
     verb: string;
+    /** Percent of the estimated times, as it was measured at home. */
+    measuredPace?: number | null;
 }
 
 /** A student as the teacher describes them. */
-export function StudentForm({ start, save, saving, error, verb }: Props) {
+export function StudentForm({ start, save, saving, error, verb, measuredPace = null }: Props) {
     const [draft, setDraft] = useState(start);
     const set = (change: Partial<StudentDraft>) => setDraft((before) => ({ ...before, ...change }));
     const submit = (event: FormEvent) => {
@@ -53,6 +55,7 @@ export function StudentForm({ start, save, saving, error, verb }: Props) {
             </Group>
             <LessonTimes draft={draft} set={set} />
             <PracticeMinutes draft={draft} set={set} />
+            <Pace draft={draft} set={set} measured={measuredPace} />
             <Ways draft={draft} set={set} />
             <Trouble error={error} />
             <Together error={error} on={draft.together ?? false} set={(together) => set({ together })} />
@@ -91,5 +94,33 @@ function PracticeMinutes({ draft, set }: { draft: StudentDraft; set: (change: Pa
                 ))}
             </SimpleGrid>
         </fieldset>
+    );
+}
+
+interface PaceProps {
+    draft: StudentDraft;
+    set: (change: Partial<StudentDraft>) => void;
+    measured: number | null;
+}
+
+/** How long the student takes beside what is estimated: measured, or as the teacher says. */
+function Pace({ draft, set, measured }: PaceProps) {
+    return (
+        <NumberInput
+            label="Time needed, percent of the estimate"
+            description={
+                measured === null
+                    ? 'Leave it empty: after eight tasks at home it is measured.'
+                    : `Leave it empty to go by what was measured at home: ${measured} %.`
+            }
+            placeholder={`${measured ?? 100}`}
+            min={50}
+            max={300}
+            step={10}
+            allowDecimal={false}
+            suffix=" %"
+            value={draft.pace ?? ''}
+            onChange={(pace) => set({ pace: pace === '' ? null : Number(pace) })}
+        />
     );
 }

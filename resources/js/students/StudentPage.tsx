@@ -11,6 +11,7 @@ import { Consent } from './Consent';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
 import { OpenPage } from './OpenPage';
+import { Performances } from './Performances';
 import { StudentBooks } from './StudentBooks';
 import { StudentForm } from './StudentForm';
 import styles from './StudentPage.module.css';
@@ -33,7 +34,7 @@ export function StudentPage() {
     ]);
     if (query.isPending) return <Waiting what="Fetching the student…" />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
-    const { student, learnings, links, lessons, holidays, books } = query.data;
+    const { student, learnings, links, lessons, holidays, books, performances, opened } = query.data;
     return (
         <Stack maw={1150}>
             <Head of={query.data} hand={hand} open={setDialog} isTeacher={isTeacher} />
@@ -57,6 +58,7 @@ export function StudentPage() {
             <Pages of={query.data} />
             <StudentBooks studentId={id} books={books} open={(body) => hand.open.mutate(body)} />
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
+            <Performances studentId={id} performances={performances} pieces={opened} />
             {isTeacher && (
                 <>
                     <FamilyLinks studentId={id} links={links} />
@@ -102,7 +104,7 @@ interface HeadProps {
     isTeacher: boolean;
 }
 
-function Head({ of: { student, weekId }, hand, open, isTeacher }: HeadProps) {
+function Head({ of: { student, weekId, measuredPace }, hand, open, isTeacher }: HeadProps) {
     const { plan } = hand;
     return (
         <Group justify="space-between">
@@ -113,6 +115,7 @@ function Head({ of: { student, weekId }, hand, open, isTeacher }: HeadProps) {
                 <Text className="faint">
                     {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
                     {student.secondWeekday !== null && ` and ${dayName(student.secondWeekday)} ${student.secondTime}`}
+                    {paceWords(student.pace, measuredPace)}
                 </Text>
             </div>
             <Group gap="xs">
@@ -172,7 +175,7 @@ interface DialogsProps {
     close: () => void;
 }
 
-function Dialogs({ of: { student, opened: known, books }, hand, opened, close }: DialogsProps) {
+function Dialogs({ of: { student, opened: known, books, measuredPace }, hand, opened, close }: DialogsProps) {
     const { save, erase } = hand;
     return (
         <>
@@ -183,6 +186,7 @@ function Dialogs({ of: { student, opened: known, books }, hand, opened, close }:
                     saving={save.isPending}
                     error={save.error}
                     verb="Save"
+                    measuredPace={measuredPace}
                 />
             </Dialog>
             <Dialog opened={opened === 'open'} onClose={close} title="Open pages">
@@ -211,4 +215,11 @@ function Dialogs({ of: { student, opened: known, books }, hand, opened, close }:
             </Dialog>
         </>
     );
+}
+
+/** ` · needs 120 % of the estimated time`, where anybody knows. */
+function paceWords(own: number | null, measured: number | null): string {
+    const pace = own ?? measured;
+    if (pace === null) return '';
+    return ` · needs ${pace} % of the estimated time${own === null ? ' (measured at home)' : ''}`;
 }

@@ -30,5 +30,6 @@ export const NEW_STUDENT: StudentDraft = {
     compoundBeats: 'eighths',
     countReady: '',
     handSpan: 6,
+    pace: null,
     practiceDays: [2, 3, 4, 5, 6].map((weekday) => ({ weekday, minutes: 15 })),
 };

@@ -262,6 +262,8 @@ describe('the page of a student of many years', () => {
             'GET /students/1': () => ({
                 student,
                 learnings: [page(5, 'current'), page(4, 'finished')],
+                performances: [],
+                measuredPace: null,
                 opened: [5, 4, 3, 2].map((id) => ({ id, pieceId: id, title: `Page ${id}`, signedOff: id < 5 })),
                 books: [],
                 links: [],

@@ -6,11 +6,11 @@ namespace App\Student\Learning\Stuck;
 
 use App\Student\Learning\Stage;
 use App\Student\Learning\StageBars;
+use App\Student\Learning\StageTimes;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Relief;
-use Nasturtium\Core\Practice\TaskTime;
 use Nasturtium\Core\Score\Fraction;
 
 /**
@@ -19,7 +19,7 @@ use Nasturtium\Core\Score\Fraction;
  */
 final class RelieveStage
 {
-    private const COLUMNS = ['tempo', 'half_minutes', 'relieved_after'];
+    private const COLUMNS = ['tempo', 'half_minutes', 'half_minutes_first', 'relieved_after'];
 
     private const BARS = ['studio_id', 'position', 'kind', 'first', 'last', 'from_place', 'to_place'];
 
@@ -35,8 +35,8 @@ final class RelieveStage
             };
             $tempo = $stage->tempo;
             if ($relief !== Relief::Rest && $tempo !== null) {
-                $ranges = array_values($stage->load('bars')->bars->map(static fn (StageBars $of): array => [$of->first, $of->last])->all());
-                $stage->update(['half_minutes' => TaskTime::ofBars($stage->learning->piece->score(), $ranges, $stage->repetitions, $tempo)]);
+                $times = StageTimes::at($stage->load('bars'), $stage->learning, $tempo);
+                $stage->update(['half_minutes' => $times->later, 'half_minutes_first' => $times->first]);
             }
             $stage->update(['relieved_after' => $stage->tasks()->max('id'), 'before_relief' => $before]);
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Learning\Stuck;
 
+use Illuminate\Contracts\Database\Query\Builder as Query;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\LearningState;
@@ -18,9 +19,15 @@ final class StuckStages
     {
         return DB::table('learnings')->join('stages', 'stages.learning_id', '=', 'learnings.id')->join('tasks', 'tasks.stage_id', '=', 'stages.id')
             ->where('learnings.state', LearningState::Current->value)->whereNull('stages.passed_on')->whereNotNull('stages.position')
-            ->where('tasks.mark', LessonVerdict::Again->value)->whereNull('tasks.deleted_at')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)')
+            ->where(self::misses(...))
             ->groupBy('stages.id', 'stages.learning_id', 'stages.name', 'stages.kind')->having('misses', '>=', Relief::STUCK)
             ->selectRaw("stages.id as stage_id, stages.learning_id, if(stages.name = '', stages.kind, stages.name) as stage, count(*) as misses");
+    }
+
+    /** Tasks of stages that count as a miss: heard and not passed, since the stage was last made easier. */
+    public static function misses(Query $tasks): void
+    {
+        $tasks->whereIn('tasks.mark', LessonVerdict::misses())->whereNull('tasks.deleted_at')->whereRaw('tasks.id > coalesce(stages.relieved_after, 0)');
     }
 
     /** @return list<object{stage_id: int, title: string, stage: string, misses: int}> of a student's current pieces */

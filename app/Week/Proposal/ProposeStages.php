@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week\Proposal;
+
+use App\Student\KnowNotes;
+use App\Student\Learning\Learning;
+use App\Student\Learning\Stage;
+use App\Student\Learning\StageTimes;
+use App\Week\Task;
+use Illuminate\Database\Eloquent\Collection;
+use Nasturtium\Core\Page\PlainPage;
+use Nasturtium\Core\Path\AskedStages;
+use Nasturtium\Core\Path\StageTempo;
+use Nasturtium\Core\Practice\HeardTempo;
+use Nasturtium\Core\Practice\LessonVerdict;
+use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Reading\ShakierHand;
+use Nasturtium\Core\Score\Hand;
+
+/** The stages of a page that are asked in a week, at the tempo each of them goes on at. */
+final class ProposeStages
+{
+    public function __construct(private readonly KnowNotes $know) {}
+
+    public function __invoke(TaskWriter $writer, Learning $learning): void
+    {
+        $stages = $learning->stages->sortBy('position')->values();
+        $asked = AskedStages::of($stages->map(static fn (Stage $stage): array => [$stage->kind, $stage->passed_on !== null])->all());
+        $open = $stages->filter(static fn (Stage $stage, int $at): bool => in_array($at, $asked, true));
+        $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $writer->week->id)->whereNotNull('mark')->orderBy('week_id')->get()->groupBy('stage_id');
+        $first = $this->handFirst($writer, $learning, $open);
+        $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;
+        foreach ($open as $stage) {
+            $heard = self::heard($before->get($stage->id, new Collection()));
+            $tempo = $stage->tempo === null ? null : StageTempo::next($stage->kind, $stage->tempo, $learning->ladders->isEmpty() && $heard === [] ? null : $learning->ladder($stage->aloneHand()), $heard);
+            $of = [
+                'learning_id' => $learning->id,
+                'stage_id' => $stage->id,
+                'hand' => $stage->aloneHand()?->value,
+                'leads' => $first !== null && $stage->aloneHand() === $first,
+                'repetitions' => $stage->repetitions,
+                'tempo' => $tempo,
+                'is_new' => $heard === [],
+                'why' => $heard === [] ? 'the next stage' : 'not passed yet',
+            ];
+            $times = StageTimes::of($stage, $learning, $tempo);
+            $task = $kind === TaskKind::Theory
+                ? $writer->always($kind, ucfirst($stage->title()), $stage->instruction(), $times->later, $of)
+                : $writer->work($kind, ucfirst($stage->title()), $stage->instruction(), $times, $of);
+            $writer->bars($task, $stage->bars);
+        }
+    }
+
+    /**
+     * @param  Collection<int, Task>  $tasks  with a mark, in order
+     * @return list<HeardTempo>
+     */
+    private static function heard(Collection $tasks): array
+    {
+        return array_values($tasks->map(static fn (Task $task): HeardTempo => new HeardTempo($task->mark ?? LessonVerdict::Again, $task->tempo, $task->tempo_reached))->all());
+    }
+
+    /**
+     * The hand that needs more goes first in the day, where both have something to do.
+     *
+     * @param  Collection<int, Stage>  $open
+     */
+    private function handFirst(TaskWriter $writer, Learning $learning, Collection $open): ?Hand
+    {
+        $hands = $open->map(static fn (Stage $stage): ?string => $stage->aloneHand()?->value)->filter()->unique();
+        if ($hands->count() < 2) {
+            return null;
+        }
+        $student = $writer->week->student;
+        $known = ($this->know)($student, $learning->piece, $this->know->learnings($student), $writer->week->starts_on);
+
+        return ShakierHand::of($learning->piece->score(), $known);
+    }
+}

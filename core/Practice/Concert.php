@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Practice;
+
+use Nasturtium\Core\Words;
+
+/** What a performance asks of the weeks before it: its pieces whole on every day, and a run as at the concert (trade 11.5). */
+final class Concert
+{
+    private const WEEKS = 2;
+
+    /** Of walking in and bowing, in half minutes. */
+    private const BOWS = 2;
+
+    public const WHOLE = 'Whole, for the concert';
+
+    public const WHOLE_WORDS = 'Play it from beginning to end. Whatever happens, go on.';
+
+    public const RUN = 'As at the concert';
+
+    /** The first of the days on which its pieces are played every day. */
+    public static function from(\DateTimeImmutable $on): \DateTimeImmutable
+    {
+        return $on->modify('-'.self::WEEKS.' weeks');
+    }
+
+    /**
+     * @param  list<string>  $titles  of its pieces, in their order
+     */
+    public static function runWords(array $titles): string
+    {
+        return 'Walk in, bow, play '.Words::listed($titles).', bow. Nobody stops you.';
+    }
+
+    /**
+     * @param  list<int>  $pieces  half minutes of each, once through
+     * @return int half minutes
+     */
+    public static function runTime(array $pieces): int
+    {
+        return array_sum($pieces) + self::BOWS;
+    }
+}
