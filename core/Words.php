@@ -17,6 +17,16 @@ final readonly class Words
         return $words === [] ? (string) $last : implode(', ', $words)." and {$last}";
     }
 
+    /** `once`, `twice`, `three times`. */
+    public static function times(int $number): string
+    {
+        return match ($number) {
+            1 => 'once',
+            2 => 'twice',
+            default => self::number($number).' times',
+        };
+    }
+
     /** `three`; from 13 on in figures. */
     public static function number(int $number): string
     {

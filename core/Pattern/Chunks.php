@@ -192,15 +192,21 @@ final class Chunks
     private function handOvers(): array
     {
         $found = [];
-        $before = null;
+        // The bar in which something sounded last, and the hand it ended with.
+        $at = $before = null;
         foreach ($this->piece->measures as $i => $measure) {
             $now = $this->hands()[$i]->play;
+            if ($now === HandsPlay::Rest) {
+                continue;
+            }
+            [$first, $last] = $now === HandsPlay::Together ? [null, null] : self::firstAndLast($measure);
+            if ($at !== null && $before !== null && $first !== null && $before !== $first) {
+                $this->collect($found, [$this->key($at, $i), $this->range(ChunkKind::HandOver, $at, $i)]);
+            }
             if ($now === HandsPlay::Turns) {
                 $this->collect($found, [$this->key($i, $i), $this->range(ChunkKind::HandOver, $i, $i)]);
-            } elseif ($i > 0 && in_array([$before, $now], [[HandsPlay::Right, HandsPlay::Left], [HandsPlay::Left, HandsPlay::Right]], true)) {
-                $this->collect($found, [$this->key($i - 1, $i), $this->range(ChunkKind::HandOver, $i - 1, $i)]);
             }
-            $before = $now;
+            [$at, $before] = [$i, $last];
         }
 
         return $this->listed($found);
@@ -304,5 +310,19 @@ final class Chunks
         }
 
         return $listed;
+    }
+
+    /** @return array{?Hand, ?Hand} the hands that begin and end a bar in which they play in turns, or one alone */
+    private static function firstAndLast(Measure $measure): array
+    {
+        $first = $last = null;
+        foreach ($measure->inTime() as $event) {
+            if (! $event->isRest()) {
+                $first ??= $event->hand;
+                $last = $event->hand;
+            }
+        }
+
+        return [$first, $last];
     }
 }

@@ -15,6 +15,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Place;
+use Nasturtium\Core\Words;
 
 /** Where a page sticks: each bar-over with its reasons (trade 6.4). A move is a reason where it is made, so one into a downbeat belongs to the bar before. */
 final class StickingPoints
@@ -30,6 +31,9 @@ final class StickingPoints
 
     /** @var array<int, array<string, Reason>> by index of the bar, then by difficulty */
     private array $found = [];
+
+    /** @var array<int, array<string, array<string, int>>> how often each was told, by bar, difficulty and words */
+    private array $told = [];
 
     /** @var array<int, int|null> by index of the bar, once it was asked for */
     private array $firstBeats = [];
@@ -229,7 +233,7 @@ final class StickingPoints
             $this->move($crossing->at, $crossing->hand, Difficulty::Crossing, ($crossing->move === HandMove::ThumbUnder ? "the thumb goes under finger {$crossing->finger}" : "finger {$crossing->finger} goes over the thumb").", in the {$crossing->hand->word()}");
         }
         foreach ($work->leaps() as $leap) {
-            $this->move($leap->at, $leap->hand, Difficulty::Leap, "the {$leap->hand->word()} makes a ".Move::of($leap->steps));
+            $this->move($leap->at, $leap->hand, Difficulty::Leap, "the {$leap->hand->word()} leaps ".($leap->steps > 0 ? 'up' : 'down').' '.Move::interval($leap->steps));
         }
         foreach ($work->weakRuns() as $run) {
             for ($i = $this->event($run->hand, $run->from)[0]; $i <= $this->event($run->hand, $run->to)[0]; $i++) {
@@ -282,8 +286,27 @@ final class StickingPoints
         if ($before !== null && $before->times >= self::MOST_TOLD) {
             return;
         }
+        $this->told[$i][$difficulty->value][$text] = ($this->told[$i][$difficulty->value][$text] ?? 0) + 1;
         $this->found[$i][$difficulty->value] = $before === null
             ? new Reason($difficulty, $text, $times, $events, $hand, $leadsOn)
-            : new Reason($difficulty, "{$before->text}; {$text}", $before->times + $times, [...$before->events, ...$events], $before->hand === $hand ? $hand : null, $before->leadsOn && $leadsOn);
+            : new Reason($difficulty, self::once($this->told[$i][$difficulty->value]), $before->times + $times, [...$before->events, ...$events], $before->hand === $hand ? $hand : null, $before->leadsOn && $leadsOn);
+    }
+
+    /**
+     * Each reason once, with how often; up and down again is a swing: `the left hand swings over a sixth, four times`.
+     *
+     * @param  array<string, int>  $told  how often, by words
+     */
+    private static function once(array $told): string
+    {
+        $said = [];
+        foreach ($told as $text => $times) {
+            $back = strtr($text, [' up' => ' down', ' down' => ' up']);
+            $isBothWays = $back !== $text && isset($told[$back]);
+            $bothWays = (string) preg_replace(['/ leaps (?:up|down) /', '/ (keys?) (?:up|down)/'], [' swings over ', ' $1 up and down'], $text);
+            $said[$isBothWays ? $bothWays : $text] = $times + ($isBothWays ? $told[$back] : 0);
+        }
+
+        return implode('; ', array_map(static fn (string $text, int $times): string => $times === 1 ? $text : "{$text}, ".Words::times($times), array_keys($said), $said));
     }
 }

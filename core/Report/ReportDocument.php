@@ -111,7 +111,7 @@ final class ReportDocument
                     fingersOr: $fingers->or[$event->id] ?? null,
                     fingerFrom: isset($fingers->fingers[$event->id]) ? $fingers->sources[$event->id] ?? null : null,
                     pattern: $fingers->patterns[$event->id] ?? null,
-                    move: $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps)),
+                    move: $event->isRest() ? null : ($event->isHeld() ? Move::HELD : Move::of($steps, $last === null ? 0 : $event->lowest()->midi() - $last->midi())),
                     interval: $steps,
                     solfege: self::solfege($event, $measure, $do),
                     counts: $this->breakdown->counts->under($event),

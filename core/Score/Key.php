@@ -14,10 +14,11 @@ final readonly class Key
     /**
      * @param  int  $fifths  sharps above zero, flats below
      * @param  bool  $fixed  false when the page names no key
+     * @param  bool  $modeKnown  false while a source has named the signature alone
      *
      * @throws InvalidScore with more than seven sharps or flats
      */
-    public function __construct(public int $fifths = 0, public bool $minor = false, public bool $fixed = true)
+    public function __construct(public int $fifths = 0, public bool $minor = false, public bool $fixed = true, public bool $modeKnown = true)
     {
         if (abs($fifths) > 7) {
             throw InvalidScore::noKeySignature($fifths);

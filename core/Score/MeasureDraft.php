@@ -46,7 +46,7 @@ final class MeasureDraft
      */
     public function __construct(
         public Meter $meter,
-        public readonly Key $key,
+        public Key $key,
         public readonly ?int $number,
         public readonly bool $implicit,
         public readonly bool $newLine,

@@ -59,6 +59,7 @@ final class PieceBuilder
     public function piece(): Piece
     {
         $this->hold();
+        TellMode::settle($this->drafts);
         $lengths = array_map(static fn (MeasureDraft $draft): Fraction => $draft->length(), $this->drafts);
         $pickup = $this->startsWithPickup($lengths);
         [$numbers, $after] = MeasureNumbers::of($this->drafts, $lengths, $pickup);

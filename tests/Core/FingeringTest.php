@@ -175,7 +175,7 @@ test('leaps are moves of the arm: a sixth and more', function (): void {
     expect(broken_down("R: @c4 q1 g a, c' | w c\n")['leaps'])->toBe([
         ['hand' => 'R', 'at' => '1.3', 'from' => 'G4', 'to' => 'A3', 'move' => 'leap down 7th'],
         ['hand' => 'R', 'at' => '1.4', 'from' => 'A3', 'to' => 'C5', 'move' => 'leap up 10th'],
-        ['hand' => 'R', 'at' => '2.1', 'from' => 'C5', 'to' => 'C4', 'move' => 'leap down 8th'],
+        ['hand' => 'R', 'at' => '2.1', 'from' => 'C5', 'to' => 'C4', 'move' => 'leap down octave'],
     ]);
 });
 

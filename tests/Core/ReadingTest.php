@@ -87,7 +87,7 @@ test('each school has its own words for the way', function (string $pitch, Clef 
 
 test('moves are named by their steps', function (?int $steps, string $name): void {
     expect(Move::of($steps))->toBe($name);
-})->with([[null, 'start'], [0, 'repeat'], [1, 'step up'], [-1, 'step down'], [2, 'skip up'], [-2, 'skip down'], [3, 'leap up 4th'], [-4, 'leap down 5th'], [7, 'leap up 8th'], [20, 'leap up 21st']]);
+})->with([[null, 'start'], [0, 'repeat'], [1, 'step up'], [-1, 'step down'], [2, 'skip up'], [-2, 'skip down'], [3, 'leap up 4th'], [-4, 'leap down 5th'], [7, 'leap up octave'], [-7, 'leap down octave'], [20, 'leap up 21st']]);
 
 test('a rest does not break the chain of moves, and a chord moves by its lowest note', function (): void {
     $report = broken_down("R: @c4 q1 r 3 (135) | h5~ v5 r q1\n");

@@ -68,7 +68,7 @@ final class Learning extends Model implements OfStudent
     /** The page of a learning, where it is written or listened to and has no music typed. */
     private static function plain(Query $page): void
     {
-        $page->from('pieces')->join('pages', 'pages.id', '=', 'pieces.page_id')->whereColumn('pieces.id', 'learnings.piece_id')->whereNull('pieces.music')->whereIn('pages.kind', [PageKind::Theory->value, PageKind::Listening->value]);
+        $page->from('pieces')->join('pages', 'pages.id', '=', 'pieces.page_id')->whereColumn('pieces.id', 'learnings.piece_id')->whereNull('pieces.music')->whereIn('pages.kind', PageKind::withoutPieces());
     }
 
     /** @return BelongsTo<Student, $this> */

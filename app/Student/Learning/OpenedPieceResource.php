@@ -20,5 +20,7 @@ final readonly class OpenedPieceResource
         public string $title,
         #[OA\Property]
         public bool $signedOff,
+        #[OA\Property(description: 'it is played, not written or listened to')]
+        public bool $isPlayed,
     ) {}
 }

@@ -39,7 +39,6 @@ final class ProposeDrill
         if ($drill !== null && $of !== null) {
             $writer->always(TaskKind::Drill, 'Find and name', $drill->words(), KeyDrill::halfMinutes($student->age($writer->week->starts_on)), [
                 'learning_id' => $of->id,
-                'repetitions' => 5,
                 'why' => $drill->why(),
             ]);
         }

@@ -24,7 +24,7 @@ final class ProposeTheory
 
     public function __invoke(Student $student, CarbonImmutable $today): void
     {
-        $kinds = [PageKind::Theory->value, PageKind::Listening->value];
+        $kinds = PageKind::withoutPieces();
         $isOpen = DB::table('learnings')->join('pieces', 'pieces.id', '=', 'learnings.piece_id')->join('pages', 'pages.id', '=', 'pieces.page_id')
             ->where('learnings.student_id', $student->id)->where('learnings.state', LearningState::Current->value)->whereIn('pages.kind', $kinds)->exists();
         if ($isOpen) {

@@ -42,4 +42,10 @@ enum PageKind: string implements Choice
     {
         return $this === self::Pieces || $this === self::Duet;
     }
+
+    /** @return list<string> the values of those that are written or listened to */
+    public static function withoutPieces(): array
+    {
+        return array_column(array_filter(self::cases(), static fn (self $kind): bool => ! $kind->hasPieces()), 'value');
+    }
 }

@@ -90,7 +90,7 @@ final readonly class AttributesReading
             $this->state->notRead("mode '{$mode}'");
         }
 
-        return new Key($this->state->number($fifths, 'fifths', -7, 7), $mode === 'minor');
+        return new Key($this->state->number($fifths, 'fifths', -7, 7), $mode === 'minor', modeKnown: $mode !== null);
     }
 
     private function time(\DOMElement $element): void

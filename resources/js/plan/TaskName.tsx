@@ -18,7 +18,7 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
                     {task.starred && '★ '}
                     {task.title}
                 </b>{' '}
-                {task.piece !== null && <HandMark hand={task.hand} />}{' '}
+                {task.bars.length > 0 && <HandMark hand={task.hand} />}{' '}
                 <span className={styles.detail}>{detail(task)}</span>
             </button>
             {words.map((practice) => (

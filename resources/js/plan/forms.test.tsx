@@ -103,7 +103,7 @@ describe('a row of the plan', () => {
         expect(mark(/^Right hand, Blue Gate, Tuesday: set, 4 min more/).textContent).toBe('+4');
         const filled = mark(/^Right hand, Blue Gate, Wednesday: to fill the day, 2½ min more/);
         expect(filled.getAttribute('aria-pressed')).toBe('false');
-        expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain('4 min first, then 2½ min');
+        expect(screen.getByRole('rowheader', { name: /Right hand/ }).textContent).toContain('4, then 2½ min');
         // A press makes it planned.
         await userEvent.click(filled);
         expect(did).toEqual([['drop', { id: 1, date: null }, '2031-05-07']]);

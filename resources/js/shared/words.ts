@@ -36,10 +36,10 @@ export function minutes(count: number): string {
     return `${whole === 0 && half !== '' ? '' : whole}${half} min`;
 }
 
-/** `3½ min`, or `5 min first, then 3½ min` */
+/** `3½ min`, or `5, then 3½ min`: the first day takes longer */
 export function taskMinutes(task: { minutes: number; minutesFirst: number }): string {
     const later = minutes(task.minutes);
-    return task.minutesFirst === task.minutes ? later : `${minutes(task.minutesFirst)} first, then ${later}`;
+    return task.minutesFirst === task.minutes ? later : `${minutes(task.minutesFirst).replace(' min', '')}, then ${later}`;
 }
 
 /** `right hand`, `left hand`, `both hands` */

@@ -159,7 +159,9 @@ function PerformanceForm({ studentId, start, pieces, done }: FormProps) {
                 nothingFoundMessage="No piece of this name is open or signed off."
                 value={draft.learningIds.map(String)}
                 onChange={(ids) => set({ learningIds: ids.map(Number) })}
-                data={pieces.map((piece) => ({ value: String(piece.id), label: piece.title }))}
+                data={pieces
+                    .filter((piece) => piece.isPlayed)
+                    .map((piece) => ({ value: String(piece.id), label: piece.title }))}
             />
             <Trouble error={save.error} />
             <Group>

@@ -9,8 +9,9 @@ import { StudentForm } from './StudentForm';
 
 const CONCERT = { id: 4, title: 'Summer concert', date: '2031-06-01', learningIds: [6, 5], pieces: ['Snail', 'Gate'] };
 const PIECES = [
-    { id: 5, pieceId: 7, title: 'Gate', signedOff: true },
-    { id: 6, pieceId: 8, title: 'Snail', signedOff: false },
+    { id: 5, pieceId: 7, title: 'Gate', signedOff: true, isPlayed: true },
+    { id: 6, pieceId: 8, title: 'Snail', signedOff: false, isPlayed: true },
+    { id: 9, pieceId: 10, title: 'Clefs', signedOff: false, isPlayed: false },
 ];
 
 function open(performances = [CONCERT]) {
@@ -36,6 +37,8 @@ describe('performances', () => {
         fireEvent.change(screen.getByLabelText(/^Day/), { target: { value: '2031-05-24' } });
         await userEvent.click(screen.getByRole('combobox', { name: 'Pieces, in the order they are played' }));
         await userEvent.click(await screen.findByRole('option', { name: 'Snail' }));
+        // What is written or listened to is not performed.
+        expect(screen.queryByRole('option', { name: 'Clefs' })).toBeNull();
         await userEvent.click(await screen.findByRole('option', { name: 'Gate' }));
         await userEvent.click(screen.getByRole('button', { name: 'Save' }));
         await waitFor(() =>

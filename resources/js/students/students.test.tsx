@@ -264,7 +264,7 @@ describe('the page of a student of many years', () => {
                 learnings: [page(5, 'current'), page(4, 'finished')],
                 performances: [],
                 measuredPace: null,
-                opened: [5, 4, 3, 2].map((id) => ({ id, pieceId: id, title: `Page ${id}`, signedOff: id < 5 })),
+                opened: [5, 4, 3, 2].map((id) => ({ id, pieceId: id, title: `Page ${id}`, signedOff: id < 5, isPlayed: true })),
                 books: [],
                 links: [],
                 weekId: null,
