@@ -17,6 +17,12 @@ final readonly class Words
         return $words === [] ? (string) $last : implode(', ', $words)." and {$last}";
     }
 
+    /** `1 bar`, `12 bars` */
+    public static function counted(int $number, string $thing): string
+    {
+        return "{$number} {$thing}".($number === 1 ? '' : 's');
+    }
+
     /** `once`, `twice`, `three times`. */
     public static function times(int $number): string
     {

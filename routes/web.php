@@ -143,6 +143,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('students/{student}/teacher', [StudentController::class, 'handOver'])->can('own', 'student');
         Route::put('students/{student}/consent', [ConsentController::class, 'update'])->can('own', 'student');
         Route::get('students/{student}/accesses', [ConsentController::class, 'accesses'])->can('own', 'student');
+        Route::get('progress/thorns', [ProgressController::class, 'thorns'])->can('teach', Piece::class);
         Route::get('students/{student}/progress', [ProgressController::class, 'show'])->can('accompany', 'student');
         Route::post('students/{student}/links', [FamilyLinkController::class, 'store'])->can('own', 'student');
         Route::put('links/{link}/siblings', [FamilyLinkController::class, 'siblings'])->can('own', 'link');

@@ -49,6 +49,8 @@ final class Columns
 
     private const FOR_SENT = '2026_12_03_000001_sent_plans';
 
+    private const FOR_THORNS = '2026_12_04_000003_thorns_of_pieces';
+
     private const FOR_PERFORMANCES = '2026_12_04_000002_performances';
 
     private const FOR_TIMES = '2026_12_04_000001_times_by_day';
@@ -72,7 +74,7 @@ final class Columns
             'pages' => [...$own, 'book_id' => Column::number(), 'number' => Column::whole(1, 999), 'title' => Column::text(120), 'kind' => Column::oneOf(PageKind::class), 'introduces' => Column::text(190), ...$times],
             'pieces' => [
                 ...$own, 'page_id' => Column::number(), 'label' => Column::text(4), 'title' => Column::text(120), 'music' => Column::music()->orNull(), 'duet' => Column::music()->orNull(), 'octave' => Column::whole(-2, 2),
-                'shorthand' => Column::text(60_000)->orNull(), 'revision' => Column::whole(0, 1_000_000_000), 'measures' => Column::whole(0, Limits::MEASURES), 'note_names' => Column::text(60_000), 'not_read' => Column::text(60_000), ...$times,
+                'shorthand' => Column::text(60_000)->orNull(), 'revision' => Column::whole(0, 1_000_000_000), 'measures' => Column::whole(0, Limits::MEASURES), 'note_names' => Column::text(60_000), 'not_read' => Column::text(60_000), 'thorns' => Column::workedOut()->since(self::FOR_THORNS, null), ...$times,
             ],
             'memberships' => [...$own, 'role' => Column::oneOf(Role::class), 'name' => Column::text(120, 1), 'email' => Column::mail(), ...$times],
             'students' => self::student($own, $times),

@@ -12,9 +12,15 @@ use App\Privacy\NoteAccess;
 use App\Student\Student;
 use Illuminate\Http\JsonResponse;
 
-/** How a student gets on. */
+/** How a student gets on, and whether thorns stand where it goes wrong. */
 final class ProgressController
 {
+    #[Get('/progress/thorns', ThornsResource::class)]
+    public function thorns(ThornsOf $thorns, CurrentStudio $studio): JsonResponse
+    {
+        return new JsonResponse($thorns($studio->get()->id, $studio->today()));
+    }
+
     #[Get('/students/{student}/progress', ProgressResource::class)]
     public function show(ProgressRequest $request, Student $student, ProgressOf $progress, CurrentStudio $studio): JsonResponse
     {

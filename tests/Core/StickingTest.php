@@ -6,9 +6,11 @@ use Nasturtium\Core\Pattern\Chunks;
 use Nasturtium\Core\Pattern\Difficulty;
 use Nasturtium\Core\Pattern\InvalidRange;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Practice\ThornRate;
 use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Report\Settings;
+use Nasturtium\Core\Report\ThornBars;
 
 /** Every note of the tunes below is secure, so that only what a test asks for sticks. */
 function settled(array $status = [], array $verdicts = []): Settings
@@ -183,4 +185,26 @@ test('a thorn serves the bars that are equal, and where nothing sticks nothing i
     expect(array_column($points, 'thorn'))->toBe([true, false, false])
         ->and(array_column($points, 'serves'))->toBe([[3], [], []])
         ->and(broken_down("R: @c4 q1234\n", settled())['sticking'][0]['do'])->toBeNull();
+});
+
+test('thorns are right when slips fall on them', function (): void {
+    // Bars 1–4 heard ten times, of which the third has a thorn: ten bars with one, thirty without.
+    $rate = (new ThornRate())->heard([2], 0, 3, 10);
+    expect([$rate->barsOn, $rate->barsElsewhere])->toBe([10, 30]);
+    $rate = $rate->slipped([2], 2, 2, 8)->slipped([2], 1, 2, 1)->slipped([2], 0, 1, 9)->slipped([2], 3, 3, 1);
+    expect([$rate->slipsOn, $rate->slipsElsewhere])->toBe([9, 10])
+        // Nineteen slips say nothing yet.
+        ->and($rate->ratio())->toBeNull()
+        ->and($rate->words())->toBe('Too little was heard yet to say whether thorns stand where it goes wrong: 9 slips in 10 bars with a thorn, 10 slips in 30 other bars.');
+    $rate = $rate->slipped([2], 2, 2);
+    // 10/10 ÷ 10/30.
+    expect((string) $rate->ratio())->toBe('3')
+        ->and($rate->words())->toBe('Where a thorn stands, something went wrong 3 times as often as elsewhere: 10 slips in 10 bars with a thorn, 10 slips in 30 other bars.')
+        ->and((new ThornRate(20, 40, 1, 3))->words())->toContain('1.5 times as often')->toContain('1 slip in 3 other bars')
+        ->and((new ThornRate(20, 40, 0, 3))->ratio())->toBeNull();
+});
+
+test('the bars with a thorn are those that wear it and those that are equal', function (): void {
+    $piece = tune("tempo: 100\nR: @c4 q1 @c5 5 @c4 1 @c5 5 | @c4 w1 | q1 @c5 5 @c4 1 @c5 5 | @c4 w2\n");
+    expect(ThornBars::of($piece))->toBe([0, 2]);
 });

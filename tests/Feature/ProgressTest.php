@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
+use App\Page\Piece\StorePiece;
 use App\Student\Learning\Stage;
 use App\Week\CountWeeks;
 use App\Week\Practice;
@@ -11,6 +12,7 @@ use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
+use Nasturtium\Core\Report\ThornBars;
 use Tests\Fixtures;
 
 beforeEach(function (): void {
@@ -122,4 +124,20 @@ test('progress takes as many queries for many weeks as for one, and says when th
     expect(queries_of(fn () => ($this->ask)('from=2031-01-01&to=2031-05-05')->assertOk()))->toBe($few);
     ($this->ask)('from=2031-05-01&to=2031-04-01')->assertJsonValidationErrors('to');
     expect($this->getJson("/api/students/{$this->own->student->id}/progress")->json('from'))->toBe('2030-11-04');
+});
+
+test('the studio sees whether thorns stand where it goes wrong, and a page that is typed anew is looked at anew', function (): void {
+    $own = $this->own;
+    $task = $own->task('Tap and count');
+    $task->update(['mark' => 'again']);
+    $bars = $own->piece->measures;
+    $shown = fn (): array => $this->getJson('/api/progress/thorns')->assertOk()->json();
+    $thorns = count(ThornBars::of($own->piece->score()));
+    // One task of the whole page was heard, and the second bar went wrong once.
+    expect($shown())->toMatchArray(['barsOn' => $thorns, 'barsElsewhere' => $bars - $thorns, 'ratio' => null])
+        ->and($shown()['slipsOn'] + $shown()['slipsElsewhere'])->toBe(1)
+        ->and($shown()['words'])->toStartWith('Too little was heard yet');
+    expect($own->piece->refresh()->thorns)->not->toBeNull();
+    app(StorePiece::class)->retype($own->piece, Fixtures::TUNE, '');
+    expect($own->piece->refresh()->thorns)->toBeNull();
 });

@@ -32,6 +32,7 @@ use Nasturtium\Core\Score\Piece as Score;
  * @property int $measures none while it is not typed
  * @property string $note_names
  * @property string $not_read
+ * @property ?string $thorns indices of measures; null while nobody has asked
  * @property-read Page $page
  * @property-read Collection<int, Learning> $learnings
  * @property-read Collection<int, OwnFinger> $ownFingers

@@ -89,6 +89,8 @@ final class StorePiece
                 'revision' => $piece->revision + 1,
                 'measures' => count($score->measures),
                 'note_names' => $this->names->of($score->measures),
+                // Worked out when somebody asks.
+                'thorns' => null,
             ])->save();
             Draft::query()->where(Draft::column($draftOf), $draftOf->id)->delete();
             if ($isRetyped) {

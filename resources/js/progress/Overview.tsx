@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { type Api, api } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import { useSession } from '../shared/Shell';
+import { useSession, useTeaches } from '../shared/Shell';
 import styles from './Overview.module.css';
 
 type Row = Api['ThisWeekResource'];
@@ -12,6 +12,7 @@ type Row = Api['ThisWeekResource'];
 /** The whole studio at a glance: who practised, who is stuck, whose plan does not fit, whose review is due. */
 export function Overview() {
     const today = useSession().data?.studio.today;
+    const isTeacher = useTeaches();
     const rows = api.useQuery('get', '/this-week');
     if (rows.isPending) return <Waiting what="Looking over the studio…" />;
     if (rows.error) return <Trouble error={rows.error} again={() => rows.refetch()} />;
@@ -43,6 +44,7 @@ export function Overview() {
                 </Column>
                 <WhatIsWrong rows={rows.data} />
             </div>
+            {isTeacher && <Thorns />}
         </>
     );
 }
@@ -72,6 +74,24 @@ function Line({ row, children }: { row: Row; children: ReactNode }) {
                 {children}
             </Text>
         </li>
+    );
+}
+
+/** Whether the thorns of the desk stand where it goes wrong at lessons. */
+function Thorns() {
+    const thorns = api.useQuery('get', '/progress/thorns');
+    if (thorns.error) return <Trouble error={thorns.error} again={() => thorns.refetch()} />;
+    if (thorns.isPending) return null;
+    return (
+        <section className={`sheet ${styles.thorns}`} aria-label="Trouble spots">
+            <Title order={2} fz="lg" mb={6}>
+                Trouble spots
+            </Title>
+            <Text>{thorns.data.words}</Text>
+            <Text size="sm" className="faint">
+                Of the last twelve months, per bar that was heard.
+            </Text>
+        </section>
     );
 }
 

@@ -165,9 +165,26 @@ describe('the whole studio', () => {
         ...change,
     });
 
+    it('says whether thorns stand where it goes wrong', async () => {
+        serve({
+            'GET /session': () => ({
+                name: 'Odile',
+                role: 'owner',
+                studio: { name: 'A Studio', today: '2031-05-05' },
+            }),
+            'GET /this-week': () => [row({})],
+            'GET /progress/thorns': () => ({ words: 'Where a thorn stands, something went wrong 3 times as often.' }),
+        });
+        drawRoom('/progress', '/progress', <Overview />);
+        expect((await screen.findByRole('region', { name: 'Trouble spots' })).textContent).toContain(
+            '3 times as often',
+        );
+    });
+
     it('shows who practised, who is stuck, what does not fit and what is due', async () => {
         serve({
             ...SESSION,
+            'GET /progress/thorns': () => ({ words: 'Too little was heard yet.' }),
             'GET /this-week': () => [
                 row({ leaf: [day('2031-05-04', 9, 9), day('2031-05-05', 9, 0)], reviewsDue: ['Thaw'] }),
                 row({

@@ -39,7 +39,9 @@ export function minutes(count: number): string {
 /** `3½ min`, or `5, then 3½ min`: the first day takes longer */
 export function taskMinutes(task: { minutes: number; minutesFirst: number }): string {
     const later = minutes(task.minutes);
-    return task.minutesFirst === task.minutes ? later : `${minutes(task.minutesFirst).replace(' min', '')}, then ${later}`;
+    return task.minutesFirst === task.minutes
+        ? later
+        : `${minutes(task.minutesFirst).replace(' min', '')}, then ${later}`;
 }
 
 /** `right hand`, `left hand`, `both hands` */
