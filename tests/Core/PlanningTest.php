@@ -17,6 +17,7 @@ use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\RuleCheck;
 use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\Planning\Week;
+use Nasturtium\Core\Practice\Planning\WeekBoard;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
 use Nasturtium\Core\Practice\TaskClass;
 
@@ -198,6 +199,46 @@ test('a performance stands on every day, and halves what is new', function (): v
     expect($plan->dates()['show'])->toBe([MON, TUE, WED])->and($week->newADay())->toBe(0)->and(array_keys($plan->dates()))->not->toContain('p right');
 });
 
+test('what is performed keeps its days, whatever else is worth more', function (): void {
+    $more = array_map(fn (int $i): PlanTask => task("r{$i}", TaskClass::Remedy, 4, starred: true), range(1, 4));
+    $show = [task('run', TaskClass::Playing, 6, performed: true), task('one', TaskClass::Playing, 5, performed: true, page: 'p1', begun: true), task('two', TaskClass::Playing, 5, performed: true, page: 'p2', begun: true)];
+    $dates = planned(week_of(days(20, 20, 20, 20), [...$more, ...$show]))->dates();
+    expect(array_map(count(...), array_intersect_key($dates, ['run' => 0, 'one' => 0, 'two' => 0])))->toBe(['run' => 4, 'one' => 4, 'two' => 4]);
+    // Where not all of it fits, the run stands every day and the pieces take turns.
+    $dates = planned(week_of(days(12, 12, 12, 12), [...$more, ...$show]))->dates();
+    expect([count($dates['run']), count($dates['one']), count($dates['two'])])->toBe([4, 2, 2])->and(array_intersect($dates['one'], $dates['two']))->toBe([]);
+});
+
+test('a week is kept just so: in order, with its minutes, and filled', function (): void {
+    $week = week_of(days(20, 20), [task('w', TaskClass::WarmUp, 2), task('new', TaskClass::Playing, 3, isNew: true, halfMinutesFirst: 9), task('choice', TaskClass::Choice, 1)]);
+    $plan = WeekPlanner::keep($week, ['w' => [MON], 'new' => [MON, TUE]]);
+    expect($plan->days)->toBe([MON => ['w', 'new'], TUE => ['new']])
+        ->and($plan->minutes)->toBe([MON => ['w' => 4, 'new' => 9], TUE => ['new' => 6]])
+        // Beside the warm-up and the first day: 40 - 4 - 9 = 27, of which 20 go to the hardest.
+        ->and(array_map(fn (Extra $of): string => "{$of->id} {$of->date} {$of->halfMinutes}", $plan->extra))->toContain('new '.MON.' 20', 'choice '.MON.' 7');
+});
+
+test('own choice takes what is left, where it may, and counts in nothing', function (): void {
+    $plan = planned(week_of(days(20, 20, 4), [task('w', TaskClass::Playing, 5), task('mine', TaskClass::Choice, 1, off: [TUE])]));
+    $mine = array_values(array_filter($plan->extra, fn (Extra $of): bool => $of->id === 'mine'));
+    expect(array_column($mine, 'date'))->toBe([MON, WED])->and($plan->eighths)->toBe(48 + 24)->and($plan->left + array_flip($plan->next))->not->toHaveKey('mine');
+});
+
+test('more minutes, or one more review, never lower the sum of a plan that stands', function (int $seed): void {
+    $week = InventedWeeks::make($seed);
+    $plan = WeekPlanner::propose($week);
+    $stood = array_map(fn (PlanTask $task): PlanTask => $task->again($plan->dates()[$task->id] ?? []), $week->tasks);
+    $longer = array_map(fn (PlanDay $day): PlanDay => new PlanDay($day->date, $day->halfMinutes + 6), $week->days);
+    $admits = static fn (Week $other): bool => RuleCheck::broken($other, $plan->dates()) === [];
+    $with = new Week($longer, $stood, $week->mostNew, $week->until, $week->mostTasks);
+    expect(! $admits($with) || WeekPlanner::propose($with)->eighths >= $plan->eighths)->toBeTrue();
+    $reviews = array_filter($stood, fn (PlanTask $task): bool => $task->class === TaskClass::Review);
+    if (count($reviews) < WeekBoard::MOST_REVIEWS) {
+        $with = new Week($week->days, [...$stood, task('one more', TaskClass::Review, 5)], $week->mostNew, $week->until, $week->mostTasks);
+        expect(! $admits($with) || WeekPlanner::propose($with)->eighths >= $plan->eighths)->toBeTrue();
+    }
+})->with(range(1, 20));
+
 test('days are of like length and the days of a task lie apart', function (): void {
     $plan = planned(week_of(days(20, 20, 20, 20, 20), [task('a', TaskClass::Drill, 5), task('b', TaskClass::Review, 5)]));
     expect($plan->dates()['a'])->toBe([MON, WED, '2031-05-09']);
@@ -292,7 +333,7 @@ test('a change that parts a page is said', function (): void {
         ->and($broken(['p right' => [MON, TUE]]))->toContain('It waits for what prepares it, on that day or earlier.');
 });
 
-test('the plans of sixty tangled weeks reach 99 % of the best there are', function (): void {
+test('the plans of sixty tangled weeks reach 99.5 % of the best there are', function (): void {
     $ratios = [];
     foreach (json_decode((string) file_get_contents(__DIR__.'/../Datasets/best-sums.json'), true) as $seed => $best) {
         $week = InventedWeeks::make($seed);
@@ -301,8 +342,8 @@ test('the plans of sixty tangled weeks reach 99 % of the best there are', functi
         $ratios[] = $plan->eighths / $best;
     }
     expect(count($ratios))->toBeGreaterThan(55)
-        ->and(array_sum($ratios) / count($ratios))->toBeGreaterThan(0.993)
-        ->and(min($ratios))->toBeGreaterThan(0.94);
+        ->and(array_sum($ratios) / count($ratios))->toBeGreaterThan(0.995)
+        ->and(min($ratios))->toBeGreaterThan(0.95);
 });
 
 test('the order in which tasks are given changes nothing', function (int $seed): void {

@@ -13,15 +13,21 @@ use Nasturtium\Core\Practice\TaskClass;
  */
 final class WeekSearch
 {
-    private const ROUNDS = 2000;
+    private const ROUNDS = 1800;
 
     /** A week of more tasks and days than these is searched in fewer rounds: each of them takes longer. */
     private const USUAL = 20 * 7;
 
-    /** From so many starts. */
-    private const RUNS = 4;
+    /** From many starts a little, from the better ones more, from the best the rest: how many, and which part of the rounds. */
+    private const HALVING = [[24, 2], [4, 4], [1, 4]];
+
+    /** The part of the rounds in which rest is looked for, after a change. */
+    private const FOR_CHANGE = 4;
 
     private const MOST_STARTS = 40;
+
+    /** In which what is new is met, by chance. */
+    private const ORDERS = 60;
 
     /** An eighth of value, among what decides only between plans of the same sum. */
     private const EIGHTH = 64;
@@ -45,6 +51,9 @@ final class WeekSearch
 
     /** What each day that stands as it stood is worth. */
     private int $kept;
+
+    /** What each day costs that did not stand. */
+    private int $moving = 0;
 
     private readonly bool $canBegin;
 
@@ -86,16 +95,18 @@ final class WeekSearch
         if ($rounds === 0) {
             return;
         }
-        $best = $starts[0];
-        for ($run = 0; $run < self::RUNS; $run++) {
-            // The last run goes on from the best of the others.
-            $this->board->restore($run < self::RUNS - 1 ? ($starts[$run] ?? $best)[1] : $best[1]);
-            $this->improve(intdiv($rounds, self::RUNS));
-            $score = $this->score();
-            $best = $score > $best[0] ? [$score, $this->board->standing()] : $best;
+        foreach (self::HALVING as [$many, $part]) {
+            $starts = array_map(function (array $start) use ($many, $rounds, $part): array {
+                $this->board->restore($start[1]);
+                $this->improve(intdiv($rounds, $part * $many));
+                $score = $this->score();
+
+                return $score > $start[0] ? [$score, $this->board->standing()] : $start;
+            }, array_slice($starts, 0, $many));
+            usort($starts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
         }
-        $this->board->restore($best[1]);
-        $this->rest($empty, intdiv($rounds, self::RUNS));
+        $this->board->restore($starts[0][1]);
+        $this->rest($empty, intdiv($rounds, self::FOR_CHANGE));
     }
 
     private function within(int $most): int
@@ -115,15 +126,46 @@ final class WeekSearch
         }
         $best = $this->board->standing();
         [$sum, $notBegun] = [$this->board->eighths(), $this->board->notBegun()];
-        $this->board->restore($empty);
-        $this->putBack();
-        $this->fill(false);
         $kept = $this->kept;
-        $this->kept = self::DEAR * self::EIGHTH;
-        $this->improve($rounds);
-        $this->kept = $kept;
-        if ($this->board->eighths() * self::FOR_REST < $sum * (self::FOR_REST - 1) || $this->board->notBegun() > $notBegun) {
-            $this->board->restore($best);
+        // First with nothing new that is worth less than it moves, then with all that fits.
+        foreach ([self::DEAR * 8, self::DEAR * 2, self::DEAR, 0] as $moving) {
+            $this->board->restore($empty);
+            $this->putBack();
+            [$this->kept, $this->moving] = [self::DEAR * self::EIGHTH, $moving * self::EIGHTH];
+            $this->fill(false);
+            $this->improve(intdiv($rounds, 2));
+            $this->thin();
+            [$this->kept, $this->moving] = [$kept, 0];
+            if ($this->board->eighths() * self::FOR_REST >= $sum * (self::FOR_REST - 1) && $this->board->notBegun() <= $notBegun) {
+                return;
+            }
+        }
+        $this->board->restore($best);
+    }
+
+    /** What is worth less than it moves is taken off again, the last days first. */
+    private function thin(): void
+    {
+        if ($this->moving === 0) {
+            return;
+        }
+        $score = $this->score();
+        foreach ($this->board->on as $task => $on) {
+            $fresh = $on & ~$this->board->stood[$task] & ~$this->board->locked[$task];
+            for ($day = $this->board->days - 1; $day >= 0; $day--) {
+                if (($fresh >> $day & 1) === 0) {
+                    continue;
+                }
+                $standing = $this->board->standing();
+                $this->takeOff($task, $day);
+                $this->board->settle();
+                $now = $this->score();
+                if ($now > $score) {
+                    $score = $now;
+                } else {
+                    $this->board->restore($standing);
+                }
+            }
         }
     }
 
@@ -151,6 +193,12 @@ final class WeekSearch
             foreach ($of as $goal) {
                 $this->place($goal, false);
             }
+            $this->fill(false);
+            $starts[] = [$this->score(), $this->board->standing()];
+        }
+        for ($order = 0; $order < $this->within(self::ORDERS); $order++) {
+            $this->board->restore($empty);
+            $this->meetInAnotherOrder();
             $this->fill(false);
             $starts[] = [$this->score(), $this->board->standing()];
         }
@@ -246,7 +294,7 @@ final class WeekSearch
         $score = self::EIGHTH * $this->board->eighths() - ($this->canBegin ? self::NOT_BEGUN * $this->board->notBegun() : 0);
         foreach ($this->board->on as $task => $days) {
             if ($days !== 0) {
-                $score += $this->kept * WeekBoard::count($days & $this->board->stood[$task]);
+                $score += $this->kept * WeekBoard::count($days & $this->board->stood[$task]) - ($this->moving === 0 ? 0 : $this->moving * WeekBoard::count($days & ~$this->board->stood[$task]));
                 // Of two plans of the same sum, the one that meets new things earlier.
                 if ($this->board->new[$task] || $this->board->tasks[$task]->class === TaskClass::Remedy) {
                     $score -= WeekBoard::dayAt($days, 0);
@@ -329,6 +377,34 @@ final class WeekSearch
         $this->wander = 2;
         $this->place($goal, true);
         $this->wander = 4;
+    }
+
+    /** All that is new is met in another order: where a day bears one new thing, that order is most of the plan. */
+    private function meetInAnotherOrder(): void
+    {
+        $new = [];
+        foreach ($this->board->new as $task => $isNew) {
+            if ($isNew && $this->board->tasks[$task]->class === TaskClass::Playing) {
+                $this->board->drop($task);
+                $new[] = $task;
+            }
+        }
+        foreach (array_keys($this->board->on) as $task) {
+            if ($this->chance(2) === 0) {
+                $this->board->drop($task);
+            }
+        }
+        $this->board->settle();
+        while ($new !== []) {
+            $at = $this->chance(count($new));
+            // What waits for another comes after it.
+            foreach ($this->needs[$new[$at]] as $for) {
+                $before = array_search($for, $new, true);
+                $at = $before === false ? $at : $before;
+            }
+            $this->place($new[$at], false);
+            array_splice($new, $at, 1);
+        }
     }
 
     /** A task is placed first, with all that it waits for, and much of the rest after it. */
