@@ -118,6 +118,14 @@ final class Fixtures
         return $student;
     }
 
+    /** A week that was heard long ago. */
+    public function weekBefore(int $weeks): Week
+    {
+        $from = $this->week->starts_on->subWeeks($weeks);
+
+        return Week::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'starts_on' => $from->toDateString(), 'ends_on' => $from->addWeek()->toDateString()]);
+    }
+
     public function task(string $title): Task
     {
         return Task::query()->where('week_id', $this->week->id)->where('title', $title)->firstOrFail();

@@ -69,7 +69,7 @@ final class HearPage
     /** @return Collection<int, Task> of the page, in the week that is heard */
     private function tasks(Lesson $lesson, Learning $learning): Collection
     {
-        return Task::query()->where('week_id', $lesson->week_id)->where('learning_id', $learning->id)->with(['stage', 'learning'])->orderBy('id')->get();
+        return Task::query()->where('week_id', $lesson->week_id)->where('learning_id', $learning->id)->with(['stage', 'learning'])->withCount('practices')->orderBy('id')->get();
     }
 
     /**
@@ -81,12 +81,14 @@ final class HearPage
     {
         $page = new HeardPage(array_values($stages->map(static fn (Stage $stage): HeardStage => new HeardStage($stage->id, $stage->passed_on !== null, false, false, $stage->kind->isPreparation()))->all()));
         $without = [];
+        $line = self::lineHeard($tasks->where('stage_id', $stageId));
         foreach ($page->passingWith($stageId) as $id) {
-            $task = $tasks->firstWhere('stage_id', $id);
-            if ($task === null) {
+            $of = $tasks->where('stage_id', $id);
+            if ($of->isEmpty()) {
                 Stage::query()->whereKey($id)->update(['passed_on' => $lesson->held_on]);
                 $without[] = $id;
-            } else {
+            }
+            foreach ($of->filter(static fn (Task $task): bool => $task->line === null || $line === null || $task->line <= $line) as $task) {
                 ($this->marks)($task, LessonVerdict::Pass, $lesson->held_on);
             }
         }
@@ -104,7 +106,8 @@ final class HearPage
      */
     private function markOne(Lesson $lesson, Learning $learning, Collection $tasks, ?int $stageId, LessonVerdict $mark): array
     {
-        $task = $stageId === null ? $tasks->firstWhere('kind', TaskKind::Review) ?? $tasks->first() : $tasks->firstWhere('stage_id', $stageId);
+        $of = $tasks->where('stage_id', $stageId);
+        $task = $stageId === null ? $tasks->firstWhere('kind', TaskKind::Review) ?? $tasks->first() : $of->firstWhere('line', self::lineHeard($of)) ?? $of->first();
         if ($task !== null) {
             ($this->marks)($task, $mark, $lesson->held_on);
         } elseif ($mark === LessonVerdict::Stop) {
@@ -112,5 +115,17 @@ final class HearPage
         }
 
         return [];
+    }
+
+    /**
+     * Of a stage that is learnt line by line, the furthest line that was practised, or else the furthest that was set.
+     *
+     * @param  Collection<int, Task>  $tasks  of one stage, with their practices counted
+     */
+    private static function lineHeard(Collection $tasks): ?int
+    {
+        $practised = $tasks->filter(static fn (Task $task): bool => $task->practices_count > 0);
+
+        return ($practised->isEmpty() ? $tasks : $practised)->max('line');
     }
 }

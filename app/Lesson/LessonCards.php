@@ -89,10 +89,10 @@ final class LessonCards
     {
         $byStage = [];
         foreach ($tasks as $task) {
-            $byStage[$task->stageId ?? 0] = $task;
+            $byStage[$task->stageId ?? 0][] = $task;
         }
         $isReview = $tasks !== [] && array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->kind !== TaskKind::Review) === [];
-        $stages = $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): HeardStage => self::heard($stage, $byStage[$stage->id] ?? null, $lesson))->all());
+        $stages = $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): HeardStage => self::heard($stage, $byStage[$stage->id] ?? [], $lesson))->all());
         $heard = new HeardPage($stages);
 
         return new LessonCardResource(
@@ -105,23 +105,29 @@ final class LessonCards
             $tasks === [] && $learning->state !== LearningState::Finished,
             $tasks !== [] && self::isFolded($tasks),
             $mark->mark ?? ($isReview ? $tasks[0]->mark : null),
-            $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): LessonStepResource => self::step($stage, $byStage[$stage->id] ?? null))->all()),
+            $isReview ? [] : array_values($learning->stages->map(static fn (Stage $stage): LessonStepResource => self::step($stage, $byStage[$stage->id] ?? []))->all()),
             $mark->stage_id ?? $heard->heard(),
             $heard->together(),
             $tasks,
         );
     }
 
-    private static function heard(Stage $stage, ?HeardTaskResource $task, Lesson $lesson): HeardStage
+    /** @param list<HeardTaskResource> $tasks of the stage: one, or one for each line */
+    private static function heard(Stage $stage, array $tasks, Lesson $lesson): HeardStage
     {
         // What passed at this lesson is heard again when its mark is another.
         $before = $stage->passed_on !== null && ! $stage->passed_on->equalTo($lesson->held_on);
 
-        return new HeardStage($stage->id, $before, ($task->days ?? 0) > 0, ($task->practices ?? []) !== [], $stage->kind->isPreparation());
+        return new HeardStage($stage->id, $before, array_sum(array_column($tasks, 'days')) > 0, array_merge(...array_column($tasks, 'practices')) !== [], $stage->kind->isPreparation());
     }
 
-    private static function step(Stage $stage, ?HeardTaskResource $task): LessonStepResource
+    /** @param list<HeardTaskResource> $tasks of the stage */
+    private static function step(Stage $stage, array $tasks): LessonStepResource
     {
+        // Of several lines the furthest that was practised is heard.
+        $practised = array_values(array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->practices !== []));
+        $task = $practised[count($practised) - 1] ?? $tasks[0] ?? null;
+
         return new LessonStepResource(
             $stage->id,
             $stage->title(),
@@ -130,8 +136,8 @@ final class LessonCards
             $stage->aloneHand(),
             $stage->passed_on !== null,
             $task?->id,
-            $task->days ?? 0,
-            count($task->practices ?? []),
+            array_sum(array_column($tasks, 'days')),
+            count(array_merge(...array_column($tasks, 'practices'))),
         );
     }
 

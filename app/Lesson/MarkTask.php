@@ -24,9 +24,9 @@ final class MarkTask
             $task->update(['mark' => $mark]);
             if ($task->stage !== null) {
                 $passedNow = $task->stage->passed_on?->equalTo($heldOn) ?? false;
-                if ($mark === LessonVerdict::Pass) {
+                if ($mark === LessonVerdict::Pass && self::passesStage($task)) {
                     $task->stage->update(['passed_on' => $task->stage->passed_on ?? $heldOn]);
-                } elseif ($passedNow) {
+                } elseif ($passedNow && $mark !== LessonVerdict::Pass) {
                     $task->stage->update(['passed_on' => null]);
                 }
             }
@@ -36,5 +36,11 @@ final class MarkTask
             }
             CountWeeks::of([$task->week_id]);
         });
+    }
+
+    /** A stage that is learnt line by line has passed when each line has. */
+    private static function passesStage(Task $task): bool
+    {
+        return $task->line === null || Task::query()->where('stage_id', $task->stage_id)->where('mark', LessonVerdict::Pass)->distinct()->count('line') >= $task->of_lines;
     }
 }

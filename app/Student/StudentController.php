@@ -18,6 +18,7 @@ use App\Student\Family\FamilyLinkResource;
 use App\Student\Learning\LearningResource;
 use App\Student\Learning\OpenedPieces;
 use App\Student\Learning\SignedOff;
+use App\Student\Learning\Stage;
 use App\Student\Learning\StudentBooks;
 use App\Student\Performances\Performance;
 use App\Student\Performances\PerformanceResource;
@@ -65,7 +66,7 @@ final class StudentController
             'learnings' => static fn ($learnings) => $learnings->where('state', '!=', LearningState::Finished->value),
             'learnings.piece' => static fn ($piece) => $piece->select(['id', 'page_id', 'title']),
             'learnings.piece.page.book',
-            'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
+            'learnings.stages' => static fn ($stages) => $stages->with('bars')->withCount(['misses' => Stage::countLessons(...)]),
         ]);
         $week = Week::query()->where('student_id', $student->id)->where('starts_on', '<=', $studio->today()->toDateString())->orderByDesc('starts_on')->first();
 

@@ -6,6 +6,7 @@ namespace App\Week;
 
 use App\Student\Learning\Learning;
 use App\Student\Student;
+use App\Student\StudentPace;
 use App\Week\Patterns\WeekPattern;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -75,7 +76,8 @@ final class AddTasks
             $new = $tasks->reject(static fn (Task $task): bool => in_array(self::nameOf($task), $known, true));
             foreach ($new as $task) {
                 $copy = $week->tasks()->create([
-                    ...$task->only(['stage_id', 'learning_id', 'kind', 'title', 'instruction', 'hand', 'tempo', 'half_minutes']),
+                    ...$task->only(['stage_id', 'learning_id', 'kind', 'title', 'instruction', 'hand', 'tempo', 'half_minutes', 'half_minutes_first', 'line', 'of_lines']),
+                    'pace' => $task->pace ?? StudentPace::USUAL,
                     'repetitions' => $task->repetitions ?? 1,
                     'most_days' => $task->most_days ?? 3,
                     'why' => $task->exists ? 'given before' : 'of a pattern',
@@ -96,6 +98,6 @@ final class AddTasks
 
     private static function nameOf(Task $task): string
     {
-        return $task->stage_id === null ? "{$task->kind->value} {$task->learning_id} {$task->title}" : "stage {$task->stage_id}";
+        return $task->stage_id === null ? "{$task->kind->value} {$task->learning_id} {$task->title}" : "stage {$task->stage_id} {$task->line}";
     }
 }

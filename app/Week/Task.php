@@ -36,6 +36,8 @@ use Nasturtium\Core\Score\Hand;
  * @property int $repetitions
  * @property ?int $tempo beats a minute
  * @property int $half_minutes
+ * @property ?int $line of a page that is learnt line by line, from 1
+ * @property ?int $of_lines that the page has
  * @property ?int $half_minutes_first on its first day; null where that is no longer
  * @property int $pace percent of what is reckoned, that its minutes have
  * @property int $most_days it is wanted on no more
@@ -46,6 +48,7 @@ use Nasturtium\Core\Score\Hand;
  * @property ?LessonVerdict $mark
  * @property ?int $tempo_reached beats a minute, at the lesson
  * @property string $heard_note of the teacher, at the lesson
+ * @property-read int $practices_count days it was ticked on, where counted
  * @property-read Week $week
  * @property-read ?Stage $stage
  * @property-read ?Learning $learning

@@ -14,6 +14,7 @@ use Nasturtium\Core\Practice\Planning\PlanDay;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\Week as PlanWeek;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
+use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TaskKind;
 
 /** The days of a week: what is planned and practised on each, and what the planner is told of them. */
@@ -99,21 +100,10 @@ final class WeekDays
     /** @return list<PlanTask> */
     private static function tasks(Week $week, string $today): array
     {
-        $byStage = [];
-        foreach ($week->tasks as $task) {
-            if ($task->stage_id !== null) {
-                $byStage[$task->stage_id] = (string) $task->id;
-            }
-        }
         $planned = [];
         [$older, $begun] = [self::openedFirst($week), self::begun($week)];
         foreach ($week->tasks as $task) {
-            $waits = [];
-            foreach ($task->stage->waitsFor ?? [] as $stage) {
-                if (isset($byStage[$stage->id]) && $stage->passed_on === null) {
-                    $waits[] = $byStage[$stage->id];
-                }
-            }
+            $waits = self::waits($week, $task);
             $played = $task->learning?->played_on;
             $practised = self::practisedOn($task, $today);
             $ahead = $task->days->reject(static fn (TaskDay $day): bool => $day->isFilled())->filter(static fn (TaskDay $day): bool => $day->getRawOriginal('on_date') > $today || (! $practised && $day->getRawOriginal('on_date') === $today));
@@ -133,8 +123,9 @@ final class WeekDays
                 self::dates($ahead),
                 $task->most_days === Task::AS_MANY_AS_HELP ? null : $task->most_days,
                 null,
-                $task->learning_id === null || $task->kind === TaskKind::Review ? null : (string) $task->learning_id,
-                isset($begun[(int) $task->learning_id]),
+                $task->learning_id === null || $task->kind === TaskKind::Review ? null : $task->learning_id.($task->line > 1 ? "#{$task->line}" : ''),
+                // What is learnt line by line begins with its first.
+                isset($begun[(int) $task->learning_id]) || $task->line > 1,
                 $task->learning_id !== null && $task->learning_id === $older,
                 $task->half_minutes_first,
                 $task->performance_id !== null,
@@ -142,6 +133,26 @@ final class WeekDays
         }
 
         return $planned;
+    }
+
+    /** @return list<string> ids of the tasks that come before one: of its line those that its stage waits for, and the line before */
+    private static function waits(Week $week, Task $task): array
+    {
+        $waits = [];
+        foreach ($task->stage->waitsFor ?? [] as $stage) {
+            foreach ($stage->passed_on === null ? $week->tasks->where('stage_id', $stage->id) : [] as $other) {
+                if ($task->line === null || $other->line === null || $task->line === $other->line) {
+                    $waits[] = (string) $other->id;
+                }
+            }
+        }
+        if ($task->line !== null && $task->taskClass() === TaskClass::Playing) {
+            // A line that is an earlier one again is not played by itself.
+            $before = $week->tasks->where('stage_id', $task->stage_id)->where('line', '<', $task->line)->sortByDesc('line')->first();
+            array_push($waits, ...$before === null ? [] : [(string) $before->id]);
+        }
+
+        return $waits;
     }
 
     /** The page that was opened first of those that are not signed off. */

@@ -16,6 +16,8 @@ return new class extends Migration {
             });
         }
         Schema::table('tasks', function (Blueprint $table): void {
+            $table->unsignedSmallInteger('line')->nullable()->comment('of a page that is learnt line by line, from 1');
+            $table->unsignedSmallInteger('of_lines')->nullable();
             $table->unsignedSmallInteger('pace')->default(100)->after('half_minutes_first')->comment('percent of what is reckoned, as the student takes it');
         });
         Schema::table('task_days', function (Blueprint $table): void {
@@ -35,7 +37,7 @@ return new class extends Migration {
         Schema::table('practices', static fn (Blueprint $table) => $table->dropColumn('seconds'));
         Schema::table('students', static fn (Blueprint $table) => $table->dropColumn('pace'));
         Schema::table('task_days', static fn (Blueprint $table) => $table->dropColumn(['half_minutes', 'more']));
-        Schema::table('tasks', static fn (Blueprint $table) => $table->dropColumn(['half_minutes_first', 'pace']));
+        Schema::table('tasks', static fn (Blueprint $table) => $table->dropColumn(['half_minutes_first', 'pace', 'line', 'of_lines']));
         Schema::table('stages', static fn (Blueprint $table) => $table->dropColumn('half_minutes_first'));
     }
 };

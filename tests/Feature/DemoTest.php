@@ -20,7 +20,7 @@ test('the demo studio has its students, its pieces and four weeks that were live
     app(DemoStudio::class)->make($today);
     app(DemoStudio::class)->make($today);
     expect(Student::query()->count())->toBe(5)
-        ->and(Piece::query()->count())->toBe(20)
+        ->and(Piece::query()->count())->toBe(19)
         ->and(Week::query()->count())->toBe(20)
         ->and(Lesson::query()->count())->toBe(15)
         ->and(Practice::query()->count())->toBeGreaterThan(80)

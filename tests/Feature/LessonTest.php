@@ -130,7 +130,7 @@ test('the tempo that was reached leads the ladder on, two failures lead it down'
 test('a stage that is stuck has three ways out, and the teacher chooses', function (): void {
     $stage = Stage::query()->where('learning_id', $this->own->learning->id)->where('kind', 'right hand')->with('bars')->firstOrFail();
     foreach ([1, 2, 3] as $lesson) {
-        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->week->id, 'learning_id' => $this->own->learning->id, 'stage_id' => $stage->id, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
+        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->weekBefore($lesson)->id, 'learning_id' => $this->own->learning->id, 'stage_id' => $stage->id, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
     }
     $stuck = $this->getJson("/api/lessons/{$this->own->lesson->id}")->json('stuck');
     expect($stuck)->toHaveCount(1)->and($stuck[0])->toMatchArray(['stageId' => $stage->id, 'piece' => 'Blue Gate', 'stage' => 'right hand', 'lessons' => 3])

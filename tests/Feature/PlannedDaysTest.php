@@ -111,6 +111,7 @@ test('the next page to write is opened with the plan, and not another while it i
 });
 
 test('a student who needs longer gets longer times, measured or as the teacher says', function (): void {
+    ($this->minutes)(60);
     $of = fn (string $title): array => collect(($this->newWeek)()['tasks'])->firstWhere('title', $title);
     $usual = $of('Right hand')['minutes'];
     $warmUp = $of('Warm-up')['minutes'];

@@ -199,7 +199,7 @@ test('the first screen shows the leaf, what is stuck and what waits', function (
     $this->putJson("/api/lessons/{$this->own->lesson->id}/marks/{$this->own->task('Tap and count')->id}", ['mark' => 'again']);
     $stage = $this->own->task('Tap and count')->stage_id;
     foreach ([1, 2] as $earlier) {
-        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->week->id, 'stage_id' => $stage, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
+        Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->weekBefore($earlier)->id, 'stage_id' => $stage, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'mark' => 'again']);
     }
     $row = $this->getJson('/api/this-week')->assertOk()->json(0);
     expect($row['stuck'])->toBe(['Blue Gate: tap and count, 3 lessons'])

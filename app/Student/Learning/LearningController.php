@@ -54,7 +54,7 @@ final class LearningController
     {
         return new JsonResponse(LearningResource::of($learning->load([
             'piece.page.book',
-            'stages' => static fn ($stages) => $stages->with('bars')->withCount('misses'),
+            'stages' => static fn ($stages) => $stages->with('bars')->withCount(['misses' => Stage::countLessons(...)]),
         ])));
     }
 }

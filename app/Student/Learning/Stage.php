@@ -8,11 +8,13 @@ use App\Account\OfStudent;
 use App\Student\Learning\Stuck\StuckStages;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\PathStep as Step;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
@@ -139,6 +141,16 @@ final class Stage extends Model implements OfStudent
         $misses->where(StuckStages::misses(...));
 
         return $misses;
+    }
+
+    /**
+     * Of misses: lessons, not the lines of a page that were heard at one.
+     *
+     * @param  Builder<Task>  $misses
+     */
+    public static function countLessons(Builder $misses): void
+    {
+        $misses->select(DB::raw('count(distinct tasks.week_id)'));
     }
 
     /** @return array<string, string> */

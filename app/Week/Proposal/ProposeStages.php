@@ -7,15 +7,19 @@ namespace App\Week\Proposal;
 use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
+use App\Student\Learning\StageBars;
 use App\Student\Learning\StageTimes;
 use App\Week\Task;
 use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Page\PlainPage;
 use Nasturtium\Core\Path\AskedStages;
+use Nasturtium\Core\Path\ByLine;
+use Nasturtium\Core\Path\LinePart;
 use Nasturtium\Core\Path\StageTempo;
 use Nasturtium\Core\Practice\HeardTempo;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\TaskKind;
+use Nasturtium\Core\Practice\WarmUp;
 use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Score\Hand;
 
@@ -31,9 +35,10 @@ final class ProposeStages
         $open = $stages->filter(static fn (Stage $stage, int $at): bool => in_array($at, $asked, true));
         $before = Task::query()->whereIn('stage_id', $open->modelKeys())->where('week_id', '!=', $writer->week->id)->whereNotNull('mark')->orderBy('week_id')->get()->groupBy('stage_id');
         $first = $this->handFirst($writer, $learning, $open);
-        $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;
+        $byLine = self::byLine($writer, $learning, $open);
         foreach ($open as $stage) {
-            $heard = self::heard($before->get($stage->id, new Collection()));
+            $tasks = $before->get($stage->id, new Collection());
+            $heard = self::heard($tasks->whereNull('line'));
             $tempo = $stage->tempo === null ? null : StageTempo::next($stage->kind, $stage->tempo, $learning->ladders->isEmpty() && $heard === [] ? null : $learning->ladder($stage->aloneHand()), $heard);
             $of = [
                 'learning_id' => $learning->id,
@@ -45,12 +50,66 @@ final class ProposeStages
                 'is_new' => $heard === [],
                 'why' => $heard === [] ? 'the next stage' : 'not passed yet',
             ];
-            $times = StageTimes::of($stage, $learning, $tempo);
-            $task = $kind === TaskKind::Theory
-                ? $writer->always($kind, ucfirst($stage->title()), $stage->instruction(), $times->later, $of)
-                : $writer->work($kind, ucfirst($stage->title()), $stage->instruction(), $times, $of);
-            $writer->bars($task, $stage->bars);
+            if ($byLine !== null && $byLine->divides($stage->kind, $stage->bars->count())) {
+                $this->lines($writer, $learning, $stage, $byLine->parts($stage->kind, self::ranges($stage), $stage->repetitions, $tempo), $tasks, $of);
+            } else {
+                $this->whole($writer, $learning, $stage, $tempo, $of);
+            }
         }
+    }
+
+    /** @param array<string, mixed> $of columns */
+    private function whole(TaskWriter $writer, Learning $learning, Stage $stage, ?int $tempo, array $of): void
+    {
+        $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;
+        $times = StageTimes::of($stage, $learning, $tempo);
+        $task = $kind === TaskKind::Theory
+            ? $writer->always($kind, ucfirst($stage->title()), $stage->instruction(), $times->later, $of)
+            : $writer->work($kind, ucfirst($stage->title()), $stage->instruction(), $times, $of);
+        $writer->bars($task, $stage->bars);
+    }
+
+    /**
+     * The lines that did not pass yet, the first few of them.
+     *
+     * @param  list<LinePart>  $parts
+     * @param  Collection<int, Task>  $before  tasks of the stage with a mark, in order
+     * @param  array<string, mixed>  $of  columns
+     */
+    private function lines(TaskWriter $writer, Learning $learning, Stage $stage, array $parts, Collection $before, array $of): void
+    {
+        $passed = $before->filter(static fn (Task $task): bool => $task->mark === LessonVerdict::Pass)->pluck('line')->all();
+        $open = array_filter($parts, static fn (LinePart $part): bool => ! in_array($part->line, $passed, true));
+        $measures = $learning->piece->score()->measures;
+        foreach (array_slice($open, 0, ByLine::AHEAD) as $part) {
+            $isNew = ! $before->contains('line', $part->line);
+            $task = $writer->work(TaskKind::Stage, ucfirst($stage->title()).", line {$part->line}", $stage->instruction(), $part->times, [
+                ...$of,
+                'line' => $part->line,
+                'of_lines' => $part->of,
+                'is_new' => $isNew,
+                'why' => $isNew ? 'the next line' : 'not passed yet',
+            ]);
+            $writer->ranges($task, $part->ranges, $measures);
+        }
+    }
+
+    /** @param Collection<int, Stage> $open */
+    private static function byLine(TaskWriter $writer, Learning $learning, Collection $open): ?ByLine
+    {
+        if (! $learning->piece->isTyped()) {
+            return null;
+        }
+        $byLine = ByLine::on($learning->piece->score(), $learning->ladder(null), $writer->usualDay(), WarmUp::HALF_MINUTES);
+        $isLong = $open->contains(static fn (Stage $stage): bool => $byLine->isTooLong($stage->kind, $writer->atPace(StageTimes::of($stage, $learning, null)), $stage->bars->count()));
+
+        return $isLong ? $byLine : null;
+    }
+
+    /** @return list<array{int, int}> */
+    private static function ranges(Stage $stage): array
+    {
+        return array_values($stage->bars->sortBy('position')->map(static fn (StageBars $of): array => [$of->first, $of->last])->all());
     }
 
     /**

@@ -12,6 +12,8 @@ use Illuminate\Support\Collection;
 use Nasturtium\Core\Practice\OwnPace;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTimes;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Measure;
 
 /** Writes the tasks of a week that is proposed, with the times that its student takes. */
 final readonly class TaskWriter
@@ -26,7 +28,7 @@ final readonly class TaskWriter
      */
     public function work(TaskKind $kind, string $title, string $instruction, TaskTimes $times, array $more = []): Task
     {
-        return $this->write($kind, $title, $instruction, $times->atPace(OwnPace::share($this->pace)), [...$more, 'pace' => $this->pace]);
+        return $this->write($kind, $title, $instruction, $this->atPace($times), [...$more, 'pace' => $this->pace]);
     }
 
     /**
@@ -37,6 +39,37 @@ final readonly class TaskWriter
     public function always(TaskKind $kind, string $title, string $instruction, int $halfMinutes, array $more = []): Task
     {
         return $this->write($kind, $title, $instruction, TaskTimes::always($halfMinutes), $more);
+    }
+
+    public function atPace(TaskTimes $times): TaskTimes
+    {
+        return $times->atPace(OwnPace::share($this->pace));
+    }
+
+    /** @return int half minutes of the day in the middle of those with time to practise */
+    public function usualDay(): int
+    {
+        $minutes = array_values(array_filter($this->week->student->practiceDays->pluck('minutes')->all()));
+        sort($minutes);
+
+        return 2 * ($minutes[intdiv(count($minutes), 2)] ?? 0);
+    }
+
+    /**
+     * @param  list<array{int, int}>  $ranges  first and last index of a measure
+     * @param  list<Measure>  $measures  of the piece
+     */
+    public function ranges(Task $task, array $ranges, array $measures): void
+    {
+        TaskBars::query()->insert(array_map(static fn (array $range, int $position): array => [
+            'studio_id' => $task->studio_id,
+            'task_id' => $task->id,
+            'position' => $position,
+            'first' => $range[0],
+            'last' => $range[1],
+            'from_place' => (string) $measures[$range[0]]->place(Fraction::zero()),
+            'to_place' => (string) $measures[$range[1]]->lastBeat(),
+        ], $ranges, array_keys($ranges)));
     }
 
     /** @param Collection<int, StageBars> $bars */

@@ -21,7 +21,7 @@ final class StuckStages
             ->where('learnings.state', LearningState::Current->value)->whereNull('stages.passed_on')->whereNotNull('stages.position')
             ->where(self::misses(...))
             ->groupBy('stages.id', 'stages.learning_id', 'stages.name', 'stages.kind')->having('misses', '>=', Relief::STUCK)
-            ->selectRaw("stages.id as stage_id, stages.learning_id, if(stages.name = '', stages.kind, stages.name) as stage, count(*) as misses");
+            ->selectRaw("stages.id as stage_id, stages.learning_id, if(stages.name = '', stages.kind, stages.name) as stage, count(distinct tasks.week_id) as misses");
     }
 
     /** Tasks of stages that count as a miss: heard and not passed, since the stage was last made easier. */
