@@ -17,10 +17,4 @@ enum Effort
     case Once;
     /** Until it passes: three in a row. */
     case ThreeInARow;
-
-    /** For a stage that a teacher gives no pass mark of its own. */
-    public function usualPassMark(): string
-    {
-        return $this === self::ThreeInARow ? 'three in a row with no slip, at this tempo' : 'once through, nothing left out';
-    }
 }

@@ -51,7 +51,7 @@ final readonly class PathStep
         }
         $effort = $threeInARow ? Effort::ThreeInARow : Effort::Once;
 
-        return new self(StageKind::Own, $name, trim($sentence), trim($passMark) === '' ? $effort->usualPassMark() : trim($passMark), $petal, $hand, $effort, $chunks);
+        return new self(StageKind::Own, $name, trim($sentence), trim($passMark) === '' ? PassMark::of($threeInARow)->label() : trim($passMark), $petal, $hand, $effort, $chunks);
     }
 
     /** The same for the same step of the same path, whatever stands before it. */

@@ -40,13 +40,9 @@ enum StageKind: string
     /** One that a teacher has made; what it is stands on its path. */
     case Own = 'own';
 
-    private const THREE = 'three in a row with no slip, at this tempo';
-
     private const NAMED = 'every note within 3 seconds';
 
     private const TAPPED = 'once through without losing the beat';
-
-    private const THROUGH = 'once through, nothing left out';
 
     /** @return array{string, string, Petal|null, Effort, ChunkKind} what the student does, the pass mark, petal, effort, chunks */
     private function row(): array
@@ -56,24 +52,24 @@ enum StageKind: string
             self::TapAndCount => ['Tap each hand on the closed lid or your lap and count aloud, one hand, the other, then both.', self::TAPPED, Petal::Counts, Effort::EachHand, ChunkKind::Whole],
             self::NameNotes => ['Say the name of every note, from the first to the last.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::FingersInAir => ['Play it in the air and say the finger numbers.', 'every finger right, once through', Petal::Fingers, Effort::Once, ChunkKind::Line],
-            self::RightHand => ['Play the right hand alone, counting.', self::THREE, Petal::HandsApart, Effort::ThreeInARow, ChunkKind::Line],
-            self::LeftHand => ['Play the left hand alone, counting.', self::THREE, Petal::HandsApart, Effort::ThreeInARow, ChunkKind::Line],
-            self::HandsTogether => ['Play both hands together, slowly.', self::THREE, Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::Line],
-            self::HandOver => ['Pass the tune from hand to hand with no gap.', self::THREE, Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::HandOver],
-            self::JoinLines => ['Play over the end of each line into the next, eyes ahead.', self::THREE, Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::LineTurn],
-            self::WholeSlow => ['Play the whole piece slowly and keep going.', self::THROUGH, null, Effort::Once, ChunkKind::Whole],
-            self::Articulation => ['Play it with every mark as printed.', self::THROUGH, null, Effort::Once, ChunkKind::Whole],
-            self::TempoLadder => ['Climb the metronome, a rung after three good ones.', self::THREE, null, Effort::ThreeInARow, ChunkKind::Whole],
-            self::Finish => ['Play it for somebody, start to end.', self::THROUGH, null, Effort::Once, ChunkKind::Whole],
+            self::RightHand => ['Play the right hand alone, counting.', PassMark::ThreeInARow->label(), Petal::HandsApart, Effort::ThreeInARow, ChunkKind::Line],
+            self::LeftHand => ['Play the left hand alone, counting.', PassMark::ThreeInARow->label(), Petal::HandsApart, Effort::ThreeInARow, ChunkKind::Line],
+            self::HandsTogether => ['Play both hands together, slowly.', PassMark::ThreeInARow->label(), Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::Line],
+            self::HandOver => ['Pass the tune from hand to hand with no gap.', PassMark::ThreeInARow->label(), Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::HandOver],
+            self::JoinLines => ['Play over the end of each line into the next, eyes ahead.', PassMark::ThreeInARow->label(), Petal::HandsTogether, Effort::ThreeInARow, ChunkKind::LineTurn],
+            self::WholeSlow => ['Play the whole piece slowly and keep going.', PassMark::Once->label(), null, Effort::Once, ChunkKind::Whole],
+            self::Articulation => ['Play it with every mark as printed.', PassMark::Once->label(), null, Effort::Once, ChunkKind::Whole],
+            self::TempoLadder => ['Climb the metronome, a rung after three good ones.', PassMark::ThreeInARow->label(), null, Effort::ThreeInARow, ChunkKind::Whole],
+            self::Finish => ['Play it for somebody, start to end.', PassMark::Once->label(), null, Effort::Once, ChunkKind::Whole],
             self::FindNotes => ['Find every note on the piano and say its name.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::PositionAndFingers => ['Put the hands in place and say the finger numbers.', 'every finger right, once through', Petal::Fingers, Effort::Once, ChunkKind::Line],
-            self::RightHandUncounted => ['Play the right hand alone, only correct keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
-            self::RightHandCounting => ['Play the right hand alone, counting, two bars at a time.', self::THREE, Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
-            self::LeftHandUncounted => ['Play the left hand alone, only correct keys and fingers.', self::THROUGH, Petal::HandsApart, Effort::Once, ChunkKind::Line],
-            self::LeftHandCounting => ['Play the left hand alone, counting, two bars at a time.', self::THREE, Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
+            self::RightHandUncounted => ['Play the right hand alone, only correct keys and fingers.', PassMark::Once->label(), Petal::HandsApart, Effort::Once, ChunkKind::Line],
+            self::RightHandCounting => ['Play the right hand alone, counting, two bars at a time.', PassMark::ThreeInARow->label(), Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
+            self::LeftHandUncounted => ['Play the left hand alone, only correct keys and fingers.', PassMark::Once->label(), Petal::HandsApart, Effort::Once, ChunkKind::Line],
+            self::LeftHandCounting => ['Play the left hand alone, counting, two bars at a time.', PassMark::ThreeInARow->label(), Petal::Counts, Effort::ThreeInARow, ChunkKind::HalfLine],
             self::Listen => ['Listen to the whole piece and follow with a finger.', 'the finger is at the end when the piece is', null, Effort::Once, ChunkKind::Whole],
             self::PointMoves => ['Point along and say start, step, skip or repeat.', 'every move right, once through', Petal::Notes, Effort::Naming, ChunkKind::Whole],
-            self::SingSolfege => ['Sing it with do, re, mi.', self::THROUGH, null, Effort::Once, ChunkKind::Line],
+            self::SingSolfege => ['Sing it with do, re, mi.', PassMark::Once->label(), null, Effort::Once, ChunkKind::Line],
             self::LetterNames => ['Say the letter of every note, from the first to the last.', self::NAMED, Petal::Notes, Effort::Naming, ChunkKind::Whole],
             self::Words => ['Say the words in rhythm.', self::TAPPED, Petal::Counts, Effort::Once, ChunkKind::Whole],
             self::Own => ['', '', null, Effort::Once, ChunkKind::Line],

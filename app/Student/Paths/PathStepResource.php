@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Paths;
 
 use Nasturtium\Core\Path\Effort;
+use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Path\PathStep;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
@@ -31,6 +32,8 @@ final readonly class PathStepResource
         public ?Hand $hand,
         #[OA\Property]
         public bool $threeInARow,
+        #[OA\Property(description: 'when it passes, where nothing else is said')]
+        public PassMark $usually,
         #[OA\Property]
         public ChunkKind $chunks,
     ) {}
@@ -45,6 +48,7 @@ final readonly class PathStepResource
             $step->petal,
             $step->hand,
             $step->effort === Effort::ThreeInARow,
+            PassMark::of($step->effort === Effort::ThreeInARow),
             $step->chunks,
         );
     }

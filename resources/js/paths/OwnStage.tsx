@@ -48,11 +48,7 @@ export function OwnStage({ start, keep, close }: Props) {
                 />
                 <TextInput
                     label="It passes"
-                    placeholder={
-                        draft.threeInARow
-                            ? 'three in a row with no slip, at this tempo'
-                            : 'once through, nothing left out'
-                    }
+                    placeholder={usually(draft.threeInARow)}
                     maxLength={190}
                     value={draft.passMark}
                     onChange={(event) => set({ passMark: event.currentTarget.value })}
@@ -99,4 +95,9 @@ function HandAndParts({ draft, set }: { draft: Step; set: (change: Partial<Step>
             />
         </Group>
     );
+}
+
+/** When it passes, where nothing else is written. */
+function usually(threeInARow: boolean): string | undefined {
+    return choices.PassMark.find((one) => one.value === (threeInARow ? 'three in a row' : 'once through'))?.label;
 }

@@ -14,6 +14,7 @@ const step = (kind: Step['kind']): Step => ({
     petal: null,
     hand: null,
     threeInARow: false,
+    usually: 'once through' as const,
     chunks: 'line',
 });
 

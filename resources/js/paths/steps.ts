@@ -22,5 +22,6 @@ export const EMPTY_STEP: Step = {
     petal: null,
     hand: null,
     threeInARow: true,
+    usually: 'three in a row',
     chunks: 'line',
 };
