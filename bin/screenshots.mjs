@@ -109,7 +109,7 @@ const views = {
     sheet: async () => {
         await page.goto(base);
         await page.getByRole('link', { name: 'Plan of Mina K.' }).click();
-        await page.getByRole('button', { name: 'More' }).click();
+        await page.getByRole('button', { name: 'More', exact: true }).click();
         await page.getByRole('menuitem', { name: 'Print' }).click();
         await page.getByRole('button', { name: 'With a home link to scan' }).click();
         await page.setViewportSize({ width: 900, height: 1200 });

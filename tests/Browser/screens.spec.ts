@@ -135,7 +135,7 @@ test('a mark is moved by keys, a broken rule is told, and all of it is undone', 
 test('the sheet of a week fits one page, with its bars engraved', async ({ page }) => {
     await signIn(page);
     await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
-    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Print' }).click();
     await engraved(page);
     await page.waitForTimeout(800);

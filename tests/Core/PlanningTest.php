@@ -296,6 +296,9 @@ test('the time that is left is filled: more of the hardest, one more review, the
     $plan = planned(week_of(days(40), $tasks));
     expect(array_map(fn (Extra $of): string => "{$of->id} {$of->halfMinutes}", $plan->extra))->toBe(['hard 20', 'easy 20', Filling::CHOICE.' 24'])
         ->and($plan->eighths)->toBe(64 + 48 + 24);
+    // What is met that day is harder than what takes longer.
+    $plan = planned(week_of(days(13), [task('long', TaskClass::Playing, 5), task('met', TaskClass::Playing, 2, isNew: true)]));
+    expect($plan->extra[0]->id)->toBe('met');
     // On its other day the review is played again.
     $plan = planned(week_of(days(20, 60), [task('hard', TaskClass::Remedy, 3), task('r', TaskClass::Review, 3, mostDays: 3)]));
     expect(array_column($plan->extra, 'id'))->toContain('hard')->and(array_sum(array_column($plan->extra, 'halfMinutes')))->toBe(160 - 12 - 12);

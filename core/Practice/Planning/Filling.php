@@ -81,18 +81,18 @@ final class Filling
         $this->extra[] = new Extra($this->board->tasks[$task]->id, $this->week->days[$day]->date, $halfMinutes);
     }
 
-    /** @return list<int> work of a day, the hardest first: what is worth most, then what takes longest */
+    /** @return list<int> work of a day, the hardest first: what is met that day, then what takes longest, then what is worth most */
     private function hardest(int $day): array
     {
-        $work = [];
+        $hard = [];
         foreach ($this->board->on as $task => $days) {
             if (($days >> $day & 1) === 1 && $this->board->tasks[$task]->class->isWork()) {
-                $work[] = $task;
+                $hard[$task] = [$this->board->new[$task] && ($days & -$days) === 1 << $day ? 1 : 0, $this->board->size[$task], $this->board->tasks[$task]->value(), -$task];
             }
         }
-        usort($work, fn (int $a, int $b): int => [$this->board->tasks[$b]->value(), $this->board->size[$b], $a] <=> [$this->board->tasks[$a]->value(), $this->board->size[$a], $b]);
+        uasort($hard, static fn (array $a, array $b): int => $b <=> $a);
 
-        return $work;
+        return array_keys($hard);
     }
 
     /** One that is not on the day, the longest rested first. */
