@@ -135,7 +135,7 @@ holds('none of them is there twice', $kept !== [] && max($kept) === 1);
 $ticks = (int) $database?->query('select count(*) from practices where task_id = '.(int) $twice['id']." and on_date = '{$week['startsOn']}'")->fetchColumn();
 holds('the tick is still there, once', $ticks === 1);
 $counted = json_decode((string) $database?->query("select counted from weeks where id = {$week['id']}")->fetchColumn(), true);
-$practised = (int) $database?->query("select sum(tasks.half_minutes) from practices join tasks on tasks.id = practices.task_id where tasks.week_id = {$week['id']}")->fetchColumn();
+$practised = (int) $database?->query("select sum(coalesce(task_days.half_minutes + task_days.more, tasks.half_minutes)) from practices join tasks on tasks.id = practices.task_id left join task_days on task_days.task_id = tasks.id and task_days.on_date = practices.on_date where tasks.week_id = {$week['id']}")->fetchColumn();
 holds('what is counted of the week is what was practised', $practised > 0 && array_sum(array_column($counted['days'] ?? [], 1)) === $practised);
 
 $failed = count(array_filter($passed, static fn (bool $of): bool => ! $of));
