@@ -2,6 +2,7 @@ import { Button, Group, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, at, keyOf } from '../api';
 import { Trouble } from './Notes';
+import { QUIET } from './quiet';
 import { ShownOnce } from './ShownOnce';
 import { dateOf, shortDate } from './words';
 
@@ -27,7 +28,7 @@ export function CalendarLink({ studentId }: { studentId: number | null }) {
                         A calendar,{' '}
                         {feed.usedAt === null ? 'not fetched yet' : `fetched ${shortDate(dateOf(feed.usedAt))}`}
                     </Text>
-                    <Button size="compact-xs" variant="subtle" c="var(--ink)" onClick={() => withdraw.mutate(feed.id)}>
+                    <Button {...QUIET} onClick={() => withdraw.mutate(feed.id)}>
                         withdraw
                     </Button>
                 </Group>

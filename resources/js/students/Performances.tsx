@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
+import { QUIET } from '../shared/quiet';
 import { fullDate } from '../shared/words';
 
 type Performance = Api['PerformanceResource'];
@@ -84,22 +85,10 @@ function Line({ performance, change, remove }: LineProps) {
             <Text size="sm">
                 <b>{performance.title}</b>, {fullDate(performance.date)}: {performance.pieces.join(', ')}
             </Text>
-            <Button
-                size="compact-xs"
-                variant="subtle"
-                c="var(--ink)"
-                onClick={change}
-                aria-label={`Change ${performance.title}`}
-            >
+            <Button {...QUIET} onClick={change} aria-label={`Change ${performance.title}`}>
                 change
             </Button>
-            <Button
-                size="compact-xs"
-                variant="subtle"
-                c="var(--ink)"
-                onClick={remove}
-                aria-label={`Remove ${performance.title}`}
-            >
+            <Button {...QUIET} onClick={remove} aria-label={`Remove ${performance.title}`}>
                 remove
             </Button>
         </Group>

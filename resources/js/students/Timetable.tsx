@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
+import { QUIET } from '../shared/quiet';
 import { longDate, shortDate } from '../shared/words';
 import { HolidayForm } from './HolidayForm';
 import { LessonChange } from './LessonChange';
@@ -91,12 +92,7 @@ function Changes({
                     <Group key={`${lesson.date} ${lesson.state}`} gap="xs">
                         <Text size="sm">{changeWords(lesson)}</Text>
                         {lesson.lessonId !== null && (
-                            <Button
-                                size="compact-xs"
-                                variant="subtle"
-                                c="var(--ink)"
-                                onClick={() => takeBack(lesson.lessonId ?? 0)}
-                            >
+                            <Button {...QUIET} onClick={() => takeBack(lesson.lessonId ?? 0)}>
                                 take back
                             </Button>
                         )}
@@ -108,13 +104,7 @@ function Changes({
                         {holiday.label}, {shortDate(holiday.from)} to {shortDate(holiday.to)}: {rests(holiday)}
                         {holiday.studentId === null && ', for everybody'}
                     </Text>
-                    <Button
-                        size="compact-xs"
-                        variant="subtle"
-                        c="var(--ink)"
-                        onClick={() => drop(holiday.id)}
-                        aria-label={`Remove ${holiday.label}`}
-                    >
+                    <Button {...QUIET} onClick={() => drop(holiday.id)} aria-label={`Remove ${holiday.label}`}>
                         remove
                     </Button>
                 </Group>
