@@ -17,6 +17,11 @@ enum PassMark: string implements Choice
         return $threeInARow ? self::ThreeInARow : self::Once;
     }
 
+    public function effort(): Effort
+    {
+        return $this === self::ThreeInARow ? Effort::ThreeInARow : Effort::Once;
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -31,7 +31,7 @@ enum Slip: string
             self::LeapMissed => ['long leap missed', 'The shift alone: move, rest, play.', 100],
             self::CutShort => ['rest skipped, long note cut short', 'Tap these bars and count aloud.', 100],
             self::BeatLost => ['beat lost, rushing', 'One rung down, with the metronome.', 0],
-            self::LineTurnStall => ['stall at the line turn', 'Over the turn of the line, eyes ahead.', 80],
+            self::LineTurnStall => ['stall at the line turn', 'Play over the line end. Look ahead.', 80],
             self::HandsApart => ['hands do not meet', 'Bar to the next downbeat: each hand once, then together three times.', 100],
             self::Articulation => ['legato broken, staccato held', 'That hand alone, only long and short.', 100],
             self::Dynamics => ['dynamics missing', 'The whole piece once, only loud and soft.', 100],
