@@ -11,6 +11,7 @@ use App\Week\Task;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Practice\HeardLines;
 use Nasturtium\Core\Practice\HeardPage;
 use Nasturtium\Core\Practice\HeardStage;
 use Nasturtium\Core\Practice\LearningState;
@@ -84,12 +85,13 @@ final class HearPage
         $line = self::lineHeard($tasks->where('stage_id', $stageId));
         foreach ($page->passingWith($stageId) as $id) {
             $of = $tasks->where('stage_id', $id);
-            if ($of->isEmpty()) {
-                Stage::query()->whereKey($id)->update(['passed_on' => $lesson->held_on]);
-                $without[] = $id;
-            }
             foreach ($of->filter(static fn (Task $task): bool => $task->line === null || $line === null || $task->line <= $line) as $task) {
                 ($this->marks)($task, LessonVerdict::Pass, $lesson->held_on);
+            }
+            // Nothing of it was set, or what comes after it passed whole: then it has passed with all its lines.
+            if ($of->whereNull('line')->isEmpty() && ($of->isEmpty() || $line === null)) {
+                Stage::query()->whereKey($id)->whereNull('passed_on')->update(['passed_on' => $lesson->held_on]);
+                $without[] = $id;
             }
         }
         // What was put right is put right with the page.
@@ -118,14 +120,11 @@ final class HearPage
     }
 
     /**
-     * Of a stage that is learnt line by line, the furthest line that was practised, or else the furthest that was set.
-     *
      * @param  Collection<int, Task>  $tasks  of one stage, with their practices counted
+     * @return ?int null where it does not go by lines, or none was practised
      */
     private static function lineHeard(Collection $tasks): ?int
     {
-        $practised = $tasks->filter(static fn (Task $task): bool => $task->practices_count > 0);
-
-        return ($practised->isEmpty() ? $tasks : $practised)->max('line');
+        return HeardLines::heard($tasks->whereNotNull('line')->mapWithKeys(static fn (Task $task): array => [(int) $task->line => $task->practices_count > 0])->all());
     }
 }

@@ -8,6 +8,7 @@ use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Nasturtium\Core\Practice\HeardLines;
 use Nasturtium\Core\Practice\HeardPage;
 use Nasturtium\Core\Practice\HeardStage;
 use Nasturtium\Core\Practice\LearningState;
@@ -124,9 +125,8 @@ final class LessonCards
     /** @param list<HeardTaskResource> $tasks of the stage */
     private static function step(Stage $stage, array $tasks): LessonStepResource
     {
-        // Of several lines the furthest that was practised is heard.
-        $practised = array_values(array_filter($tasks, static fn (HeardTaskResource $task): bool => $task->practices !== []));
-        $task = $practised[count($practised) - 1] ?? $tasks[0] ?? null;
+        // Its lines stand in their order.
+        $task = $tasks[HeardLines::heard(array_map(static fn (HeardTaskResource $task): bool => $task->practices !== [], $tasks)) ?? 0] ?? null;
 
         return new LessonStepResource(
             $stage->id,

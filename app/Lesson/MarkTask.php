@@ -9,6 +9,7 @@ use App\Week\CountWeeks;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Practice\HeardLines;
 use Nasturtium\Core\Practice\LessonVerdict;
 
 /** Sets or takes back the mark of a task heard; everything that follows from marks is reckoned anew, so each can be undone. */
@@ -41,6 +42,9 @@ final class MarkTask
     /** A stage that is learnt line by line has passed when each line has. */
     private static function passesStage(Task $task): bool
     {
-        return $task->line === null || Task::query()->where('stage_id', $task->stage_id)->where('mark', LessonVerdict::Pass)->distinct()->count('line') >= $task->of_lines;
+        return $task->line === null || HeardLines::havePassed(
+            array_values(Task::query()->where('stage_id', $task->stage_id)->where('mark', LessonVerdict::Pass)->whereNotNull('line')->pluck('line')->all()),
+            (int) $task->of_lines,
+        );
     }
 }

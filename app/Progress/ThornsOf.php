@@ -15,7 +15,7 @@ use Nasturtium\Core\Report\ThornBars;
 final class ThornsOf
 {
     /** Pieces whose thorns are worked out at one time; the others come the next time. */
-    private const AT_ONCE = 100;
+    private const AT_ONCE = 30;
 
     public function __invoke(int $studio, CarbonImmutable $today): ThornsResource
     {

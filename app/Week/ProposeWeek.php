@@ -6,8 +6,7 @@ namespace App\Week;
 
 use App\Lesson\Lesson;
 use App\Student\Learning\Learning;
-use App\Student\Learning\Stage;
-use App\Student\Learning\StageBars;
+use App\Student\Learning\StageTimes;
 use App\Student\Student;
 use App\Student\StudentPace;
 use App\Week\Proposal\ProposeDrill;
@@ -135,16 +134,15 @@ final class ProposeWeek
     {
         $last = $learning->stages->sortBy('position')->last();
         $tempo = $last?->tempo;
-        $bars = $last instanceof Stage ? $last->bars : new Collection();
-        $times = $tempo === null || $bars->isEmpty()
+        $times = $last === null || $tempo === null || $last->bars->isEmpty()
             ? TaskTimes::always($last->half_minutes ?? TaskTimes::LEAST)
-            : TaskTimes::ofBars($learning->piece->score(), array_values($bars->map(static fn (StageBars $of): array => [$of->first, $of->last])->all()), TaskClass::Review, self::REVIEW_REPETITIONS, [$tempo]);
+            : TaskTimes::ofBars($learning->piece->score(), StageTimes::ranges($last), TaskClass::Review, self::REVIEW_REPETITIONS, [$tempo]);
         $task = $writer->work(TaskKind::Review, 'Review', 'Play it through for the joy of it, once.', $times, [
             'learning_id' => $learning->id,
             'repetitions' => self::REVIEW_REPETITIONS,
             'tempo' => $tempo,
             'why' => 'last played '.($learning->played_on ?? $learning->opened_on)->format('j M'),
         ]);
-        $writer->bars($task, $bars);
+        $writer->bars($task, $last->bars ?? new Collection());
     }
 }

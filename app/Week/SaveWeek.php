@@ -230,6 +230,8 @@ final class SaveWeek
     {
         $known = WeekDays::dates($task->days()->get());
         $over = array_filter($known, static fn (string $date): bool => $date < $today);
+        // What filling put there and was practised today already is not given, and stays.
+        $over = [...$over, ...WeekDays::dates($task->days()->where('half_minutes', 0)->whereIn('on_date', $task->practices()->select('on_date'))->get())];
         $dates = array_values(array_unique([...$over, ...array_filter([...$given['dates'], ...$given['locked']], static fn (string $date): bool => $date >= $today)]));
         $task->days()->whereNotIn('on_date', $dates)->delete();
         foreach (array_diff($dates, $known) as $date) {

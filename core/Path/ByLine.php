@@ -8,6 +8,7 @@ use Nasturtium\Core\Pattern\LineLetters;
 use Nasturtium\Core\Practice\Planning\WarmUpTime;
 use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\TempoLadder;
+use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
 /**
@@ -17,18 +18,21 @@ use Nasturtium\Core\Score\Piece;
 final readonly class ByLine
 {
     /** Lines that are asked at once, beyond those that passed. */
-    public const AHEAD = 3;
+    private const AHEAD = 3;
 
     /** @param int $half half minutes that a stage may take at most, to be planned whole */
     private function __construct(private Piece $piece, private TempoLadder $ladder, private int $half) {}
 
     /**
-     * @param  int  $usualDay  half minutes
+     * @param  list<int>  $days  minutes of the days with practice: the one in the middle is the usual one
      * @param  int  $warmUp  half minutes of the warm-up, where the day has room for it
      */
-    public static function on(Piece $piece, TempoLadder $ladder, int $usualDay, int $warmUp): self
+    public static function on(Piece $piece, TempoLadder $ladder, array $days, int $warmUp): self
     {
-        return new self($piece, $ladder, intdiv($usualDay - WarmUpTime::onDay($usualDay, $warmUp), 2));
+        sort($days);
+        $usual = 2 * ($days[intdiv(count($days), 2)] ?? 0);
+
+        return new self($piece, $ladder, intdiv($usual - WarmUpTime::onDay($usual, $warmUp), 2));
     }
 
     /** Whether a stage of the page takes so long that the page goes by lines; what is done on the whole page never does. */
@@ -44,17 +48,29 @@ final readonly class ByLine
     }
 
     /**
+     * The lines that are asked of a stage: the first few that have not passed.
+     *
      * @param  list<array{int, int}>  $ranges  first and last index of a measure, of the stage
-     * @param  ?int  $tempo  beats a minute; null for naming
-     * @return list<LinePart> the lines on which it has something
+     * @param  list<int>  $passed  numbers of lines
+     * @return list<LinePart>
      */
-    public function parts(StageKind $kind, array $ranges, int $repetitions, ?int $tempo): array
+    public function asked(StageKind $kind, array $ranges, array $passed): array
     {
         $of = $kind->isPreparation() ? $this->differentLines() : $this->byLine($ranges);
+        $open = array_slice(array_diff_key($of, array_flip($passed)), 0, self::AHEAD, true);
 
-        return array_map(fn (int $line, array $on): LinePart => new LinePart($line, count($of), $on, $tempo === null
-            ? TaskTimes::naming($this->heads(...$on[0]))
-            : TaskTimes::ofBars($this->piece, $on, $kind->taskClass(), $repetitions, $kind->tempi($tempo, $this->ladder))), array_keys($of), $of);
+        return array_map(static fn (int $line, array $on): LinePart => new LinePart($line, count($of), $on), array_keys($open), $open);
+    }
+
+    /** @param ?int $tempo beats a minute; null for naming */
+    public function times(StageKind $kind, LinePart $part, int $repetitions, ?int $tempo): TaskTimes
+    {
+        if ($tempo !== null) {
+            return TaskTimes::ofBars($this->piece, $part->ranges, $kind->taskClass(), $repetitions, $kind->tempi($tempo, $this->ladder));
+        }
+        [$from, $to] = $part->ranges[0];
+
+        return TaskTimes::naming(array_sum(array_map(static fn (Measure $measure): int => $measure->heads(), array_slice($this->piece->measures, $from, $to - $from + 1))));
     }
 
     /** @return array<int, non-empty-list<array{int, int}>> each line by its number, but those that are an earlier one again */
@@ -87,17 +103,5 @@ final readonly class ByLine
         }
 
         return $lines;
-    }
-
-    private function heads(int $from, int $to): int
-    {
-        $heads = 0;
-        foreach (array_slice($this->piece->measures, $from, $to - $from + 1) as $measure) {
-            foreach ($measure->events() as $event) {
-                $heads += $event->isStruck() ? count($event->notes) : 0;
-            }
-        }
-
-        return $heads;
     }
 }

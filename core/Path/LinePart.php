@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Path;
 
-use Nasturtium\Core\Practice\TaskTimes;
-
 /** What a stage is on one printed line of its page. */
 final readonly class LinePart
 {
@@ -14,5 +12,5 @@ final readonly class LinePart
      * @param  int  $of  lines on which the stage has something; what is the same is learnt once
      * @param  non-empty-list<array{int, int}>  $ranges  first and last index of a measure
      */
-    public function __construct(public int $line, public int $of, public array $ranges, public TaskTimes $times) {}
+    public function __construct(public int $line, public int $of, public array $ranges) {}
 }

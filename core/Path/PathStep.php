@@ -33,11 +33,11 @@ final readonly class PathStep
 
     /**
      * @param  Hand|null  $hand  that does it alone; null for whichever plays
-     * @param  bool  $threeInARow  it passes after three in a row, not once through
+     * @param  string  $passMark  in her words; empty for what usually passes
      *
      * @throws InvalidPath without a name or a sentence, or with a name that a stage of the trade has
      */
-    public static function own(string $name, string $sentence, string $passMark, ?Petal $petal, ?Hand $hand, bool $threeInARow, ChunkKind $chunks): self
+    public static function own(string $name, string $sentence, string $passMark, ?Petal $petal, ?Hand $hand, PassMark $usually, ChunkKind $chunks): self
     {
         $name = trim($name);
         if ($name === '' || mb_strlen($name) > self::LONGEST_NAME || trim($sentence) === '') {
@@ -49,9 +49,8 @@ final readonly class PathStep
         if (! in_array($chunks, self::CHUNKS, true)) {
             throw InvalidPath::cannotBeDoneOn($name, $chunks->value);
         }
-        $effort = $threeInARow ? Effort::ThreeInARow : Effort::Once;
 
-        return new self(StageKind::Own, $name, trim($sentence), trim($passMark) === '' ? PassMark::of($threeInARow)->label() : trim($passMark), $petal, $hand, $effort, $chunks);
+        return new self(StageKind::Own, $name, trim($sentence), trim($passMark) === '' ? $usually->label() : trim($passMark), $petal, $hand, $usually->effort(), $chunks);
     }
 
     /** The same for the same step of the same path, whatever stands before it. */

@@ -16,6 +16,7 @@ use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Mark;
+use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
 
 /** The stages of a page on a path; those that do not apply drop out (trade 8.2, 9.3). */
@@ -174,7 +175,7 @@ final class Stages
             return TaskTimes::always(TaskTimes::LEAST);
         }
         if ($step->effort === Effort::Naming || $tempo === null) {
-            return TaskTimes::naming($this->heads());
+            return TaskTimes::naming(array_sum(array_map(static fn (Measure $measure): int => $measure->heads(), $this->piece->measures)));
         }
         $parts = [];
         foreach ($chunks as $chunk) {
@@ -184,18 +185,6 @@ final class Stages
         }
 
         return TaskTimes::of($step->kind->taskClass(), $repetitions, $parts, $step->kind->tempi($tempo, $this->ladder));
-    }
-
-    private function heads(): int
-    {
-        $heads = 0;
-        foreach ($this->piece->measures as $measure) {
-            foreach ($measure->events() as $event) {
-                $heads += $event->isStruck() ? count($event->notes) : 0;
-            }
-        }
-
-        return $heads;
     }
 
     /**

@@ -14,9 +14,11 @@ final class Concert
     /** Of walking in and bowing, in half minutes. */
     private const BOWS = 2;
 
+    private const LONGEST = 240;
+
     public const WHOLE = 'Whole, for the concert';
 
-    public const WHOLE_WORDS = 'Play it from beginning to end. Whatever happens, go on.';
+    public const WHOLE_WORDS = 'Play it from beginning to end. Keep going, whatever happens.';
 
     public const RUN = 'As at the concert';
 
@@ -28,10 +30,14 @@ final class Concert
 
     /**
      * @param  list<string>  $titles  of its pieces, in their order
+     * @return string in at most 240 letters: many long titles are not said
      */
     public static function runWords(array $titles): string
     {
-        return 'Walk in, bow, play '.Words::listed($titles).', bow. Nobody stops you.';
+        $say = static fn (string $pieces): string => "Walk in, bow, play {$pieces}, bow. Keep going, whatever happens.";
+        $words = $say(Words::listed($titles));
+
+        return mb_strlen($words) <= self::LONGEST ? $words : $say('all your pieces in their order');
     }
 
     /**

@@ -60,8 +60,8 @@ final readonly class TaskTimes
             }
         }
         $finding = Fraction::of($class->prepares() ? 0 : self::FIND_SECONDS * count($parts));
-        // What is climbed is as much on each day.
-        $attempts = static fn (bool $isFirst): Fraction => Attempts::of(count($tempi) > 1 ? TaskClass::Review : $class, $repetitions, $isFirst);
+        // What is climbed is as much on each day, rung by rung.
+        $attempts = static fn (bool $isFirst): Fraction => count($tempi) > 1 ? Fraction::of($repetitions) : Attempts::of($class, $repetitions, $isFirst);
 
         return new self(...array_map(static fn (bool $isFirst): int => self::inHalfMinutes($finding->plus($once->times($attempts($isFirst)))), [true, false]));
     }

@@ -43,7 +43,7 @@ final readonly class KeyDrill
     {
         $names = Words::listed(array_map(static fn (Pitch $pitch): string => $pitch->name(), $this->pitches));
 
-        return "Find {$names} on the piano and say the name, five times".(count($this->pitches) > 1 ? ' each.' : '.');
+        return "Find {$names} on the piano and say ".(count($this->pitches) > 1 ? 'each' : 'its').' name, five times.';
     }
 
     /** Why it is there, and where the first key is. */

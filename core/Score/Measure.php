@@ -157,6 +157,17 @@ final readonly class Measure
     }
 
     /** The first event that sounds in either hand, tied ones too. */
+    /** Note heads that are struck; what is held by a tie is not. */
+    public function heads(): int
+    {
+        $heads = 0;
+        foreach ($this->events() as $event) {
+            $heads += $event->isStruck() ? count($event->notes) : 0;
+        }
+
+        return $heads;
+    }
+
     public function firstSounding(): ?Event
     {
         $first = null;

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Path\InvalidPath;
+use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\PathStep;
@@ -15,7 +16,7 @@ use Nasturtium\Core\Score\Hand;
 
 function humming(?Hand $hand = null, bool $three = false): PathStep
 {
-    return PathStep::own('Hum it', 'Hum the tune and walk the beat.', '', Petal::Counts, $hand, $three, ChunkKind::Whole);
+    return PathStep::own('Hum it', 'Hum the tune and walk the beat.', '', Petal::Counts, $hand, PassMark::of($three), ChunkKind::Whole);
 }
 
 /** @return array<string, string> what each stage of a piece works on, by name */
@@ -56,10 +57,10 @@ test('a path that is none is refused in words', function (Closure $make, string 
     'empty' => [fn () => Path::own('x', []), 'at least one stage'],
     'twice' => [fn () => Path::own('x', [PathStep::of(StageKind::Finish), PathStep::of(StageKind::Finish)]), "'finish' is on this path twice"],
     'too many' => [fn () => Path::own('x', array_fill(0, 41, humming())), 'at most 40'],
-    'no name' => [fn () => PathStep::own(' ', 'Hum.', '', null, null, false, ChunkKind::Line), 'needs a name'],
-    'no sentence' => [fn () => PathStep::own('Hum', ' ', '', null, null, false, ChunkKind::Line), 'sentence'],
-    'on what no page has' => [fn () => PathStep::own('Hum', 'Hum.', '', null, null, false, ChunkKind::Own), 'not on a own'],
-    'a name that is taken' => [fn () => PathStep::own('Finish', 'Hum.', '', null, null, false, ChunkKind::Line), 'is there already'],
+    'no name' => [fn () => PathStep::own(' ', 'Hum.', '', null, null, PassMark::Once, ChunkKind::Line), 'needs a name'],
+    'no sentence' => [fn () => PathStep::own('Hum', ' ', '', null, null, PassMark::Once, ChunkKind::Line), 'sentence'],
+    'on what no page has' => [fn () => PathStep::own('Hum', 'Hum.', '', null, null, PassMark::Once, ChunkKind::Own), 'not on a own'],
+    'a name that is taken' => [fn () => PathStep::own('Finish', 'Hum.', '', null, null, PassMark::Once, ChunkKind::Line), 'is there already'],
 ]);
 
 test('a corrected note touches what works on its hand and pitch, not tapping or the other hand', function (): void {

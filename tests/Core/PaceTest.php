@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Path\StageTempo;
+use Nasturtium\Core\Practice\Concert;
 use Nasturtium\Core\Practice\HeardTempo;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -77,18 +78,27 @@ test('the drill of a week names what is new, else what is shaky', function (arra
     $drill = KeyDrill::of(Drills::before($notes));
     expect($drill?->words())->toBe($words)->and($drill === null || str_starts_with($drill->why(), $why))->toBeTrue();
 })->with([
-    'all new: four at once' => [[], 'Find C4, D4, E4 and F4 on the piano and say the name, five times each.', 'new on this page; C4 is '],
+    'all new: four at once' => [[], 'Find C4, D4, E4 and F4 on the piano and say each name, five times.', 'new on this page; C4 is '],
     'one new' => [
         ['C4' => NoteStatus::Secure, 'D4' => NoteStatus::Shaky, 'E4' => NoteStatus::Secure, 'F4' => NoteStatus::Secure],
-        'Find G4 on the piano and say the name, five times.', 'new on this page; G4 is ',
+        'Find G4 on the piano and say its name, five times.', 'new on this page; G4 is ',
     ],
     'shaky, when nothing is new' => [
         ['C4' => NoteStatus::Secure, 'D4' => NoteStatus::Shaky, 'E4' => NoteStatus::Shaky, 'F4' => NoteStatus::Secure, 'G4' => NoteStatus::Secure],
-        'Find D4 and E4 on the piano and say the name, five times each.', 'shaky, and on this page; D4 is ',
+        'Find D4 and E4 on the piano and say each name, five times.', 'shaky, and on this page; D4 is ',
     ],
     'nothing to drill' => [['C4' => NoteStatus::Secure, 'D4' => NoteStatus::Secure, 'E4' => NoteStatus::Secure, 'F4' => NoteStatus::Secure, 'G4' => NoteStatus::Secure], null, ''],
 ]);
 
 test('a drill takes two minutes under eight, three above', function (): void {
     expect([KeyDrill::halfMinutes(7), KeyDrill::halfMinutes(8)])->toBe([4, 6]);
+});
+
+test('the run of a concert names its pieces, or says all where they are too many', function (): void {
+    expect(Concert::runWords(['Blue Gate', 'Snail']))->toBe('Walk in, bow, play Blue Gate and Snail, bow. Keep going, whatever happens.')
+        // 240 letters are kept of what a task says.
+        ->and(mb_strlen(Concert::runWords([str_repeat('a', 185)])))->toBe(240)
+        ->and(Concert::runWords([str_repeat('a', 186)]))->toBe('Walk in, bow, play all your pieces in their order, bow. Keep going, whatever happens.')
+        // Two pieces of two minutes, and one to walk in and bow.
+        ->and(Concert::runTime([4, 4]))->toBe(10);
 });

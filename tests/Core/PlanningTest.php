@@ -209,6 +209,11 @@ test('what is performed keeps its days, whatever else is worth more', function (
     expect([count($dates['run']), count($dates['one']), count($dates['two'])])->toBe([4, 2, 2])->and(array_intersect($dates['one'], $dates['two']))->toBe([]);
 });
 
+test('a run as at the concert is done once a day, however much time is left', function (): void {
+    $plan = planned(week_of(days(40), [task('run', TaskClass::Playing, 6, performed: true), task('one', TaskClass::Playing, 5, performed: true, page: 'p1', begun: true)]));
+    expect(array_map(fn (Extra $of): string => $of->id, $plan->extra))->toBe(['one', Filling::CHOICE]);
+});
+
 test('a week is kept just so: in order, with its minutes, and filled', function (): void {
     $week = week_of(days(20, 20), [task('w', TaskClass::WarmUp, 2), task('new', TaskClass::Playing, 3, isNew: true, halfMinutesFirst: 9), task('choice', TaskClass::Choice, 1)]);
     $plan = WeekPlanner::keep($week, ['w' => [MON], 'new' => [MON, TUE]]);

@@ -214,7 +214,7 @@ test('every slip with its remedy and the tempo it is done at', function (Slip $s
     [Slip::LeapMissed, 'The shift alone: move, rest, play.', 72],
     [Slip::CutShort, 'Tap these bars and count aloud.', 72],
     [Slip::BeatLost, 'One rung down, with the metronome.', 69],
-    [Slip::LineTurnStall, 'Over the turn of the line, eyes ahead.', 56],
+    [Slip::LineTurnStall, 'Play over the line end. Look ahead.', 56],
     [Slip::HandsApart, 'Bar to the next downbeat: each hand once, then together three times.', 72],
     [Slip::Articulation, 'That hand alone, only long and short.', 72],
     [Slip::Dynamics, 'The whole piece once, only loud and soft.', 72],

@@ -10,6 +10,7 @@ use App\Http\Asked;
 use App\Page\Entry\ReadingRequest;
 use App\Student\Paths\PathRequest;
 use Illuminate\Support\Facades\Route;
+use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Score\Hand;
 use Tests\Fixtures;
 
@@ -61,7 +62,7 @@ test('what is asked follows from the rules of the request', function (): void {
     $path = BodySchema::of(PathRequest::class);
     expect($path['required'])->toBe(['name', 'steps']);
     $step = $path['properties']['steps']['items'];
-    expect($step['properties']['threeInARow'])->toBe(['type' => 'boolean'])
+    expect($step['properties']['usually'])->toBe(['type' => PassMark::class])
         ->and($step['properties']['hand'])->toBe(['type' => [Hand::class, 'null']])
         ->and($step['required'])->toContain('chunks', 'petal');
     $studio = BodySchema::of(StudioRequest::class);

@@ -92,6 +92,33 @@ test('a line passes by itself, the stage with its last, and what passed is not a
     expect(Stage::query()->findOrFail($this->right)->passed_on)->not->toBeNull();
 });
 
+test('a line that failed twice goes a rung down, and what was heard of the whole was heard of its lines', function (): void {
+    ($this->minutes)(10);
+    $line = fn (int $nth): array => collect(($this->newWeek)()['tasks'])->firstWhere('title', "Right hand, line {$nth}");
+    $heard = fn (int $week, ?int $nth): Task => Task::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'week_id' => $this->own->weekBefore($week)->id, 'learning_id' => $this->long->id, 'stage_id' => $this->right, 'line' => $nth, 'of_lines' => $nth === null ? null : 4, 'kind' => 'stage', 'title' => 'x', 'instruction' => '', 'half_minutes' => 2, 'tempo' => 60, 'mark' => 'again']);
+    expect([$line(1)['tempo'], $line(1)['isNew']])->toBe([60, true]);
+    $heard(3, 1);
+    $heard(2, 1);
+    expect([$line(1)['tempo'], $line(2)['tempo']])->toBe([58, 60])->and([$line(1)['isNew'], $line(2)['isNew']])->toBe([false, true]);
+    $heard(1, null);
+    expect($line(2)['isNew'])->toBeFalse();
+});
+
+test('a stage that passes whole takes all lines of what stands before it along', function (): void {
+    ($this->minutes)(10);
+    $week = ($this->newWeek)();
+    $this->putJson("/api/weeks/{$week['id']}/sent")->assertOk();
+    $this->travelTo('2031-05-12 10:00:00');
+    $this->lesson = $this->postJson("/api/students/{$this->own->student->id}/lessons", ['heldOn' => '2031-05-12'])->assertOk()->json('id');
+    $whole = Stage::query()->where('learning_id', $this->long->id)->where('kind', 'whole, slow')->value('id');
+    $open = fn (): int => Stage::query()->where('learning_id', $this->long->id)->whereNotNull('position')->whereNull('passed_on')->count();
+    $before = $open();
+    $this->putJson("/api/lessons/{$this->lesson}/pages/{$this->long->id}", ['mark' => 'pass', 'stageId' => $whole])->assertOk();
+    expect(Stage::query()->findOrFail($this->right)->passed_on)->not->toBeNull()->and($open())->toBe(2);
+    $this->putJson("/api/lessons/{$this->lesson}/pages/{$this->long->id}", ['mark' => null, 'stageId' => null])->assertOk();
+    expect($open())->toBe($before);
+});
+
 test('a lesson counts one miss of a stage, however many of its lines were heard', function (): void {
     ($this->minutes)(10);
     $week = ($this->newWeek)();

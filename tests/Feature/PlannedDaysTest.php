@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 use App\Page\Page;
 use App\Student\Learning\Learning;
+use App\Student\Learning\OpenPiece;
 use App\Student\Performances\Performance;
 use App\Student\StudentPace;
 use App\Week\Practice;
 use App\Week\Task;
 use App\Week\TaskDay;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
@@ -80,6 +82,36 @@ test('undo brings a week back with what filled it, and own choice is removed for
     expect($undone['days'])->toBe($week['days']);
 });
 
+test('what was ticked today stays with its minutes when the week is changed', function (): void {
+    ($this->minutes)(60);
+    $week = ($this->newWeek)();
+    $this->putJson("/api/weeks/{$week['id']}/sent")->assertOk();
+    $choice = collect($week['tasks'])->firstWhere('kind', 'choice');
+    Task::query()->findOrFail($choice['id'])->practices()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'on_date' => Fixtures::MONDAY, 'repetitions' => 1, 'feeling' => 'fine', 'note' => '', 'client_key' => (string) Str::uuid()]);
+    $practised = fn (array $shown): float => (float) collect($shown['days'])->firstWhere('date', Fixtures::MONDAY)['practised'];
+    $before = $practised($this->getJson("/api/weeks/{$week['id']}")->assertOk()->json());
+    expect($before)->toBeGreaterThan(1.0)
+        ->and($practised($this->putJson("/api/weeks/{$week['id']}", ['tasks' => as_sent($week)])->assertOk()->json()))->toBe($before);
+});
+
+test('a page that a former release has opened takes the times of now', function (): void {
+    ($this->minutes)(60);
+    $first = fn (): array => collect(($this->newWeek)()['tasks'])->where('title', 'Right hand')->map(fn (array $task): array => [$task['minutesFirst'], $task['minutes']])->first();
+    $now = $first();
+    DB::table('stages')->update(['half_minutes' => 3, 'half_minutes_first' => null]);
+    expect($first())->toBe($now);
+});
+
+test('many long titles at a concert are not all said', function (): void {
+    ($this->minutes)(60);
+    $this->own->piece->update(['title' => str_repeat('a', 120)]);
+    $piece = $this->own->piece->replicate()->fill(['label' => 'B']);
+    $piece->save();
+    $other = app(OpenPiece::class)($this->own->student, $piece, CarbonImmutable::parse(Fixtures::MONDAY));
+    $this->postJson("/api/students/{$this->own->student->id}/performances", ['title' => 'Concert', 'date' => '2031-05-10', 'learningIds' => [$this->own->learning->id, $other->id]])->assertOk();
+    expect(collect(($this->newWeek)()['tasks'])->firstWhere('title', 'As at the concert')['instruction'])->toContain('all your pieces in their order');
+});
+
 test('what the student chose is ticked at home, and is neither missed nor heard', function (): void {
     ($this->minutes)(60);
     $week = ($this->newWeek)();
@@ -98,7 +130,7 @@ test('what the student chose is ticked at home, and is neither missed nor heard'
 
 test('a drill names the keys of the page that are new', function (): void {
     $drill = collect(($this->newWeek)()['tasks'])->firstWhere('kind', 'drill');
-    expect($drill['instruction'])->toStartWith('Find ')->toContain('on the piano and say the name, five times')
+    expect($drill['instruction'])->toStartWith('Find ')->toContain(' on the piano and say ')->toEndWith(' name, five times.')
         ->and($drill['minutes'])->toEqual(3)->and($drill['piece'])->toBe('Blue Gate');
 });
 

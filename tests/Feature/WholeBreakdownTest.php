@@ -30,10 +30,10 @@ function corrected(string $from, string $to): array
 /** @return list<array<string, mixed>> steps as the editor sends them */
 function steps(string ...$kinds): array
 {
-    return array_map(fn (string $kind): array => ['kind' => $kind, 'name' => '', 'sentence' => '', 'passMark' => '', 'petal' => null, 'hand' => null, 'threeInARow' => false, 'chunks' => 'line'], $kinds);
+    return array_map(fn (string $kind): array => ['kind' => $kind, 'name' => '', 'sentence' => '', 'passMark' => '', 'petal' => null, 'hand' => null, 'usually' => 'once through', 'chunks' => 'line'], $kinds);
 }
 
-const HUM = ['kind' => 'own', 'name' => 'Hum it', 'sentence' => 'Hum the tune.', 'passMark' => '', 'petal' => 'notes', 'hand' => null, 'threeInARow' => true, 'chunks' => 'whole'];
+const HUM = ['kind' => 'own', 'name' => 'Hum it', 'sentence' => 'Hum the tune.', 'passMark' => '', 'petal' => 'notes', 'hand' => null, 'usually' => 'three in a row', 'chunks' => 'whole'];
 
 test('what a correction does not touch stays passed', function (): void {
     $own = new Fixtures();
@@ -58,7 +58,7 @@ test('a page goes over to a path of the studio and back, and loses nothing', fun
     pass_all($own);
     $this->actingAs($own->teacher);
     $path = $this->postJson('/api/paths', ['name' => 'Humming', 'steps' => [HUM, ...steps('right hand', 'left hand', 'hands together')]])->assertOk()->json();
-    expect($path['steps'][0])->toMatchArray(['name' => 'Hum it', 'passMark' => 'three in a row with no slip, at this tempo', 'threeInARow' => true]);
+    expect($path['steps'][0])->toMatchArray(['name' => 'Hum it', 'passMark' => 'three in a row with no slip, at this tempo', 'usually' => 'three in a row']);
     $learning = $this->putJson("/api/learnings/{$own->learning->id}/path", ['path' => 'beat', 'pathId' => $path['id']])->assertOk()->json();
     expect(array_column($learning['stages'], 'name'))->toBe(['Hum it', 'right hand', 'left hand', 'hands together'])
         ->and(array_column($learning['stages'], 'passedOn'))->toBe([null, Fixtures::MONDAY, Fixtures::MONDAY, Fixtures::MONDAY])

@@ -168,7 +168,7 @@ final class LivedYears
         $studio = $this->student->studio_id;
         $id = $this->rows->add('stages', [
             'studio_id' => $studio, 'learning_id' => $page->id, ...StageRow::columnsOf($stage->step), 'position' => $position, 'content' => $stage->content,
-            'repetitions' => $stage->repetitions, 'tempo' => $stage->tempo, 'half_minutes' => $stage->times->later, 'passed_on' => null, 'created_at' => $on, 'updated_at' => $on,
+            'repetitions' => $stage->repetitions, 'tempo' => $stage->tempo, 'half_minutes' => $stage->times->later, 'half_minutes_first' => $stage->times->first, 'passed_on' => null, 'created_at' => $on, 'updated_at' => $on,
         ]);
         $waits = array_map(static fn (int $at): LivedStage => $page->stages[$at], $stage->waitsFor);
         foreach ($waits as $earlier) {

@@ -7,6 +7,7 @@ namespace App\Student\Paths;
 use App\Http\Asked;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Path\Path;
 use Nasturtium\Core\Path\PathStep;
 use Nasturtium\Core\Path\Petal;
@@ -33,7 +34,7 @@ final class PathRequest extends Asked
             'steps.*.passMark' => ['present', 'nullable', 'string', 'max:190'],
             'steps.*.petal' => ['present', 'nullable', Rule::enum(Petal::class)],
             'steps.*.hand' => ['present', 'nullable', Rule::enum(Hand::class)],
-            'steps.*.threeInARow' => ['required', 'boolean'],
+            'steps.*.usually' => ['required', Rule::enum(PassMark::class)],
             'steps.*.chunks' => ['required', Rule::enum(ChunkKind::class)],
         ];
     }
@@ -70,7 +71,7 @@ final class PathRequest extends Asked
                 (string) $given['passMark'],
                 isset($given['petal']) ? Petal::from((string) $given['petal']) : null,
                 isset($given['hand']) ? Hand::from((string) $given['hand']) : null,
-                (bool) $given['threeInARow'],
+                PassMark::from((string) $given['usually']),
                 ChunkKind::from((string) $given['chunks']),
             )
             : PathStep::of($kind);

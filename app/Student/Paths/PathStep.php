@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Paths;
 
 use Illuminate\Database\Eloquent\Model;
+use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Path\PathStep as Step;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
@@ -42,7 +43,7 @@ final class PathStep extends Model
                 $this->pass_mark,
                 $this->petal,
                 $this->hand,
-                $this->three_in_a_row,
+                PassMark::of($this->three_in_a_row),
                 $this->chunks,
             )
             : Step::of($this->kind);

@@ -30,8 +30,6 @@ final readonly class PathStepResource
         public ?Petal $petal,
         #[OA\Property]
         public ?Hand $hand,
-        #[OA\Property]
-        public bool $threeInARow,
         #[OA\Property(description: 'when it passes, where nothing else is said')]
         public PassMark $usually,
         #[OA\Property]
@@ -47,7 +45,6 @@ final readonly class PathStepResource
             $step->passMark,
             $step->petal,
             $step->hand,
-            $step->effort === Effort::ThreeInARow,
             PassMark::of($step->effort === Effort::ThreeInARow),
             $step->chunks,
         );

@@ -7,14 +7,12 @@ namespace App\Week\Proposal;
 use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
-use App\Student\Learning\StageBars;
 use App\Student\Learning\StageTimes;
 use App\Week\Task;
 use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Page\PlainPage;
 use Nasturtium\Core\Path\AskedStages;
 use Nasturtium\Core\Path\ByLine;
-use Nasturtium\Core\Path\LinePart;
 use Nasturtium\Core\Path\StageTempo;
 use Nasturtium\Core\Practice\HeardTempo;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -38,60 +36,65 @@ final class ProposeStages
         $byLine = self::byLine($writer, $learning, $open);
         foreach ($open as $stage) {
             $tasks = $before->get($stage->id, new Collection());
-            $heard = self::heard($tasks->whereNull('line'));
-            $tempo = $stage->tempo === null ? null : StageTempo::next($stage->kind, $stage->tempo, $learning->ladders->isEmpty() && $heard === [] ? null : $learning->ladder($stage->aloneHand()), $heard);
-            $of = [
-                'learning_id' => $learning->id,
-                'stage_id' => $stage->id,
-                'hand' => $stage->aloneHand()?->value,
-                'leads' => $first !== null && $stage->aloneHand() === $first,
-                'repetitions' => $stage->repetitions,
-                'tempo' => $tempo,
-                'is_new' => $heard === [],
-                'why' => $heard === [] ? 'the next stage' : 'not passed yet',
-            ];
             if ($byLine !== null && $byLine->divides($stage->kind, $stage->bars->count())) {
-                $this->lines($writer, $learning, $stage, $byLine->parts($stage->kind, self::ranges($stage), $stage->repetitions, $tempo), $tasks, $of);
+                $this->lines($writer, $learning, $stage, $byLine, $tasks, $first);
             } else {
-                $this->whole($writer, $learning, $stage, $tempo, $of);
+                $this->whole($writer, $learning, $stage, $tasks, $first);
             }
         }
     }
 
-    /** @param array<string, mixed> $of columns */
-    private function whole(TaskWriter $writer, Learning $learning, Stage $stage, ?int $tempo, array $of): void
+    /** @param Collection<int, Task> $heard tasks of the stage with a mark, whole or by line, in order */
+    private function whole(TaskWriter $writer, Learning $learning, Stage $stage, Collection $heard, ?Hand $first): void
     {
         $kind = $learning->piece->isTyped() ? TaskKind::Stage : PlainPage::of($learning->piece->page->kind)->kind;
-        $times = StageTimes::of($stage, $learning, $tempo);
+        $of = self::columns($learning, $stage, $heard, $first, 'the next stage');
+        $times = StageTimes::of($stage, $learning, $of['tempo']);
         $task = $kind === TaskKind::Theory
             ? $writer->always($kind, ucfirst($stage->title()), $stage->instruction(), $times->later, $of)
             : $writer->work($kind, ucfirst($stage->title()), $stage->instruction(), $times, $of);
         $writer->bars($task, $stage->bars);
     }
 
-    /**
-     * The lines that did not pass yet, the first few of them.
-     *
-     * @param  list<LinePart>  $parts
-     * @param  Collection<int, Task>  $before  tasks of the stage with a mark, in order
-     * @param  array<string, mixed>  $of  columns
-     */
-    private function lines(TaskWriter $writer, Learning $learning, Stage $stage, array $parts, Collection $before, array $of): void
+    /** @param Collection<int, Task> $before tasks of the stage with a mark, whole or by line, in order */
+    private function lines(TaskWriter $writer, Learning $learning, Stage $stage, ByLine $byLine, Collection $before, ?Hand $first): void
     {
-        $passed = $before->filter(static fn (Task $task): bool => $task->mark === LessonVerdict::Pass)->pluck('line')->all();
-        $open = array_filter($parts, static fn (LinePart $part): bool => ! in_array($part->line, $passed, true));
+        $passed = array_values($before->where('mark', LessonVerdict::Pass)->pluck('line')->filter()->all());
         $measures = $learning->piece->score()->measures;
-        foreach (array_slice($open, 0, ByLine::AHEAD) as $part) {
-            $isNew = ! $before->contains('line', $part->line);
-            $task = $writer->work(TaskKind::Stage, ucfirst($stage->title()).", line {$part->line}", $stage->instruction(), $part->times, [
-                ...$of,
-                'line' => $part->line,
-                'of_lines' => $part->of,
-                'is_new' => $isNew,
-                'why' => $isNew ? 'the next line' : 'not passed yet',
-            ]);
+        foreach ($byLine->asked($stage->kind, StageTimes::ranges($stage), $passed) as $part) {
+            // What was heard of the whole was heard of the line.
+            $heard = $before->filter(static fn (Task $task): bool => $task->line === null || $task->line === $part->line);
+            $of = self::columns($learning, $stage, $heard, $first, 'the next line');
+            $task = $writer->work(
+                TaskKind::Stage,
+                ucfirst($stage->title()).", line {$part->line}",
+                $stage->instruction(),
+                $byLine->times($stage->kind, $part, $stage->repetitions, $of['tempo']),
+                [...$of, 'line' => $part->line, 'of_lines' => $part->of],
+            );
             $writer->ranges($task, $part->ranges, $measures);
         }
+    }
+
+    /**
+     * @param  Collection<int, Task>  $tasks  with a mark, in order
+     * @return array{learning_id: int, stage_id: int, hand: ?string, leads: bool, repetitions: int, tempo: ?int, is_new: bool, why: string}
+     */
+    private static function columns(Learning $learning, Stage $stage, Collection $tasks, ?Hand $first, string $next): array
+    {
+        $heard = array_values($tasks->map(static fn (Task $task): HeardTempo => new HeardTempo($task->mark ?? LessonVerdict::Again, $task->tempo, $task->tempo_reached))->all());
+        $ladder = $learning->ladders->isEmpty() && $heard === [] ? null : $learning->ladder($stage->aloneHand());
+
+        return [
+            'learning_id' => $learning->id,
+            'stage_id' => $stage->id,
+            'hand' => $stage->aloneHand()?->value,
+            'leads' => $first !== null && $stage->aloneHand() === $first,
+            'repetitions' => $stage->repetitions,
+            'tempo' => $stage->tempo === null ? null : StageTempo::next($stage->kind, $stage->tempo, $ladder, $heard),
+            'is_new' => $heard === [],
+            'why' => $heard === [] ? $next : 'not passed yet',
+        ];
     }
 
     /** @param Collection<int, Stage> $open */
@@ -100,25 +103,10 @@ final class ProposeStages
         if (! $learning->piece->isTyped()) {
             return null;
         }
-        $byLine = ByLine::on($learning->piece->score(), $learning->ladder(null), $writer->usualDay(), WarmUp::HALF_MINUTES);
+        $byLine = ByLine::on($learning->piece->score(), $learning->ladder(null), $writer->practiceMinutes(), WarmUp::HALF_MINUTES);
         $isLong = $open->contains(static fn (Stage $stage): bool => $byLine->isTooLong($stage->kind, $writer->atPace(StageTimes::of($stage, $learning, null)), $stage->bars->count()));
 
         return $isLong ? $byLine : null;
-    }
-
-    /** @return list<array{int, int}> */
-    private static function ranges(Stage $stage): array
-    {
-        return array_values($stage->bars->sortBy('position')->map(static fn (StageBars $of): array => [$of->first, $of->last])->all());
-    }
-
-    /**
-     * @param  Collection<int, Task>  $tasks  with a mark, in order
-     * @return list<HeardTempo>
-     */
-    private static function heard(Collection $tasks): array
-    {
-        return array_values($tasks->map(static fn (Task $task): HeardTempo => new HeardTempo($task->mark ?? LessonVerdict::Again, $task->tempo, $task->tempo_reached))->all());
     }
 
     /**

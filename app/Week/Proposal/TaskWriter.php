@@ -46,13 +46,10 @@ final readonly class TaskWriter
         return $times->atPace(OwnPace::share($this->pace));
     }
 
-    /** @return int half minutes of the day in the middle of those with time to practise */
-    public function usualDay(): int
+    /** @return list<int> minutes of the days with time to practise */
+    public function practiceMinutes(): array
     {
-        $minutes = array_values(array_filter($this->week->student->practiceDays->pluck('minutes')->all()));
-        sort($minutes);
-
-        return 2 * ($minutes[intdiv(count($minutes), 2)] ?? 0);
+        return array_values(array_filter($this->week->student->practiceDays->pluck('minutes')->all()));
     }
 
     /**

@@ -86,7 +86,7 @@ final class Filling
     {
         $hard = [];
         foreach ($this->board->on as $task => $days) {
-            if (($days >> $day & 1) === 1 && $this->board->tasks[$task]->class->isWork()) {
+            if (($days >> $day & 1) === 1 && $this->board->tasks[$task]->class->isWork() && ! $this->board->tasks[$task]->isRun()) {
                 $hard[$task] = [$this->board->new[$task] && ($days & -$days) === 1 << $day ? 1 : 0, $this->board->size[$task], $this->board->tasks[$task]->value(), -$task];
             }
         }

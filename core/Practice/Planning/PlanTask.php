@@ -120,6 +120,12 @@ final readonly class PlanTask
         return $gains;
     }
 
+    /** The run as at a concert, of all its pieces; it is done once a day. */
+    public function isRun(): bool
+    {
+        return $this->performed && $this->page === null;
+    }
+
     /** New work is met on two days, where it is wanted on as many (rule 4). */
     public function isMetTwice(): bool
     {

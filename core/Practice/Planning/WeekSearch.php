@@ -115,7 +115,8 @@ final class WeekSearch
     }
 
     /**
-     * What stood, put back and filled up, is taken where no more than a hundredth of the sum is lost by it.
+     * What stood, put back and filled up, is taken where no more than a hundredth of the best sum is lost by it, and nothing
+     * of what it came to before.
      *
      * @param  array{array<int, int>, array<int, int>, array<int, int>}  $empty
      */
@@ -131,12 +132,13 @@ final class WeekSearch
         foreach ([self::DEAR * 8, self::DEAR * 2, self::DEAR, 0] as $moving) {
             $this->board->restore($empty);
             $this->putBack();
+            $least = max($this->board->eighths(), intdiv($sum * (self::FOR_REST - 1) + self::FOR_REST - 1, self::FOR_REST));
             [$this->kept, $this->moving] = [self::DEAR * self::EIGHTH, $moving * self::EIGHTH];
             $this->fill(false);
             $this->improve(intdiv($rounds, 2));
             $this->thin();
             [$this->kept, $this->moving] = [$kept, 0];
-            if ($this->board->eighths() * self::FOR_REST >= $sum * (self::FOR_REST - 1) && $this->board->notBegun() <= $notBegun) {
+            if ($this->board->eighths() >= $least && $this->board->notBegun() <= $notBegun) {
                 return;
             }
         }
@@ -170,7 +172,8 @@ final class WeekSearch
     }
 
     /**
-     * Plans to start from, the best first: filled by value; from what stood before; each chain first; each two, one after the other.
+     * Plans to start from, the best first: filled by value; each chain first; each two, one after the other; what is new in
+     * other orders; what stood before.
      *
      * @return non-empty-list<array{int, array{array<int, int>, array<int, int>, array<int, int>}}> with their scores
      */
@@ -219,8 +222,8 @@ final class WeekSearch
         $performed = array_keys(array_filter($this->board->tasks, static fn (PlanTask $task): bool => $task->performed));
         usort($performed, fn (int $a, int $b): int => $this->board->size[$a] <=> $this->board->size[$b] ?: $a <=> $b);
         for ($day = 0; $day < $this->board->days; $day++) {
-            // The run as at the concert is of no page; it stands every day, the pieces take turns where they have to.
-            usort($performed, fn (int $a, int $b): int => [$this->board->tasks[$a]->page !== null, WeekBoard::count($this->board->on[$a])] <=> [$this->board->tasks[$b]->page !== null, WeekBoard::count($this->board->on[$b])]);
+            // The run stands every day, the pieces take turns where they have to.
+            usort($performed, fn (int $a, int $b): int => [! $this->board->tasks[$a]->isRun(), WeekBoard::count($this->board->on[$a])] <=> [! $this->board->tasks[$b]->isRun(), WeekBoard::count($this->board->on[$b])]);
             foreach ($performed as $task) {
                 $days = $this->board->on[$task] === 0 ? $this->board->firstDays($task) : $this->board->moreDays($task);
                 if (($days >> $day & 1) === 1) {

@@ -1,6 +1,7 @@
 import { Button, Group, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { type Api, choices, type LessonCard, type LessonTask } from '../api';
+import { QUIET } from '../shared/quiet';
 import { tempoWords } from '../shared/words';
 import styles from './LessonCardRow.module.css';
 import { StepRow } from './StepRow';
@@ -156,13 +157,7 @@ function SlipNoted({ slip, title, drop }: { slip: Slip; title: string; drop: () 
                 ▲ {slip.place}: {slip.words}
             </Text>
             <Text size="sm">→ {title}</Text>
-            <Button
-                size="compact-xs"
-                variant="subtle"
-                c="var(--ink)"
-                onClick={drop}
-                aria-label={`Take back: ${slip.words}, ${slip.place}`}
-            >
+            <Button {...QUIET} onClick={drop} aria-label={`Take back: ${slip.words}, ${slip.place}`}>
                 undo
             </Button>
         </Group>

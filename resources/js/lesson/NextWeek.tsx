@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { type Api, ask, at, keyOf } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
+import { QUIET } from '../shared/quiet';
 import { minutes, tempoWords } from '../shared/words';
 import styles from './NextWeek.module.css';
 import type { LessonData } from './useLesson';
@@ -97,7 +98,7 @@ function Stuck({ data }: { data: LessonData }) {
                     <Text size="sm">
                         {last.stuck.piece}, {last.stuck.stage}: {last.relief.words}.
                     </Text>
-                    <Button {...SMALL} onClick={() => takeBack.mutate(last)}>
+                    <Button {...QUIET} onClick={() => takeBack.mutate(last)}>
                         take it back
                     </Button>
                 </Group>
@@ -106,8 +107,6 @@ function Stuck({ data }: { data: LessonData }) {
         </>
     );
 }
-
-const SMALL = { size: 'compact-xs', variant: 'subtle', c: 'var(--ink)' } as const;
 
 /** The pages that come next: opened, or left out and put back. */
 function NextPages({ data, openPage }: { data: LessonData; openPage: (next: NextPage) => void }) {
@@ -141,7 +140,7 @@ function NextPages({ data, openPage }: { data: LessonData; openPage: (next: Next
                         {next.page}
                     </Text>
                     <Button
-                        {...SMALL}
+                        {...QUIET}
                         aria-label={`Leave out ${next.title}, ${next.page}`}
                         onClick={() => skip.mutate({ page: next, out: true })}
                     >
@@ -152,7 +151,7 @@ function NextPages({ data, openPage }: { data: LessonData; openPage: (next: Next
             {leftOut !== null && (
                 <Group gap="xs" role="status">
                     <Text size="sm">{leftOut.title} is left out.</Text>
-                    <Button {...SMALL} onClick={() => skip.mutate({ page: leftOut, out: false })}>
+                    <Button {...QUIET} onClick={() => skip.mutate({ page: leftOut, out: false })}>
                         put it back
                     </Button>
                 </Group>

@@ -304,7 +304,7 @@ describe('a lesson', () => {
                     {
                         kind: 'line-turn-stall',
                         title: 'Over the line end',
-                        instruction: 'Over the turn of the line, eyes ahead.',
+                        instruction: 'Play over the line end. Look ahead.',
                         piece: 'Blue Gate',
                         place: 'bars 3–5',
                         hand: null,

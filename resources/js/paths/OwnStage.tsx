@@ -48,15 +48,17 @@ export function OwnStage({ start, keep, close }: Props) {
                 />
                 <TextInput
                     label="It passes"
-                    placeholder={usually(draft.threeInARow)}
+                    placeholder={choices.PassMark.find((one) => one.value === draft.usually)?.label}
                     maxLength={190}
                     value={draft.passMark}
                     onChange={(event) => set({ passMark: event.currentTarget.value })}
                 />
                 <Checkbox
                     label="Three in a row, not once through"
-                    checked={draft.threeInARow}
-                    onChange={(event) => set({ threeInARow: event.currentTarget.checked })}
+                    checked={draft.usually === 'three in a row'}
+                    onChange={(event) =>
+                        set({ usually: event.currentTarget.checked ? 'three in a row' : 'once through' })
+                    }
                 />
                 <HandAndParts draft={draft} set={set} />
                 <Group>
@@ -95,9 +97,4 @@ function HandAndParts({ draft, set }: { draft: Step; set: (change: Partial<Step>
             />
         </Group>
     );
-}
-
-/** When it passes, where nothing else is written. */
-function usually(threeInARow: boolean): string | undefined {
-    return choices.PassMark.find((one) => one.value === (threeInARow ? 'three in a row' : 'once through'))?.label;
 }

@@ -13,7 +13,6 @@ const step = (kind: Step['kind']): Step => ({
     passMark: '',
     petal: null,
     hand: null,
-    threeInARow: false,
     usually: 'once through' as const,
     chunks: 'line',
 });
@@ -82,7 +81,7 @@ describe('paths', () => {
             expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({
                 steps: [
                     { kind: 'finish' },
-                    { kind: 'own', name: 'Hum it', sentence: 'Hum the tune.', threeInARow: true },
+                    { kind: 'own', name: 'Hum it', sentence: 'Hum the tune.', usually: 'three in a row' },
                 ],
             }),
         );

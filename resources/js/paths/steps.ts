@@ -21,7 +21,6 @@ export const EMPTY_STEP: Step = {
     passMark: '',
     petal: null,
     hand: null,
-    threeInARow: true,
     usually: 'three in a row',
     chunks: 'line',
 };
