@@ -11,6 +11,7 @@ export default defineConfig({
     use: {
         baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:8000',
         viewport: { width: 1280, height: 800 },
+        locale: 'en-GB',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: [

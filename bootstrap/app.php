@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\English;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TrustProxies;
 use App\Http\Middleware\TryAgain;
@@ -21,6 +22,7 @@ use Illuminate\View\Middleware\ShareErrorsFromSession;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\InvalidScore;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -56,5 +58,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // So is whatever else was kept, as a path of her own, and is refused now.
         $exceptions->render(static fn (Refusal $reason): JsonResponse => new JsonResponse(['message' => ucfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
         $exceptions->dontReport([Refusal::class]);
+        // What is wrong is told in the studio's English, wherever it was found.
+        $exceptions->respond(static fn (Response $answer): Response => $answer instanceof JsonResponse && is_array($told = $answer->getData(true)) ? $answer->setData(English::errors($told)) : $answer);
     })
     ->create();

@@ -80,7 +80,7 @@ final class Fixtures
     {
         CarbonImmutable::setTestNow(self::MONDAY.' 10:00:00');
         Carbon::setTestNow(self::MONDAY.' 10:00:00');
-        $this->studio = Studio::query()->create(['name' => $name]);
+        $this->studio = Studio::query()->create(['name' => $name, 'words' => 'uk']);
         $this->teacher = User::query()->create(['studio_id' => $this->studio->id, 'name' => 'Teacher', 'email' => "{$name}@studio.example", 'password' => 'secret-word']);
         $this->member = Membership::of($this->studio, $this->teacher, Role::Owner);
         $this->invited = Membership::query()->create(['studio_id' => $this->studio->id, 'role' => Role::Teacher, 'name' => 'Guest', 'email' => "guest-of-{$name}@studio.example"]);

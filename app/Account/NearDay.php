@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Http\English;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
@@ -19,7 +20,7 @@ final readonly class NearDay implements ValidationRule
         $first = $today->subYear();
         $last = $today->addYears($this->yearsAhead);
         if (is_string($value) && ($value < $first->toDateString() || $value > $last->toDateString())) {
-            $fail("Choose a day from {$first->format('j F Y')} to {$last->format('j F Y')}.");
+            $fail('Choose a day from '.English::date($first).' to '.English::date($last).'.');
         }
     }
 }

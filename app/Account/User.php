@@ -43,7 +43,7 @@ final class User extends Authenticatable
      */
     public function worksIn(?int $studio): void
     {
-        $all = $this->memberships()->orderBy('id')->get();
+        $all = $this->memberships()->join('studios', 'studios.id', '=', 'memberships.studio_id')->orderBy('memberships.id')->get(['memberships.*', 'studios.words']);
         $this->membership = $all->firstWhere('studio_id', $studio) ?? $all->firstWhere('studio_id', $this->studio_id) ?? $all->first();
         $this->studio_id = $this->membership?->studio_id;
         $this->syncOriginalAttribute('studio_id');

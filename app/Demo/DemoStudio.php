@@ -92,7 +92,7 @@ final class DemoStudio
 
     private function studio(User $teacher, CarbonImmutable $today, ?string $homeToken): Studio
     {
-        $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
+        $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'uk', 'paper' => 'a4', 'timezone' => 'UTC']);
         Membership::of($studio, $teacher, Role::Owner);
         $pieces = $this->books($studio);
         foreach ($this->file('students.php') as $number => $given) {

@@ -37,6 +37,7 @@ final class SettingsFor
                 fingers: $own,
                 octave: $piece->octave,
                 verdicts: $verdicts,
+                words: $studio->words,
             );
         }
 
@@ -58,6 +59,7 @@ final class SettingsFor
             age: $student->age($studio->today()),
             octave: $piece->octave,
             verdicts: $verdicts,
+            words: $studio->words,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Home;
 
+use App\Http\English;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\FamilyWord;
 use App\Student\Family\HomeChildResource;
@@ -40,13 +41,14 @@ final class HomeWeek
             $today->toDateString(),
             CarbonImmutable::now()->toIso8601String(),
             $student->timezone ?? $student->studio->timezone,
+            $student->studio->words,
             $week === null ? null : self::nextLesson($week, $student, $today)->toDateString(),
             $week->message ?? '',
             $week?->noteOfLesson() ?? '',
             FamilyWord::between($student->id, $today, $today)[0]->words ?? '',
             Care::breakAfter($student->age($today)),
             OwnPace::LONGEST_PAUSE,
-            Care::words(),
+            array_map(English::text(...), Care::words()),
             $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),
             $week === null ? [] : WeekDays::of($week),
             array_map(static fn (Student $child): HomeChildResource => new HomeChildResource($child->id, $child->first_name), [$link->student, ...$link->siblings->all()]),
@@ -66,7 +68,7 @@ final class HomeWeek
             $task->kind,
             TaskSign::of($task->kind, $task->stage?->kind),
             $task->title,
-            $task->instruction,
+            $task->instruction(),
             $task->learning?->piece->title,
             $task->learning?->piece->page->inBook() ?? '',
             $task->hand,

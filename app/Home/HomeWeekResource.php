@@ -7,6 +7,7 @@ namespace App\Home;
 use App\Api\ListOf;
 use App\Student\Family\HomeChildResource;
 use App\Week\WeekDayResource;
+use Nasturtium\Core\Counting\NoteWords;
 use OpenApi\Attributes as OA;
 
 /** The week at home: its tasks, which of them stand on which day, and what the teacher says. */
@@ -31,6 +32,8 @@ final readonly class HomeWeekResource
         public string $now,
         #[OA\Property]
         public string $timezone,
+        #[OA\Property(description: 'of the studio')]
+        public NoteWords $words,
         #[OA\Property]
         public ?string $lessonOn,
         #[OA\Property]

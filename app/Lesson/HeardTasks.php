@@ -54,7 +54,7 @@ final class HeardTasks
                 TaskKind::from($row->kind),
                 $row->stage_id,
                 $row->title,
-                $row->instruction,
+                Task::said(TaskKind::from($row->kind), $row->stage_id, $row->instruction),
                 $row->piece_id,
                 $row->piece,
                 $row->learning_id,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Http\English;
 use App\Week\Remedies\FindRemedies;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -32,11 +33,11 @@ final class KnownRemedies
             $row->measure,
             $row->last_measure ?? $row->measure,
             $row->client_key,
-            $row->place,
+            English::text($row->place),
             Hand::tryFrom($row->hand ?? ''),
         ))->all());
 
-        return [$slips, $slips === [] ? [] : self::remedies($lesson, md5(self::VERSION.$rows->toJson()))];
+        return [$slips, $slips === [] ? [] : self::remedies($lesson, md5(self::VERSION.English::words()->value.$rows->toJson()))];
     }
 
     /** @return Collection<int, \stdClass> all that the remedies follow from: slips of this lesson and of the weeks before, their tempo and music */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Http\English;
 use App\Student\Learning\Learning;
 use Nasturtium\Core\Practice\Remedy;
 use Nasturtium\Core\Practice\Slip;
@@ -41,13 +42,13 @@ final readonly class RemedyResource
         return new self(
             $remedy->kind,
             $remedy->kind->title(),
-            $remedy->kind->remedy(),
+            English::text($remedy->kind->remedy()),
             $learning->piece->title,
-            BarRange::between($remedy->from, $remedy->to)->words(),
+            English::text(BarRange::between($remedy->from, $remedy->to)->words()),
             $remedy->hand,
             $remedy->tempo,
             $remedy->halfMinutes / 2,
-            $remedy->why,
+            English::text($remedy->why),
         );
     }
 }

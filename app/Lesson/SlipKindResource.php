@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Http\English;
 use Nasturtium\Core\Practice\Slip;
 use OpenApi\Attributes as OA;
 
@@ -26,6 +27,6 @@ final readonly class SlipKindResource
 
     public static function of(Slip $slip): self
     {
-        return new self($slip, $slip->key(), $slip->words(), $slip->remedy(), $slip->title());
+        return new self($slip, $slip->key(), $slip->words(), English::text($slip->remedy()), $slip->title());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson;
 
+use App\Http\English;
 use Nasturtium\Core\Practice\Slip as SlipKind;
 use Nasturtium\Core\Score\Hand;
 use OpenApi\Attributes as OA;
@@ -35,6 +36,6 @@ final readonly class SlipResource
 
     public static function of(Slip $slip): self
     {
-        return new self($slip->id, $slip->task_id, $slip->kind, $slip->kind->words(), $slip->measure, $slip->last_measure ?? $slip->measure, $slip->client_key, $slip->place, $slip->hand);
+        return new self($slip->id, $slip->task_id, $slip->kind, $slip->kind->words(), $slip->measure, $slip->last_measure ?? $slip->measure, $slip->client_key, English::text($slip->place), $slip->hand);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Http\English;
 use App\Student\KnowNotes;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
@@ -93,12 +94,12 @@ final class ProgressOf
         $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky);
 
         return [
-            ...TermWords::practice(
+            ...array_map(English::text(...), TermWords::practice(
                 $student->first_name,
                 array_sum(array_column($weeks, 'daysPlanned')),
                 array_sum(array_column($weeks, 'daysPractised')),
                 (int) array_sum(array_column($weeks, 'practised')),
-            ),
+            )),
             ...TermWords::pieces(
                 array_values($finished->pluck('title')->all()),
                 array_values($current->pluck('title')->all()),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Http\English;
 use App\Student\KnowNotes;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
@@ -41,7 +42,7 @@ final class Slips
             if ($slip->held_on >= $first && $slip->held_on <= $last) {
                 $kinds[$slip->kind] ??= [0, 0];
                 $kinds[$slip->kind][$slip->held_on > $middle ? 0 : 1]++;
-                $place = [$titles[$slip->learning_id] ?? '', $slip->place, Slip::from($slip->kind)->words()];
+                $place = [$titles[$slip->learning_id] ?? '', English::text($slip->place), Slip::from($slip->kind)->words()];
                 $places[implode("\n", [$slip->learning_id, ...$place])] ??= [...$place, 0];
                 $places[implode("\n", [$slip->learning_id, ...$place])][3]++;
             }

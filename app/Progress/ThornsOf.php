@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Http\English;
 use App\Page\Piece\Piece;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -29,7 +30,7 @@ final class ThornsOf
             $rate = isset($thorns[$row->piece_id]) ? $rate->slipped($thorns[$row->piece_id], $row->first, $row->last, $row->times) : $rate;
         }
 
-        return new ThornsResource($rate->slipsOn, $rate->barsOn, $rate->slipsElsewhere, $rate->barsElsewhere, $rate->ratio()?->toFloat(), $rate->words());
+        return new ThornsResource($rate->slipsOn, $rate->barsOn, $rate->slipsElsewhere, $rate->barsElsewhere, $rate->ratio()?->toFloat(), English::text($rate->words()));
     }
 
     /** @return array<int, list<int>> indices of measures, by piece */

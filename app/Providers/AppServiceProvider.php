@@ -10,6 +10,7 @@ use App\Account\Studio;
 use App\Account\StudioPolicy;
 use App\Home\Letters\Mail as KeptMail;
 use App\Home\Letters\Outbox;
+use App\Http\English;
 use App\Http\QuietSessionHandler;
 use App\Http\WrongTokens;
 use App\Lesson\Lesson;
@@ -109,6 +110,10 @@ final class AppServiceProvider extends ServiceProvider
         $opens = $link !== null && $link->student->left_on === null && $link->opens($link->student->studio->today());
         if ($link === null) {
             WrongTokens::note($request);
+        }
+
+        if ($link !== null) {
+            English::speak($link->student->studio->words);
         }
 
         return $opens ? $link : null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use App\Http\English;
 use App\Lesson\Lesson;
 use App\Student\Learning\Learning;
 use App\Student\Learning\StageTimes;
@@ -141,7 +142,7 @@ final class ProposeWeek
             'learning_id' => $learning->id,
             'repetitions' => self::REVIEW_REPETITIONS,
             'tempo' => $tempo,
-            'why' => 'last played '.($learning->played_on ?? $learning->opened_on)->format('j M'),
+            'why' => 'last played '.English::shortDay($learning->played_on ?? $learning->opened_on),
         ]);
         $writer->bars($task, $last->bars ?? new Collection());
     }

@@ -45,7 +45,7 @@ final class SentPlan
         return array_values($week->tasks->where('kind', '!=', TaskKind::Choice)->map(static function (Task $task): PlannedLine {
             $piece = $task->learning === null ? '' : ", {$task->learning->piece->title}";
 
-            return new PlannedLine($task->id, "{$task->title}{$piece}", $task->instruction, WeekDays::dates($task->days));
+            return new PlannedLine($task->id, "{$task->title}{$piece}", $task->instruction(), WeekDays::dates($task->days));
         })->all());
     }
 }

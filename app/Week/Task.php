@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Account\OfStudent;
+use App\Http\English;
 use App\Lesson\Slip;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
@@ -74,6 +75,18 @@ final class Task extends Model implements OfStudent
     public function taskClass(): TaskClass
     {
         return $this->kind === TaskKind::Stage && $this->stage !== null ? $this->stage->kind->taskClass() : TaskClass::ofKind($this->kind);
+    }
+
+    /** What is to be done, in the studio's English; what the teacher typed stays as she typed it. */
+    public function instruction(): string
+    {
+        return self::said($this->kind, $this->stage_id, $this->instruction);
+    }
+
+    /** The same of a row of the table. */
+    public static function said(TaskKind $kind, ?int $stage, string $instruction): string
+    {
+        return $stage !== null || $kind === TaskKind::Remedy ? English::text($instruction) : $instruction;
     }
 
     public function studentId(): int

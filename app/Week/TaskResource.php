@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Api\ListOf;
+use App\Http\English;
 use App\Student\Learning\BarsResource;
 use Nasturtium\Core\Practice\LessonVerdict;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
@@ -89,8 +90,8 @@ final readonly class TaskResource
             $task->id,
             $task->kind,
             $task->title,
-            $task->instruction,
-            $task->why,
+            $task->instruction(),
+            English::text($task->why),
             $task->learning?->piece_id,
             $task->learning?->piece->title,
             $task->learning_id,

@@ -15,8 +15,8 @@ enum NoteWords: string implements Choice
     public function label(): string
     {
         return match ($this) {
-            self::American => 'whole, half, quarter, eighth',
-            self::British => 'semibreve, minim, crotchet, quaver',
+            self::American => 'American English',
+            self::British => 'British English',
         };
     }
 

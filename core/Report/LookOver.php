@@ -22,6 +22,7 @@ use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\SignKind;
+use Nasturtium\Core\Wording\Variety;
 use Nasturtium\Core\Words;
 
 /** Everything that a teacher points at before a key is played, in her order (trade 3.8). Only what is there is said. */
@@ -70,7 +71,7 @@ final class LookOver
      */
     private function point(string $what, string $text, array $bars = [], array $events = [], bool $thorn = false): void
     {
-        $this->list[] = new Pointed($what, ucfirst($text), $bars, $events, $thorn);
+        $this->list[] = new Pointed($what, Variety::in($this->breakdown->settings->words, ucfirst($text)), $bars, $events, $thorn);
     }
 
     private function clefs(): void

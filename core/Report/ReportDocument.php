@@ -6,6 +6,7 @@ namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Fingering\HandWork;
 use Nasturtium\Core\Path\Stage;
+use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\Chunk;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\StickingPoint;
@@ -18,11 +19,14 @@ use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Reading\ShakierHand;
 use Nasturtium\Core\Reading\Solfege;
 use Nasturtium\Core\Reading\StaffPlace;
+use Nasturtium\Core\Reading\Trap;
+use Nasturtium\Core\Score\Check;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Wording\Variety;
 
 /** Lays a breakdown out as the document of trade 14.1. */
 final class ReportDocument
@@ -49,7 +53,7 @@ final class ReportDocument
             version: self::VERSION,
             student: ! $settings->isForNobody,
             piece: Document\Piece::of($piece),
-            checks: array_map(Document\Check::of(...), $breakdown->checks),
+            checks: array_map($document->check(...), $breakdown->checks),
             playOrder: array_map(static fn (int $index): int => $piece->measures[$index]->number, $breakdown->playOrder),
             beats: Document\Beats::of($piece, $breakdown->playOrder),
             bars: array_map(Document\Bar::of(...), $piece->measures),
@@ -65,7 +69,7 @@ final class ReportDocument
             fingerLines: $document->barTexts(static fn (Measure $measure, Hand $hand): string => $breakdown->work[$hand->value]->line($measure)),
             notes: array_map(Document\Note::of(...), $breakdown->notes),
             landmarksDue: $settings->school === School::Landmark && $piece->notation->hasStaff() ? LandmarksDue::of($breakdown->notes, $settings->landmarks) : null,
-            traps: array_map(Document\Trap::of(...), $breakdown->traps),
+            traps: array_map($document->trap(...), $breakdown->traps),
             drill: array_map(Document\Drill::of(...), Drills::before($breakdown->notes)),
             rings: array_map(Document\Ring::of(...), Rings::of($breakdown->notes)),
             equal: $equal,
@@ -75,10 +79,26 @@ final class ReportDocument
             chunks: array_map($document->chunk(...), $breakdown->chunks),
             sticking: $sticking,
             lookOver: LookOver::of($breakdown, array_values(array_map(static fn (Document\Sticking $one): int => $one->measure, array_filter($sticking, static fn (Document\Sticking $one): bool => $one->thorn)))),
-            learn: Document\Learn::of($breakdown->learn),
+            learn: Document\Learn::of($breakdown->learn, $document->said($breakdown->learn->text())),
             path: $settings->path->name,
-            stages: array_map(static fn (Stage $stage): Document\Stage => Document\Stage::of($stage, array_map($document->chunk(...), $stage->chunks)), $breakdown->stages),
+            stages: array_map(static fn (Stage $stage): Document\Stage => Document\Stage::of($stage, $stage->step->kind === StageKind::Own ? $stage->sentence : $document->said($stage->sentence), array_map($document->chunk(...), $stage->chunks)), $breakdown->stages),
         );
+    }
+
+    /** In the studio's English. */
+    private function said(string $text): string
+    {
+        return Variety::in($this->breakdown->settings->words, $text);
+    }
+
+    private function check(Check $check): Document\Check
+    {
+        return Document\Check::of($check, $this->said($check->text));
+    }
+
+    private function trap(Trap $trap): Document\Trap
+    {
+        return Document\Trap::of($trap, $this->said($trap->text));
     }
 
     /** @return list<Document\Event> */
@@ -194,11 +214,11 @@ final class ReportDocument
         $first = self::firstOfEqual($piece, $equal);
         $thorns = StickingPoints::thorns($this->breakdown->sticking, $first);
 
-        return array_map(static function (StickingPoint $point) use ($piece, $first, $thorns): Document\Sticking {
+        return array_map(function (StickingPoint $point) use ($piece, $first, $thorns): Document\Sticking {
             $isThorn = in_array($point->index, $thorns, true);
             $others = $isThorn && isset($first[$point->index]) ? array_diff(array_keys($first, $first[$point->index], true), [$point->index]) : [];
 
-            return Document\Sticking::of($piece, $point, $isThorn, array_values(array_map(static fn (int $index): int => $piece->measures[$index]->number, $others)));
+            return Document\Sticking::of($piece, $point, $this->said(...), $isThorn, array_values(array_map(static fn (int $index): int => $piece->measures[$index]->number, $others)));
         }, $this->breakdown->sticking);
     }
 

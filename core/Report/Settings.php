@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Report;
 
 use Nasturtium\Core\Counting\CountWay;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Fingering\HandSize;
 use Nasturtium\Core\Fingering\OwnFingers;
 use Nasturtium\Core\Path\Path;
@@ -37,6 +38,7 @@ final readonly class Settings
      * @param  int|null  $age  in years; null where it is not known
      * @param  int  $octave  that the student plays above what is written, as in a duet
      * @param  array<int, Verdict>  $verdicts  what the teacher says of single bars, by measure number
+     * @param  NoteWords  $words  whose English the sentences are in; what lengths are called is said by the counting
      */
     public function __construct(
         PathKind|Path $path = PathKind::BeatFirst,
@@ -50,6 +52,7 @@ final readonly class Settings
         public ?int $age = null,
         public int $octave = 0,
         public array $verdicts = [],
+        public NoteWords $words = NoteWords::British,
     ) {
         $this->path = $path instanceof Path ? $path : Path::shipped($path);
         $this->landmarks = $landmarks ?? new Landmarks();

@@ -77,7 +77,7 @@ return [
                     L: h.5 | q r 4 2 | h.1 | h5 qr
                     TUNE,
             ]],
-            12 => ['pieces', 'pickup and eighth notes', [
+            12 => ['pieces', 'pickup, two notes on a beat', [
                 '' => <<<'TUNE'
                     title: Uphill on a Saturday
                     key: G
@@ -124,7 +124,7 @@ return [
                     L: @5=d3 h5 | h5 | q1 3 | h4 | h5
                     TUNE,
             ]],
-            9 => ['pieces', 'eighths against halves', [
+            9 => ['pieces', 'two notes on a beat against long ones', [
                 'A' => <<<'TUNE'
                     title: Tin Roof Rain
                     key: F
@@ -140,7 +140,7 @@ return [
                     L: @5=d3 w5 | h4 2 | h3 2 | w5
                     TUNE,
             ]],
-            11 => ['pieces', 'six eighths', [
+            11 => ['pieces', 'three notes on a beat', [
                 '' => <<<'TUNE'
                     title: Evening Ferry
                     time: 6/8

@@ -14,6 +14,7 @@ import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';
 import { keptSession, REMEMBERED } from './shared/session';
 import { theme, tokens } from './shared/theme';
+import { language, t } from './text';
 import { ThisWeek } from './week/ThisWeek';
 
 const client = new QueryClient({
@@ -25,7 +26,7 @@ const client = new QueryClient({
     },
 });
 
-const Opening = () => <Waiting what="One moment…" />;
+const Opening = () => <Waiting what={t('One moment…')} />;
 
 /** What opens without the teacher's rooms around it. */
 const ALONE = [
@@ -121,6 +122,8 @@ async function getReady(): Promise<void> {
 
 // What cannot be fetched now, for want of a connection, is fetched when it is wanted.
 setTimeout(() => getReady().catch(() => undefined), QUIET);
+
+document.documentElement.lang = language;
 
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { ROOMS } from './rooms';
 import {
     editor,
     engraved,
@@ -30,63 +31,9 @@ test('a wrong password is told on the form', async ({ page }) => {
 test('every room of the teacher is accessible, by day and by night', async ({ page }) => {
     test.setTimeout(300_000);
     await signIn(page);
-    const open = {
-        'this week': async () => page.goto('/'),
-        'the students': async () => page.goto('/students'),
-        'the student': async () => {
-            await page.goto('/students');
-            await page.getByRole('link', { name: 'Ada R.' }).click();
-            await expect(page.getByRole('heading', { name: 'Ada R.' })).toBeVisible();
-        },
-        'a student over time': async () => {
-            await page.getByRole('main').getByRole('link', { name: 'Progress' }).click();
-            await expect(page.getByText('Practised and planned')).toBeVisible();
-        },
-        'a term report': async () => {
-            await page.getByRole('link', { name: 'Term report' }).click();
-            await expect(page.getByLabel('Sentences')).toBeVisible();
-        },
-        'the whole studio': async () => page.goto('/progress'),
-        'the books': async () => page.goto('/books'),
-        'the studio': async () => page.goto('/studio'),
-        'the entry': async () => {
-            await page.goto('/books');
-            await page.getByRole('link', { name: 'Copper Kettle' }).click();
-            await page.getByRole('link', { name: /Edit/ }).click();
-            await engraved(page);
-        },
-        'the desk': async () => {
-            await page.goto('/books');
-            await page.getByRole('link', { name: 'Copper Kettle' }).click();
-            await engraved(page);
-            await page.keyboard.press('f');
-            await page.keyboard.press('C');
-            await page.keyboard.press('j');
-        },
-        'the stages': async () => page.keyboard.press('s'),
-        'a lens on paper': async () => {
-            await page.keyboard.press('w');
-            await engraved(page);
-        },
-        'the paths': async () => {
-            await page.goto('/paths');
-            await page.getByRole('button', { name: 'Copy' }).first().click();
-        },
-        'the plan': async () => {
-            await page.goto('/');
-            await page.getByRole('link', { name: 'Plan of Ada R.' }).click();
-            await expect(page.locator('[data-task]').first()).toBeVisible();
-        },
-        'the lesson': async () => {
-            await page.goto('/');
-            await page.getByRole('button', { name: 'Lesson of Ada R.' }).click();
-            await expect(page.getByRole('button', { name: /Finish, and see/ })).toBeVisible();
-            await page.keyboard.press('j');
-        },
-    };
-    for (const [room, visit] of Object.entries(open)) {
+    for (const [room, visit] of ROOMS) {
         await test.step(room, async () => {
-            await visit();
+            await visit(page);
             await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
             await expectAccessibleByDayAndNight(page);
             await expectNarrow(page);

@@ -132,7 +132,7 @@ test('what is no backup, or of a newer version, or here already, is refused and 
 test('the backup command writes a file, or says that nobody has the address', function (): void {
     $file = sys_get_temp_dir().'/'.uniqid().'.zip';
     $this->artisan('nasturtium:backup', ['email' => $this->own->teacher->email, 'file' => $file])->assertSuccessful();
-    expect(json_decode(unzipped($file)['manifest.json'], true))->toMatchArray(['format' => 'nasturtium-studio', 'studio' => ['name' => 'north', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC', 'phrases' => null, 'count_words' => null, 'consent_age' => 16, 'keep_drafts' => 180, 'keep_mails' => 365]]);
+    expect(json_decode(unzipped($file)['manifest.json'], true))->toMatchArray(['format' => 'nasturtium-studio', 'studio' => ['name' => 'north', 'words' => 'uk', 'paper' => 'a4', 'timezone' => 'UTC', 'phrases' => null, 'count_words' => null, 'consent_age' => 16, 'keep_drafts' => 180, 'keep_mails' => 365]]);
     unlink($file);
     $this->artisan('nasturtium:backup', ['email' => 'nobody@studio.example', 'file' => $file])->expectsOutputToContain('No teacher')->assertFailed();
     $this->artisan('nasturtium:restore', ['email' => 'nobody@studio.example', 'file' => $file])->assertFailed();

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Nasturtium\Core\Counting\NoteWords;
 
 /**
  * Somebody in a studio, or whoever is invited into it: then nobody stands behind it yet, and its link is answered.
@@ -26,6 +27,7 @@ use Illuminate\Support\Str;
  * @property ?string $token_hash of the invitation
  * @property ?Carbon $invited_until
  * @property-read Studio $studio
+ * @property-read ?NoteWords $words of the studio, where somebody goes to work in it
  * @property-read ?int $students_count
  */
 final class Membership extends Model
@@ -89,6 +91,6 @@ final class Membership extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['role' => Role::class, 'invited_until' => 'datetime'];
+        return ['role' => Role::class, 'words' => NoteWords::class, 'invited_until' => 'datetime'];
     }
 }

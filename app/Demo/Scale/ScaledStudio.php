@@ -86,7 +86,7 @@ final class ScaledStudio
         }
 
         return DB::transaction(static function () use ($students, $years, $today): Studio {
-            $studio = Studio::query()->create(['name' => 'Long Meadow Piano School', 'words' => 'us', 'paper' => 'a4', 'timezone' => 'UTC']);
+            $studio = Studio::query()->create(['name' => 'Long Meadow Piano School', 'words' => 'uk', 'paper' => 'a4', 'timezone' => 'UTC']);
             $teacher = User::query()->create(['studio_id' => $studio->id, 'name' => 'Imre Holm', 'email' => self::email($students, $years), 'password' => self::PASSWORD]);
             Membership::of($studio, $teacher, Role::Owner);
             for ($year = $today->year - $years; $year <= $today->year; $year++) {

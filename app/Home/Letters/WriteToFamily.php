@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home\Letters;
 
 use App\Account\Letter;
+use App\Http\English;
 
 use App\Student\Student;
 use App\Week\SentPlan;
@@ -30,8 +31,8 @@ final class WriteToFamily
             }
         }
         $lines[] = '';
-        $lines[] = "The next lesson is on {$week->ends_on->format('l, j F')}.";
-        self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from {$week->starts_on->format('j F')}", $lines));
+        $lines[] = 'The next lesson is on '.English::weekday($week->ends_on).'.';
+        self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from ".English::day($week->starts_on), $lines));
     }
 
     /** @param non-empty-list<string> $changes in a plan that the family has */

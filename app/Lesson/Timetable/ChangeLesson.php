@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
+use App\Http\English;
 use App\Lesson\Lesson;
 use App\Student\Student;
 use App\Student\Timetable\AtOneTime;
@@ -26,7 +27,7 @@ final class ChangeLesson
             $held = $change['state'] === LessonState::Cancelled ? $slot : $change['heldOn'];
             $day = CarbonImmutable::parse((string) $slot);
             if ($slot !== null && $student->lessonOnOrAfter($day)->toDateString() !== $slot && ! $this->isChanged($student, $slot)) {
-                throw ValidationException::withMessages(['slotOn' => "{$day->format('l, j F')} has no lesson in the timetable."]);
+                throw ValidationException::withMessages(['slotOn' => English::weekday($day).' has no lesson in the timetable.']);
             }
             $lesson = $slot === null ? new Lesson() : $this->ofSlot($student, $slot);
             $there = Lesson::query()->where('student_id', $student->id)->where('held_on', $held)->whereKeyNot($lesson->id ?? 0)->exists();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Page\Piece;
 
 use App\Api\ListOf;
+use App\Http\English;
 use App\Page\Entry\FixResource;
 use Nasturtium\Core\Formats\Shorthand\ReadShorthand;
 use Nasturtium\Core\Formats\Shorthand\ShorthandFix;
@@ -36,7 +37,7 @@ final readonly class CheckResource
 
     public static function of(Check $check, ?FixResource $fix = null): self
     {
-        return new self($check->code, (string) $check->place, $check->hand, $check->text, $check->events, $fix);
+        return new self($check->code, (string) $check->place, $check->hand, English::text($check->text), $check->events, $fix);
     }
 
     /** With what mends it in the text it was read from, where that is certain. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Page\Piece;
 
 use App\Api\ListOf;
+use App\Http\English;
 use OpenApi\Attributes as OA;
 
 /** A piece with its music as MusicXML. */
@@ -61,7 +62,7 @@ final readonly class PieceResource
             $piece->revision,
             $piece->duet,
             $piece->octave ?? 0,
-            $piece->not_read === '' ? [] : explode("\n", $piece->not_read),
+            $piece->not_read === '' ? [] : array_map(English::text(...), explode("\n", $piece->not_read)),
         );
     }
 }

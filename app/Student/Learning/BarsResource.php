@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
+use App\Http\English;
 use App\Week\TaskBars;
 use Nasturtium\Core\Score\BarRange;
 use OpenApi\Attributes as OA;
@@ -32,6 +33,6 @@ final readonly class BarsResource
 
     public static function over(int $first, int $last, string $fromPlace, string $toPlace): self
     {
-        return new self($first, $last, $fromPlace, $toPlace, (new BarRange((int) $fromPlace, (int) $toPlace))->words());
+        return new self($first, $last, $fromPlace, $toPlace, English::text((new BarRange((int) $fromPlace, (int) $toPlace))->words()));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Learning;
 
 use App\Account\OfStudent;
+use App\Http\English;
 use App\Student\Learning\Stuck\StuckStages;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
@@ -64,7 +65,9 @@ final class Stage extends Model implements OfStudent
     public function instruction(): string
     {
         // Pages that were opened before sentences fitted them have the usual one.
-        return $this->sentence !== '' ? $this->sentence : $this->kind->sentence();
+        $sentence = $this->sentence !== '' ? $this->sentence : $this->kind->sentence();
+
+        return $this->isOwn() ? $sentence : English::text($sentence);
     }
 
     public function passMark(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Student\Paths;
 
+use App\Http\English;
 use Nasturtium\Core\Path\Effort;
 use Nasturtium\Core\Path\PassMark;
 use Nasturtium\Core\Path\PathStep;
@@ -41,7 +42,7 @@ final readonly class PathStepResource
         return new self(
             $step->kind,
             $step->name,
-            $step->sentence,
+            $step->kind === StageKind::Own ? $step->sentence : English::text($step->sentence),
             $step->passMark,
             $step->petal,
             $step->hand,

@@ -6,6 +6,7 @@ namespace App\Student\Timetable;
 
 use App\Account\Members\Membership;
 use App\Account\Members\Role;
+use App\Http\English;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -47,7 +48,7 @@ final class AtOneTime
             foreach (LessonsAhead::between($other, $day, $day) as $lesson) {
                 $theirs = new LessonHour($lesson->time, $lesson->minutes);
                 if ($lesson->state !== LessonState::Cancelled && $theirs->meets($hour)) {
-                    self::refuse($other, $day->format('l, j F').', '.$theirs->words());
+                    self::refuse($other, English::weekday($day).', '.$theirs->words());
                 }
             }
         }

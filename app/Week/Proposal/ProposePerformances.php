@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week\Proposal;
 
+use App\Http\English;
 use App\Student\Learning\Learning;
 use App\Student\Learning\Stage;
 use App\Student\Performances\Performance;
@@ -97,6 +98,6 @@ final class ProposePerformances
 
     private static function why(Performance $performance): string
     {
-        return "{$performance->title}, {$performance->on_date->format('j M')}";
+        return "{$performance->title}, ".English::shortDay($performance->on_date);
     }
 }

@@ -27,8 +27,8 @@ final readonly class Check implements \JsonSerializable
         public array $events,
     ) {}
 
-    public static function of(ScoreCheck $check): self
+    public static function of(ScoreCheck $check, string $text): self
     {
-        return new self($check->code, (string) $check->place, $check->hand, $check->text, $check->events);
+        return new self($check->code, (string) $check->place, $check->hand, $text, $check->events);
     }
 }

@@ -24,8 +24,8 @@ final readonly class Learn implements \JsonSerializable
         public array $order,
     ) {}
 
-    public static function of(LearningOrder $learn): self
+    public static function of(LearningOrder $learn, string $text): self
     {
-        return new self($learn->text(), $learn->bars, new LearnHands(...$learn->hands), array_map(LearnBar::of(...), $learn->order));
+        return new self($text, $learn->bars, new LearnHands(...$learn->hands), array_map(LearnBar::of(...), $learn->order));
     }
 }

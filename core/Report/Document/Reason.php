@@ -25,8 +25,8 @@ final readonly class Reason implements \JsonSerializable
         public array $events,
     ) {}
 
-    public static function of(ReasonFound $reason): self
+    public static function of(ReasonFound $reason, string $text): self
     {
-        return new self($reason->difficulty, $reason->text, $reason->score(), $reason->events);
+        return new self($reason->difficulty, $text, $reason->score(), $reason->events);
     }
 }

@@ -40,15 +40,18 @@ final readonly class Stage implements \JsonSerializable
         public array $waitsFor,
     ) {}
 
-    /** @param list<Chunk> $chunks */
-    public static function of(StageOfPage $stage, array $chunks): self
+    /**
+     * @param  string  $do  its sentence, in the words of the studio
+     * @param  list<Chunk>  $chunks
+     */
+    public static function of(StageOfPage $stage, string $do, array $chunks): self
     {
         return new self(
             $stage->step->name,
             $stage->step->petal,
             $stage->step->hand,
             $chunks,
-            $stage->sentence,
+            $do,
             $stage->step->passMark,
             $stage->times->first / 2,
             $stage->times->later / 2,

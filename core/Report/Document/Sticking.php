@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Report\Document;
 
+use Nasturtium\Core\Pattern\Reason as ReasonFound;
 use Nasturtium\Core\Pattern\StickingPoint;
 use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Pattern\WhatHelps;
@@ -33,16 +34,21 @@ final readonly class Sticking implements \JsonSerializable
         public array $serves,
     ) {}
 
-    /** @param list<int> $serves */
-    public static function of(Piece $piece, StickingPoint $point, bool $thorn, array $serves): self
+    /**
+     * @param  \Closure(string): string  $said  in the words of the studio
+     * @param  list<int>  $serves
+     */
+    public static function of(Piece $piece, StickingPoint $point, \Closure $said, bool $thorn, array $serves): self
     {
+        $helps = WhatHelps::with($point, $piece);
+
         return new self(
             $piece->measures[$point->index]->number,
             $point->score,
             $thorn,
             $point->teacher,
-            array_map(Reason::of(...), $point->reasons),
-            WhatHelps::with($point, $piece),
+            array_map(static fn (ReasonFound $reason): Reason => Reason::of($reason, $said($reason->text)), $point->reasons),
+            $helps === null ? null : $said($helps),
             $serves,
         );
     }

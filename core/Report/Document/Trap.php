@@ -27,8 +27,8 @@ final readonly class Trap implements \JsonSerializable
         public array $events,
     ) {}
 
-    public static function of(ReadingTrap $trap): self
+    public static function of(ReadingTrap $trap, string $text): self
     {
-        return new self($trap->code, (string) $trap->place, $trap->hand, $trap->text, $trap->events);
+        return new self($trap->code, (string) $trap->place, $trap->hand, $text, $trap->events);
     }
 }

@@ -4,6 +4,7 @@ import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { type Api, api, ask, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { t } from '../text';
 import { Devices } from './Devices';
 import { SecondStep } from './SecondStep';
 import { Studios } from './Studios';
@@ -19,14 +20,16 @@ export function Account() {
         client.invalidateQueries({ queryKey: keyOf('/session') });
     };
     const confirmed = useConfirmation(kept);
-    if (account.isPending) return <Waiting what="Opening your account…" />;
+    if (account.isPending) return <Waiting what={t('Opening your account…')} />;
     if (account.error) return <Trouble error={account.error} again={() => account.refetch()} />;
     return (
         <Stack maw={760} gap="md">
             <Title order={1} fz={28}>
-                Account
+                {t('Account')}
             </Title>
-            {confirmed.isSuccess && <Text role="status">From now on you sign in with {account.data.email}.</Text>}
+            {confirmed.isSuccess && (
+                <Text role="status">{t('From now on you sign in with {{email}}.', { email: account.data.email })}</Text>
+            )}
             <Trouble error={confirmed.error} />
             <NameForm data={account.data} kept={kept} />
             <EmailForm data={account.data} kept={kept} />
@@ -95,9 +98,9 @@ function NameForm({ data, kept }: FormProps) {
     const [name, setName] = useState(data.name);
     const save = useMutation({ mutationFn: () => ask('patch', '/account', { body: { name } }), onSuccess: kept });
     return (
-        <Part title="Name" save={save} verb="Save" done="Saved.">
+        <Part title={t('Name')} save={save} verb={t('Save')} done={t('Saved.')}>
             <TextInput
-                label="Your name"
+                label={t('Your name')}
                 required
                 maxLength={120}
                 autoComplete="name"
@@ -118,21 +121,22 @@ function EmailForm({ data, kept }: FormProps) {
         },
     });
     return (
-        <Part title="Email" save={save} verb="Change" done="Now open the mail that was sent there.">
+        <Part title={t('Email')} save={save} verb={t('Change')} done={t('Now open the mail that was sent there.')}>
             <Text>
-                You sign in with {data.email}.
-                {data.newEmail !== null && ` ${data.newEmail} waits until the mail sent there is opened.`}
+                {t('You sign in with {{email}}.', { email: data.email })}
+                {data.newEmail !== null &&
+                    t(' {{newEmail}} waits until the mail sent there is opened.', { newEmail: data.newEmail })}
             </Text>
             <Group grow align="flex-start">
                 <TextInput
-                    label="New address"
+                    label={t('New address')}
                     type="email"
                     required
                     value={draft.email}
                     onChange={(event) => setDraft({ ...draft, email: event.currentTarget.value })}
                 />
                 <PasswordInput
-                    label="Your password"
+                    label={t('Your password')}
                     required
                     autoComplete="current-password"
                     value={draft.password}
@@ -153,17 +157,22 @@ function PasswordForm({ kept }: Pick<FormProps, 'kept'>) {
         },
     });
     return (
-        <Part title="Password" save={save} verb="Change" done="Changed. Your other devices are signed out.">
+        <Part
+            title={t('Password')}
+            save={save}
+            verb={t('Change')}
+            done={t('Changed. Your other devices are signed out.')}
+        >
             <Group grow align="flex-start">
                 <PasswordInput
-                    label="Password now"
+                    label={t('Password now')}
                     required
                     autoComplete="current-password"
                     value={draft.current}
                     onChange={(event) => setDraft({ ...draft, current: event.currentTarget.value })}
                 />
                 <PasswordInput
-                    label="New password, 10 characters or more"
+                    label={t('New password, 10 characters or more')}
                     required
                     minLength={10}
                     autoComplete="new-password"

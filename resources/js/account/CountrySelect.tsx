@@ -1,5 +1,6 @@
 import { Select } from '@mantine/core';
 import { useMemo } from 'react';
+import { t } from '../text';
 
 export const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
@@ -22,8 +23,8 @@ export function CountrySelect({ codes, value, set }: Props) {
     }, [codes]);
     return (
         <Select
-            label="Country"
-            description="It sets the time zone, the paper, and US or UK words of music. You can change each later."
+            label={t('Country')}
+            description={t('It sets the time zone, the paper, and US or UK words of music. You can change each later.')}
             required
             searchable
             inputMode="search"

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { dateOf, shortDate, timeOf } from '../shared/words';
+import { t } from '../text';
 import styles from './Devices.module.css';
 
 /** Where the account is signed in; each other device can be signed out, or all at once. */
@@ -17,9 +18,9 @@ export function Devices() {
     const endAll = useMutation({ mutationFn: () => ask('delete', '/account/sessions'), onSuccess });
     const rows = sessions.data ?? [];
     return (
-        <section className="sheet" aria-label="Devices">
+        <section className="sheet" aria-label={t('Devices')}>
             <Title order={2} fz="lg" mb="xs">
-                Devices
+                {t('Devices')}
             </Title>
             <ul className={`plain-list ${styles.list}`}>
                 {rows.map((row) => (
@@ -29,13 +30,16 @@ export function Devices() {
                                 {row.device}
                                 <span className="faint">
                                     {row.isThis
-                                        ? ', this one'
-                                        : `, used ${shortDate(dateOf(row.usedAt))}, ${timeOf(row.usedAt)}`}
+                                        ? t(', this one')
+                                        : t(', used {{shortDate}}, {{timeOf}}', {
+                                              shortDate: shortDate(dateOf(row.usedAt)),
+                                              timeOf: timeOf(row.usedAt),
+                                          })}
                                 </span>
                             </Text>
                             {!row.isThis && (
                                 <Button size="compact-sm" variant="default" onClick={() => end.mutate(row.token)}>
-                                    Sign out
+                                    {t('Sign out')}
                                 </Button>
                             )}
                         </Group>
@@ -44,7 +48,7 @@ export function Devices() {
             </ul>
             {rows.length > 2 && (
                 <Button mt="sm" variant="default" loading={endAll.isPending} onClick={() => endAll.mutate()}>
-                    Sign out everywhere else
+                    {t('Sign out everywhere else')}
                 </Button>
             )}
             <Trouble error={sessions.error ?? end.error ?? endAll.error} />

@@ -1,5 +1,6 @@
 import { Stack, Text, Title } from '@mantine/core';
 import type { FormEvent, ReactNode } from 'react';
+import { t } from '../text';
 import styles from './SignIn.module.css';
 
 interface Props {
@@ -17,7 +18,7 @@ export function Door({ submit, words, wide = false, children }: Props) {
                 <div>
                     <img src="/leaf.svg" alt="" width="44" height="44" />
                     <Title order={1} fz={34}>
-                        Nasturtium
+                        {t('Nasturtium')}
                     </Title>
                     <Text className="faint">{words}</Text>
                 </div>

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ask } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import { Door } from './Door';
 
 /** Asks for a mail with a link to a new password. */
@@ -15,15 +16,16 @@ export function Forgotten() {
         send.mutate();
     };
     return (
-        <Door submit={submit} words="A link to a new password comes by mail.">
+        <Door submit={submit} words={t('A link to a new password comes by mail.')}>
             {send.isSuccess ? (
                 <Text role="status">
-                    If there is an account with this address, a mail is on its way. The link in it holds for an hour. No
-                    mail? Whoever runs this installation can give you a new password.
+                    {t(
+                        'If there is an account with this address, a mail is on its way. The link in it holds for an hour. No mail? Whoever runs this installation can give you a new password.',
+                    )}
                 </Text>
             ) : (
                 <TextInput
-                    label="Email"
+                    label={t('Email')}
                     type="email"
                     required
                     autoComplete="username"
@@ -35,11 +37,11 @@ export function Forgotten() {
             <Trouble error={send.error} />
             {!send.isSuccess && (
                 <Button type="submit" loading={send.isPending}>
-                    Send the link
+                    {t('Send the link')}
                 </Button>
             )}
             <Anchor component={Link} to="/sign-in" size="sm" c="var(--ink)">
-                Back to sign in
+                {t('Back to sign in')}
             </Anchor>
         </Door>
     );
@@ -62,10 +64,13 @@ export function NewPassword() {
         reset.mutate();
     };
     return (
-        <Door submit={submit} words={`A new password for ${search.get('email') ?? 'your account'}.`}>
+        <Door
+            submit={submit}
+            words={t('A new password for {{get}}.', { get: search.get('email') ?? t('your account') })}
+        >
             <PasswordInput
-                label="New password"
-                description="At least 10 characters."
+                label={t('New password')}
+                description={t('At least 10 characters.')}
                 required
                 minLength={10}
                 autoComplete="new-password"
@@ -75,7 +80,7 @@ export function NewPassword() {
             />
             <Trouble error={reset.error} />
             <Button type="submit" loading={reset.isPending}>
-                Save it, and sign in
+                {t('Save it, and sign in')}
             </Button>
         </Door>
     );

@@ -5,6 +5,7 @@ import { Link, useLocation } from 'react-router';
 import { type Api, ask } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useEnter } from '../shared/studios';
+import { t } from '../text';
 import { Door } from './Door';
 import { NewPasswordField } from './NewPasswordField';
 
@@ -16,13 +17,13 @@ export function Invited() {
         queryFn: () => ask('post', '/invitations/opened', { body: { token } }),
         retry: false,
     });
-    if (invitation.isPending) return <Waiting what="Opening the invitation…" />;
+    if (invitation.isPending) return <Waiting what={t('Opening the invitation…')} />;
     if (invitation.error) {
         return (
-            <Door submit={(event) => event.preventDefault()} words="The invitation cannot be opened.">
+            <Door submit={(event) => event.preventDefault()} words={t('The invitation cannot be opened.')}>
                 <Trouble error={invitation.error} />
                 <Anchor component={Link} to="/sign-in" c="var(--ink)">
-                    Sign in
+                    {t('Sign in')}
                 </Anchor>
             </Door>
         );
@@ -40,13 +41,18 @@ function Invitation({ token, data }: { token: string; data: Api['InvitationResou
         join.mutate();
     };
     const isNew = data.signedIn === null && !data.isKnown;
-    const words = `You are invited to ${data.studio}, as ${data.role === 'assistant' ? 'an assistant' : 'a teacher'}.`;
+    const words = t('You are invited to {{studio}}, as {{which}}.', {
+        studio: data.studio,
+        which: data.role === 'assistant' ? t('an assistant') : t('a teacher'),
+    });
     return (
         <Door submit={submit} words={words}>
-            {data.signedIn !== null && <Text>You are signed in as {data.signedIn}.</Text>}
+            {data.signedIn !== null && (
+                <Text>{t('You are signed in as {{signedIn}}.', { signedIn: data.signedIn })}</Text>
+            )}
             {data.signedIn === null && data.isKnown && (
                 <Text>
-                    There is an account for {data.email} already.{' '}
+                    {t('There is an account for {{email}} already.', { email: data.email })}{' '}
                     <Anchor
                         component={Link}
                         to="/sign-in"
@@ -54,7 +60,7 @@ function Invitation({ token, data }: { token: string; data: Api['InvitationResou
                         c="var(--ink)"
                         td="underline"
                     >
-                        Sign in, and come back here
+                        {t('Sign in, and come back here')}
                     </Anchor>
                     .
                 </Text>
@@ -62,21 +68,21 @@ function Invitation({ token, data }: { token: string; data: Api['InvitationResou
             {isNew && (
                 <>
                     <TextInput
-                        label="Your name"
+                        label={t('Your name')}
                         required
                         maxLength={120}
                         autoComplete="name"
                         value={draft.name}
                         onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
                     />
-                    <TextInput label="Email" readOnly value={data.email} autoComplete="username" />
+                    <TextInput label={t('Email')} readOnly value={data.email} autoComplete="username" />
                     <NewPasswordField value={draft.password} set={(password) => setDraft({ ...draft, password })} />
                 </>
             )}
             <Trouble error={join.error} />
             {(isNew || data.signedIn !== null) && (
                 <Button type="submit" loading={join.isPending}>
-                    Join
+                    {t('Join')}
                 </Button>
             )}
         </Door>

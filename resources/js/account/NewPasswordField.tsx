@@ -1,4 +1,5 @@
 import { PasswordInput } from '@mantine/core';
+import { t } from '../text';
 
 interface Props {
     value: string;
@@ -9,8 +10,8 @@ interface Props {
 export function NewPasswordField({ value, set }: Props) {
     return (
         <PasswordInput
-            label="Password"
-            description="At least 10 characters; a few words in a row are good."
+            label={t('Password')}
+            description={t('At least 10 characters; a few words in a row are good.')}
             required
             minLength={10}
             autoComplete="new-password"

@@ -4,6 +4,7 @@ import { QRCodeSVG } from 'qrcode.react';
 import { type FormEvent, useState } from 'react';
 import { ask, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import styles from './Devices.module.css';
 
 /** A second step at the sign-in: set up with an authenticator app, or put away again; each asks for the password. */
@@ -26,21 +27,26 @@ export function SecondStep({ codesLeft }: { codesLeft: number | null }) {
         else begin.mutate(password);
     };
     return (
-        <section className="sheet" aria-label="Second step">
+        <section className="sheet" aria-label={t('Second step')}>
             <Title order={2} fz="lg">
-                Second step
+                {t('Second step')}
             </Title>
             <Text mb="xs">
                 {on
-                    ? `You are asked for a code of your app. ${codesLeft === 1 ? 'One recovery code is' : `${codesLeft} recovery codes are`} left.`
-                    : 'Besides the password, a code of an authenticator app on your phone.'}
+                    ? t('You are asked for a code of your app. {{which}} left.', {
+                          which:
+                              codesLeft === 1
+                                  ? t('One recovery code is')
+                                  : t('{{codesLeft}} recovery codes are', { codesLeft }),
+                      })
+                    : t('Besides the password, a code of an authenticator app on your phone.')}
             </Text>
             {begin.data !== undefined && !on ? (
                 <Scan address={begin.data.address} secret={begin.data.secret} done={fresh} />
             ) : (
                 <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
                     <PasswordInput
-                        label="Your password"
+                        label={t('Your password')}
                         required
                         w={220}
                         autoComplete="current-password"
@@ -48,7 +54,7 @@ export function SecondStep({ codesLeft }: { codesLeft: number | null }) {
                         onChange={(event) => setPassword(event.currentTarget.value)}
                     />
                     <Button type="submit" variant="default" loading={begin.isPending || remove.isPending}>
-                        {on ? 'Remove the second step' : 'Set it up'}
+                        {on ? t('Remove the second step') : t('Set it up')}
                     </Button>
                 </Group>
             )}
@@ -69,27 +75,27 @@ function Scan({ address, secret, done }: { address: string; secret: string; done
         return (
             <>
                 <Text role="status">
-                    It is on. Keep these recovery codes where you find them without your phone; each works once.
+                    {t('It is on. Keep these recovery codes where you find them without your phone; each works once.')}
                 </Text>
-                <ul className={`plain-list ${styles.codes}`} aria-label="Recovery codes">
+                <ul className={`plain-list ${styles.codes}`} aria-label={t('Recovery codes')}>
                     {confirm.data.codes.map((one) => (
                         <li key={one}>{one}</li>
                     ))}
                 </ul>
                 <Button mt="xs" variant="default" onClick={done}>
-                    I have them
+                    {t('I have them')}
                 </Button>
             </>
         );
     }
     return (
         <Group component="form" onSubmit={submit} align="flex-end" gap="md">
-            <QRCodeSVG value={address} size={132} title="Scan this with your authenticator app" />
+            <QRCodeSVG value={address} size={132} title={t('Scan this with your authenticator app')} />
             <div>
-                <Text size="sm">Scan it with your app, or type this: {secret}</Text>
+                <Text size="sm">{t('Scan it with your app, or type this: {{secret}}', { secret })}</Text>
                 <Group align="flex-end" gap="xs">
                     <TextInput
-                        label="The code that the app shows"
+                        label={t('The code that the app shows')}
                         required
                         inputMode="numeric"
                         autoComplete="one-time-code"
@@ -97,7 +103,7 @@ function Scan({ address, secret, done }: { address: string; secret: string; done
                         onChange={(event) => setCode(event.currentTarget.value)}
                     />
                     <Button type="submit" loading={confirm.isPending}>
-                        Turn it on
+                        {t('Turn it on')}
                     </Button>
                 </Group>
                 <Trouble error={confirm.error} />

@@ -5,6 +5,7 @@ import { Link, Navigate, useLocation, useNavigate } from 'react-router';
 import { type Api, api, ask, keyOf } from '../api';
 import { CodeField } from '../shared/CodeField';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import { Door } from './Door';
 
 /** The way in; to the first account where nobody has one yet. */
@@ -19,9 +20,9 @@ export function SignIn() {
     };
     if (welcome.data?.isEmpty) return <Navigate to="/welcome" replace />;
     return (
-        <Door submit={submit} words="From the page to a week of practice.">
+        <Door submit={submit} words={t('From the page to a week of practice.')}>
             <TextInput
-                label="Email"
+                label={t('Email')}
                 type="email"
                 autoComplete="username"
                 required
@@ -30,7 +31,7 @@ export function SignIn() {
                 autoFocus
             />
             <PasswordInput
-                label="Password"
+                label={t('Password')}
                 autoComplete="current-password"
                 required
                 value={draft.password}
@@ -38,13 +39,13 @@ export function SignIn() {
             />
             <CodeField error={signIn.error} code={draft.code} set={(code) => set({ code })} />
             <Checkbox
-                label="Remember me on this device for 30 days"
+                label={t('Remember me on this device for 30 days')}
                 checked={draft.remember}
                 onChange={(event) => set({ remember: event.currentTarget.checked })}
             />
             <Trouble error={signIn.error} />
             <Button type="submit" loading={signIn.isPending}>
-                Sign in
+                {t('Sign in')}
             </Button>
             <OtherWays isOpen={welcome.data?.isOpen ?? false} />
         </Door>
@@ -56,13 +57,13 @@ function OtherWays({ isOpen }: { isOpen: boolean }) {
     return (
         <Text size="sm">
             <Anchor component={Link} to="/forgotten" c="var(--ink)">
-                Forgot your password?
+                {t('Forgot your password?')}
             </Anchor>
             {isOpen && (
                 <>
                     {' · '}
                     <Anchor component={Link} to="/welcome" c="var(--ink)">
-                        Make a studio of your own
+                        {t('Make a studio of your own')}
                     </Anchor>
                 </>
             )}

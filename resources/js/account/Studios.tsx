@@ -5,11 +5,12 @@ import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { useEnter, useSwitch } from '../shared/studios';
+import { t } from '../text';
 import { CountrySelect, ownCountry, zone } from './CountrySelect';
 
 type Session = Api['SessionResource'];
 
-const AS = { owner: 'you lead it', teacher: 'teacher', assistant: 'assistant' };
+const AS = { owner: t('you lead it'), teacher: t('teacher'), assistant: t('assistant') };
 
 /** The studios of whoever is signed in: going to another, making one, looking around in an invented one, leaving. */
 export function Studios() {
@@ -21,9 +22,9 @@ export function Studios() {
     if (session.data === undefined) return null;
     const { studios, studio, role, isDemo } = session.data;
     return (
-        <section className="sheet" aria-label="Studios">
+        <section className="sheet" aria-label={t('Studios')}>
             <Title order={2} fz="lg" mb={6}>
-                Studios
+                {t('Studios')}
             </Title>
             <ul className="plain-list">
                 {studios.map((one) => (
@@ -39,25 +40,31 @@ export function Studios() {
             <Group gap="xs" mt="xs">
                 {welcome.data?.isOpen && (
                     <Button variant="default" onClick={() => setDialog('new')}>
-                        Another studio
+                        {t('Another studio')}
                     </Button>
                 )}
                 {!studios.some((one) => one.isDemo) && (
                     <Button variant="default" loading={demo.isPending} onClick={() => demo.mutate()}>
-                        Look around in a demo studio
+                        {t('Look around in a demo studio')}
                     </Button>
                 )}
                 <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('leave')}>
-                    {role === 'owner' ? `Delete ${studio.name}` : `Leave ${studio.name}`}
+                    {role === 'owner'
+                        ? t('Delete {{name}}', { name: studio.name })
+                        : t('Leave {{name}}', { name: studio.name })}
                 </Button>
             </Group>
-            <Dialog opened={dialog === 'new'} onClose={() => setDialog(null)} title="Another studio">
+            <Dialog opened={dialog === 'new'} onClose={() => setDialog(null)} title={t('Another studio')}>
                 <NewStudio countries={welcome.data?.countries ?? []} />
             </Dialog>
             <Dialog
                 opened={dialog === 'leave'}
                 onClose={() => setDialog(null)}
-                title={role === 'owner' ? `Delete ${studio.name}?` : `Leave ${studio.name}?`}
+                title={
+                    role === 'owner'
+                        ? t('Delete {{name}}?', { name: studio.name })
+                        : t('Leave {{name}}?', { name: studio.name })
+                }
             >
                 {role === 'owner' ? (
                     <DeleteStudio session={session.data} isDemo={isDemo} />
@@ -75,13 +82,13 @@ function Place({ place, isHere, go }: { place: Session['studios'][number]; isHer
             <Group justify="space-between" py={4}>
                 <Text>
                     <b>{place.name}</b>{' '}
-                    <span className="faint">{place.isDemo ? 'to look around in' : AS[place.role]}</span>
+                    <span className="faint">{place.isDemo ? t('to look around in') : AS[place.role]}</span>
                 </Text>
                 {isHere ? (
-                    <Text size="sm">you are here</Text>
+                    <Text size="sm">{t('you are here')}</Text>
                 ) : (
                     <Button size="compact-sm" variant="default" onClick={go}>
-                        Go to {place.name}
+                        {t('Go to {{name}}', { name: place.name })}
                     </Button>
                 )}
             </Group>
@@ -99,7 +106,7 @@ function NewStudio({ countries }: { countries: string[] }) {
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <TextInput
-                label="Name of the studio"
+                label={t('Name of the studio')}
                 required
                 maxLength={120}
                 value={draft.studio}
@@ -110,7 +117,7 @@ function NewStudio({ countries }: { countries: string[] }) {
             <Trouble error={make.error} />
             <Group>
                 <Button type="submit" loading={make.isPending}>
-                    Make the studio
+                    {t('Make the studio')}
                 </Button>
             </Group>
         </Stack>
@@ -132,12 +139,14 @@ function DeleteStudio({ session, isDemo }: { session: Session; isDemo: boolean }
         <Stack component="form" onSubmit={submit} gap="sm">
             <Text>
                 {isDemo
-                    ? 'Whatever you tried in it goes. You can have a new one at any time.'
-                    : 'Every student, book, plan and lesson in it goes, for everybody. This cannot be undone: make a backup first, under Studio.'}
+                    ? t('Whatever you tried in it goes. You can have a new one at any time.')
+                    : t(
+                          'Every student, book, plan and lesson in it goes, for everybody. This cannot be undone: make a backup first, under Studio.',
+                      )}
             </Text>
             {!isDemo && (
                 <PasswordInput
-                    label="Your password"
+                    label={t('Your password')}
                     required
                     autoComplete="current-password"
                     value={password}
@@ -147,7 +156,7 @@ function DeleteStudio({ session, isDemo }: { session: Session; isDemo: boolean }
             <Trouble error={remove.error} />
             <Group>
                 <Button type="submit" color="red" loading={remove.isPending}>
-                    Delete {session.studio.name}
+                    {t('Delete {{name}}', { name: session.studio.name })}
                 </Button>
             </Group>
         </Stack>
@@ -167,10 +176,10 @@ function LeaveStudio({ isOnly }: { isOnly: boolean }) {
     });
     return (
         <Stack gap="sm">
-            <Text>You cannot open it any more until you are invited again.</Text>
+            <Text>{t('You cannot open it any more until you are invited again.')}</Text>
             {(you?.students ?? 0) > 0 && (
                 <Select
-                    label="Who teaches your students from now on"
+                    label={t('Who teaches your students from now on')}
                     value={to}
                     onChange={setTo}
                     data={(members.data ?? [])
@@ -181,7 +190,7 @@ function LeaveStudio({ isOnly }: { isOnly: boolean }) {
             <Trouble error={leave.error} />
             <Group>
                 <Button color="red" loading={leave.isPending} onClick={() => leave.mutate()}>
-                    Leave
+                    {t('Leave')}
                 </Button>
             </Group>
         </Stack>

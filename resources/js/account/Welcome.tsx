@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { api, ask, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { t } from '../text';
 import { CountrySelect, ownCountry, zone } from './CountrySelect';
 import { Door } from './Door';
 import { NewPasswordField } from './NewPasswordField';
@@ -30,13 +31,13 @@ export function Welcome() {
         event.preventDefault();
         if (!make.isPending) make.mutate();
     };
-    if (welcome.isPending) return <Waiting what="One moment…" />;
+    if (welcome.isPending) return <Waiting what={t('One moment…')} />;
     if (welcome.data?.isOpen === false && invitation === null) return <Shut />;
     return (
-        <Door submit={submit} wide words="Welcome. A name, a studio, and you can open the first page.">
+        <Door submit={submit} wide words={t('Welcome. A name, a studio, and you can open the first page.')}>
             <Names draft={draft} set={set} />
             <TextInput
-                label="Email"
+                label={t('Email')}
                 type="email"
                 required
                 autoComplete="username"
@@ -51,7 +52,7 @@ export function Welcome() {
             />
             <Trouble error={make.error ?? welcome.error} />
             <Button type="submit" loading={make.isPending}>
-                Make the studio
+                {t('Make the studio')}
             </Button>
         </Door>
     );
@@ -59,10 +60,10 @@ export function Welcome() {
 
 function Shut() {
     return (
-        <Door submit={(event) => event.preventDefault()} words="New studios are made by invitation here.">
-            <Text>Ask whoever runs this installation.</Text>
+        <Door submit={(event) => event.preventDefault()} words={t('New studios are made by invitation here.')}>
+            <Text>{t('Ask whoever runs this installation.')}</Text>
             <Anchor component={Link} to="/sign-in" c="var(--ink)">
-                Sign in
+                {t('Sign in')}
             </Anchor>
         </Door>
     );
@@ -73,7 +74,7 @@ function Names({ draft, set }: { draft: typeof EMPTY; set: (change: Partial<type
     return (
         <Group grow align="flex-start">
             <TextInput
-                label="Your name"
+                label={t('Your name')}
                 required
                 maxLength={120}
                 autoComplete="name"
@@ -82,7 +83,7 @@ function Names({ draft, set }: { draft: typeof EMPTY; set: (change: Partial<type
                 autoFocus
             />
             <TextInput
-                label="Name of your studio"
+                label={t('Name of your studio')}
                 required
                 maxLength={120}
                 value={draft.studio}

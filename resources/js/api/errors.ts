@@ -1,3 +1,4 @@
+import { t } from '../text';
 import type { components } from './generated';
 
 /** What the API answers when it does not do what was asked. */
@@ -23,12 +24,12 @@ export class ApiError extends Error implements Problem {
 }
 
 const WORDS: Record<number, string> = {
-    401: 'Please sign in again.',
-    403: 'This is not open to you.',
-    404: 'This is not here any more.',
-    413: 'The file is over 5 MB. Export this one piece alone.',
-    419: 'The page was open too long. Load it again.',
-    429: 'Too many tries. Wait a minute and try again.',
+    401: t('Please sign in again.'),
+    403: t('This is not open to you.'),
+    404: t('This is not here any more.'),
+    413: t('The file is over 5 MB. Export this one piece alone.'),
+    419: t('The page was open too long. Load it again.'),
+    429: t('Too many tries. Wait a minute and try again.'),
 };
 
 /** A problem as far as an answer is one: a server in between may send anything. */
@@ -45,13 +46,13 @@ function problemOf(answer: unknown): Partial<Problem> {
 export async function errorOf(response: Response): Promise<ApiError> {
     const answer: unknown = await response.json().catch(() => null);
     const { message, errors } = problemOf(answer);
-    const words = WORDS[response.status] ?? message ?? 'The server could not do it. Try again in a moment.';
+    const words = WORDS[response.status] ?? message ?? t('The server could not do it. Try again in a moment.');
     return new ApiError(response.status, words, errors ?? {}, answer);
 }
 
 /** What went wrong, in words for the screen. */
 export function wordsOf(error: unknown): string[] {
     if (error instanceof ApiError) return error.messages;
-    if (error instanceof TypeError) return ['There is no connection. What you typed is kept; try again.'];
-    return ['Something went wrong. Try again.'];
+    if (error instanceof TypeError) return [t('There is no connection. What you typed is kept; try again.')];
+    return [t('Something went wrong. Try again.')];
 }

@@ -1,6 +1,7 @@
 import type { components } from './generated';
 
-export { type Choice, choices, musicEndings } from './choices.generated';
+export { choices } from './choices';
+export { type Choice, musicEndings } from './choices.generated';
 export {
     api,
     asForm,

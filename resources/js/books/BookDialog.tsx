@@ -4,6 +4,7 @@ import { type FormEvent, type ReactNode, useState } from 'react';
 import { type Api, choices, keyOf } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import type { Asked, Of } from './asked';
 
 interface Props {
@@ -19,8 +20,8 @@ export function BookDialog({ dialog, close }: Props) {
                 <Form dialog={dialog} close={close}>
                     {(book, set) => (
                         <>
-                            <Line label="Title" required value={book.title} set={(title) => set({ title })} />
-                            <Line label="Level" value={book.level} set={(level) => set({ level })} />
+                            <Line label={t('Title')} required value={book.title} set={(title) => set({ title })} />
+                            <Line label={t('Level')} value={book.level} set={(level) => set({ level })} />
                         </>
                     )}
                 </Form>
@@ -69,10 +70,10 @@ function Form<Draft>({ dialog, close, children }: FieldsOf<Draft>) {
                 <Trouble error={save.error} />
                 <Group>
                     <Button type="submit" loading={save.isPending} color={removes ? 'red' : undefined}>
-                        {removes ? 'Remove' : 'Save'}
+                        {removes ? t('Remove') : t('Save')}
                     </Button>
                     <Button variant="default" onClick={close}>
-                        Cancel
+                        {t('Cancel')}
                     </Button>
                 </Group>
             </Stack>
@@ -86,7 +87,7 @@ function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) =>
     return (
         <>
             <NumberInput
-                label="Page number"
+                label={t('Page number')}
                 required
                 min={1}
                 max={999}
@@ -95,8 +96,8 @@ function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) =>
             />
             {page.last !== undefined && (
                 <NumberInput
-                    label="To page"
-                    description="For several pages at once."
+                    label={t('To page')}
+                    description={t('For several pages at once.')}
                     min={page.number}
                     max={999}
                     value={page.last ?? ''}
@@ -104,14 +105,14 @@ function PageFields({ page, set }: { page: Page; set: (change: Partial<Page>) =>
                 />
             )}
             <Select
-                label="Kind"
+                label={t('Kind')}
                 allowDeselect={false}
                 value={page.kind}
                 onChange={(kind) => kind !== null && set({ kind })}
                 data={choices.PageKind}
             />
-            <Line label="Title" value={page.title ?? ''} set={(title) => set({ title })} />
-            <Line label="What is new on it" value={page.introduces} set={(introduces) => set({ introduces })} />
+            <Line label={t('Title')} value={page.title ?? ''} set={(title) => set({ title })} />
+            <Line label={t('What is new on it')} value={page.introduces} set={(introduces) => set({ introduces })} />
         </>
     );
 }

@@ -2,6 +2,7 @@ import { Anchor, Button, Group, Menu, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Api } from '../api';
+import { t } from '../text';
 import { type Asked, aNewPage, bookChanged, bookRemoved, pageChanged, pageRemoved } from './asked';
 import styles from './BookVine.module.css';
 import { ContentsDialog } from './ContentsDialog';
@@ -32,14 +33,14 @@ export function BookVine({ book, ask }: Props) {
                 {ask !== null && (
                     <Group gap={6} wrap="nowrap">
                         <Button size="compact-sm" variant="light" onClick={() => ask(aNewPage(book))}>
-                            Add a page
+                            {t('Add a page')}
                         </Button>
                         <More book={book} ask={ask} bringIn={() => setContents(true)} />
                     </Group>
                 )}
             </Group>
             {contents && <ContentsDialog book={book} close={() => setContents(false)} />}
-            {book.pages.length === 0 && <Text className="faint">No pages yet.</Text>}
+            {book.pages.length === 0 && <Text className="faint">{t('No pages yet.')}</Text>}
             <ol className={`plain-list ${styles.pages}`}>
                 {book.pages.map((page) => (
                     <PageRow key={page.id} page={page} ask={ask} />
@@ -59,22 +60,22 @@ function More({ book, ask, bringIn }: MoreProps) {
     return (
         <Menu>
             <Menu.Target>
-                <Button size="compact-sm" variant="default" aria-label={`More for ${book.title}`}>
+                <Button size="compact-sm" variant="default" aria-label={t('More for {{title}}', { title: book.title })}>
                     …
                 </Button>
             </Menu.Target>
             <Menu.Dropdown>
-                <Menu.Item onClick={() => ask(bookChanged(book))}>Change the title</Menu.Item>
-                <Menu.Item onClick={bringIn}>Bring in its table of contents</Menu.Item>
+                <Menu.Item onClick={() => ask(bookChanged(book))}>{t('Change the title')}</Menu.Item>
+                <Menu.Item onClick={bringIn}>{t('Bring in its table of contents')}</Menu.Item>
                 <Menu.Item component="a" href={`/api/books/${book.id}/contents`} download>
-                    Table of contents as CSV
+                    {t('Table of contents as CSV')}
                 </Menu.Item>
                 <Menu.Item component="a" href={`/api/books/${book.id}/archive`} download>
-                    The whole book as an archive
+                    {t('The whole book as an archive')}
                 </Menu.Item>
                 <Menu.Divider />
                 <Menu.Item c="var(--thorn)" onClick={() => ask(bookRemoved(book))}>
-                    Remove
+                    {t('Remove')}
                 </Menu.Item>
             </Menu.Dropdown>
         </Menu>
@@ -98,26 +99,26 @@ function PageRow({ page, ask }: { page: Page; ask: Props['ask'] }) {
                                 component={Link}
                                 to={`/pages/${page.id}/entry`}
                                 c="var(--ink)"
-                                aria-label={`Add a piece to page ${page.number}`}
+                                aria-label={t('Add a piece to page {{number}}', { number: page.number })}
                             >
-                                Add a piece
+                                {t('Add a piece')}
                             </Button>
                         )}
                         <Button
                             {...small}
                             c="var(--ink)"
-                            aria-label={`Change page ${page.number}`}
+                            aria-label={t('Change page {{number}}', { number: page.number })}
                             onClick={() => ask(pageChanged(page))}
                         >
-                            Change
+                            {t('Change')}
                         </Button>
                         <Button
                             {...small}
                             c="var(--thorn)"
-                            aria-label={`Remove page ${page.number}`}
+                            aria-label={t('Remove page {{number}}', { number: page.number })}
                             onClick={() => ask(pageRemoved(page))}
                         >
-                            Remove
+                            {t('Remove')}
                         </Button>
                     </Group>
                 )}
@@ -130,7 +131,7 @@ function OnPage({ page }: { page: Page }) {
     return (
         <div>
             <span className={`faint ${styles.about}`}>
-                Page {page.number}
+                {t('Page {{number}}', { number: page.number })}
                 {page.kind !== 'pieces' && `, ${page.kind}`}
                 {page.introduces && `: ${page.introduces}`}
             </span>
@@ -142,12 +143,12 @@ function OnPage({ page }: { page: Page }) {
                         {piece.title}
                     </Anchor>{' '}
                     {piece.measures > 0 ? (
-                        <span className="faint">{piece.measures} bars</span>
+                        <span className="faint">{t('{{measures}} bars', { measures: piece.measures })}</span>
                     ) : (
                         <span className="faint">
-                            no music typed yet,{' '}
+                            {t('no music typed yet,')}{' '}
                             <Anchor component={Link} to={`/pieces/${piece.id}/entry`} c="var(--ink)">
-                                add it
+                                {t('add it')}
                             </Anchor>
                         </span>
                     )}

@@ -5,6 +5,7 @@ import { api, asForm, ask, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
+import { t } from '../text';
 import { type Asked, aNewBook } from './asked';
 import { BookDialog } from './BookDialog';
 import styles from './Books.module.css';
@@ -20,32 +21,32 @@ export function Books() {
     });
     const isTeacher = useTeaches();
     const addBook = () => isTeacher && setDialog(aNewBook());
-    useKeys([{ key: 'a', does: 'add a book', run: addBook }]);
-    if (books.isPending) return <Waiting what="Fetching the books…" />;
+    useKeys([{ key: 'a', does: t('add a book'), run: addBook }]);
+    if (books.isPending) return <Waiting what={t('Fetching the books…')} />;
     if (books.error) return <Trouble error={books.error} again={() => books.refetch()} />;
     return (
         <Stack>
             <Group justify="space-between">
                 <Title order={1} fz={28}>
-                    Books
+                    {t('Books')}
                 </Title>
                 {isTeacher && (
                     <Group gap="xs">
                         <FileButton onChange={(file) => file && archive.mutate(file)} accept=".zip">
                             {(props) => (
                                 <Button {...props} variant="default" loading={archive.isPending}>
-                                    From an archive
+                                    {t('From an archive')}
                                 </Button>
                             )}
                         </FileButton>
-                        <Button onClick={addBook}>Add a book (a)</Button>
+                        <Button onClick={addBook}>{t('Add a book (a)')}</Button>
                     </Group>
                 )}
             </Group>
             <Trouble error={archive.error} />
             {books.data.length === 0 && (
-                <Empty title="No books yet">
-                    <Text>Add the book a student plays from, then its pages as you come to them.</Text>
+                <Empty title={t('No books yet')}>
+                    <Text>{t('Add the book a student plays from, then its pages as you come to them.')}</Text>
                 </Empty>
             )}
             <div className={styles.books}>

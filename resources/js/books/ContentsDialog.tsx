@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Api, asForm, ask, at, keyOf, wordsOf } from '../api';
 import { Dialog } from '../shared/Dialog';
+import { t } from '../text';
 import styles from './ContentsDialog.module.css';
 
 type Book = Api['BookResource'];
@@ -20,21 +21,25 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
     });
     const [pasted, setPasted] = useState('');
     return (
-        <Dialog title={`The table of contents of ${book.title}`} size="lg" onClose={close}>
+        <Dialog title={t('The table of contents of {{title}}', { title: book.title })} size="lg" onClose={close}>
             <Stack gap="sm">
                 <Text size="sm">
-                    A table with a row for each page: paste it from a spreadsheet, or choose a file (CSV). Pages that
-                    are here already are brought up to date; their pieces stay.
+                    {t(
+                        'A table with a row for each page: paste it from a spreadsheet, or choose a file (CSV). Pages that are here already are brought up to date; their pieces stay.',
+                    )}
                 </Text>
                 <pre className={`sheet ${styles.example}`}>{EXAMPLE}</pre>
                 {bring.error != null && <WhyNot error={bring.error} />}
                 {bring.data !== undefined && (
                     <Text role="status">
-                        The book has {bring.data.pages.length} {bring.data.pages.length === 1 ? 'page' : 'pages'} now.
+                        {t('The book has {{pages}} {{which}} now.', {
+                            pages: bring.data.pages.length,
+                            which: bring.data.pages.length === 1 ? t('page') : t('pages'),
+                        })}
                     </Text>
                 )}
                 <Textarea
-                    label="The table"
+                    label={t('The table')}
                     autosize
                     minRows={3}
                     maxRows={10}
@@ -48,17 +53,17 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
                         loading={bring.isPending}
                         onClick={() => bring.mutate(new File([pasted], 'pasted.csv', { type: 'text/csv' }))}
                     >
-                        Bring it in
+                        {t('Bring it in')}
                     </Button>
                     <FileButton onChange={(file) => file && bring.mutate(file)} accept=".csv,.tsv,.txt">
                         {(props) => (
                             <Button {...props} variant="default" loading={bring.isPending}>
-                                Choose a file
+                                {t('Choose a file')}
                             </Button>
                         )}
                     </FileButton>
                     <Button variant="default" onClick={close}>
-                        {bring.data === undefined ? 'Cancel' : 'Done'}
+                        {bring.data === undefined ? t('Cancel') : t('Done')}
                     </Button>
                 </Group>
             </Stack>
@@ -70,7 +75,7 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
 function WhyNot({ error }: { error: unknown }) {
     return (
         <div role="alert">
-            <Text fw={700}>Nothing was brought in.</Text>
+            <Text fw={700}>{t('Nothing was brought in.')}</Text>
             <ul className={styles.errors}>
                 {wordsOf(error).map((text) => (
                     <li key={text}>{text}</li>

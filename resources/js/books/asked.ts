@@ -1,4 +1,5 @@
 import { type Api, ask, at } from '../api';
+import { t } from '../text';
 
 export interface Of<What extends string, Draft> {
     title: string;
@@ -17,21 +18,21 @@ type Book = Api['BookResource'];
 type Page = Api['PageResource'];
 
 export const aNewBook = (): Asked => ({
-    title: 'A new book',
+    title: t('A new book'),
     what: 'book',
     send: (body) => ask('post', '/books', { body }),
     start: { title: '', level: '' },
 });
 
 export const bookChanged = (book: Book): Asked => ({
-    title: 'Change the book',
+    title: t('Change the book'),
     what: 'book',
     send: (body) => ask('put', '/books/{book}', { ...at({ book: book.id }), body }),
     start: { title: book.title, level: book.level },
 });
 
 export const bookRemoved = (book: Book): Asked => ({
-    title: `Remove ${book.title}, with its pages and what students did on them?`,
+    title: t('Remove {{title}}, with its pages and what students did on them?', { title: book.title }),
     what: 'remove',
     send: () => ask('delete', '/books/{book}', at({ book: book.id })),
     start: {},
@@ -39,7 +40,7 @@ export const bookRemoved = (book: Book): Asked => ({
 
 /** The page after the last. */
 export const aNewPage = (book: Book): Asked => ({
-    title: `A page of ${book.title}`,
+    title: t('A page of {{title}}', { title: book.title }),
     what: 'page',
     send: (body) => ask('post', '/books/{book}/pages', { ...at({ book: book.id }), body }),
     start: {
@@ -52,14 +53,14 @@ export const aNewPage = (book: Book): Asked => ({
 });
 
 export const pageChanged = (page: Page): Asked => ({
-    title: `Page ${page.number}`,
+    title: t('Page {{number}}', { number: page.number }),
     what: 'page',
     send: (body) => ask('put', '/pages/{page}', { ...at({ page: page.id }), body }),
     start: { number: page.number, title: page.title, kind: page.kind, introduces: page.introduces },
 });
 
 export const pageRemoved = (page: Page): Asked => ({
-    title: `Remove page ${page.number}, with its pieces?`,
+    title: t('Remove page {{number}}, with its pieces?', { number: page.number }),
     what: 'remove',
     send: () => ask('delete', '/pages/{page}', at({ page: page.id })),
     start: {},

@@ -1,6 +1,7 @@
 import { useRovingIndex } from '@mantine/hooks';
 import type { Report } from '../api';
 import { stepAside } from '../shared/keys';
+import { t } from '../text';
 import styles from './BarTiles.module.css';
 import { groupLetter } from './marks';
 
@@ -27,18 +28,18 @@ export function BarTiles({ report, chosen, choose }: Props) {
     const { getItemProps } = useRovingIndex({ total: report.hands.length, loop: false });
     const thorns = new Set(report.sticking.filter((point) => point.thorn).map((point) => point.measure));
     return (
-        <div className={styles.tiles} role="toolbar" aria-label="Bars" onKeyDown={stepAside}>
+        <div className={styles.tiles} role="toolbar" aria-label={t('Bars')} onKeyDown={stepAside}>
             {report.hands.map((bar, index) => {
                 const group = report.equal.bars.findIndex((bars) => bars.includes(bar.measure));
                 const letter = group < 0 ? '' : groupLetter(group);
                 const thorn = thorns.has(bar.measure);
                 const check = checked.has(bar.measure);
                 const words = [
-                    `Bar ${bar.measure}`,
+                    t('Bar {{measure}}', { measure: bar.measure }),
                     PLAYS[bar.play],
-                    letter && `equal bars ${letter}`,
-                    thorn && 'sticks',
-                    check && 'to be checked',
+                    letter && t('equal bars {{letter}}', { letter }),
+                    thorn && t('sticks'),
+                    check && t('to be checked'),
                 ];
                 return (
                     <button

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import type { Api, Report } from '../api';
+import { t } from '../text';
 import styles from './Desk.module.css';
 
 /** What is in one bar. */
@@ -15,24 +16,24 @@ export function BarWords({ report, bar, compare }: { report: Report; bar: number
             )
             .join(', ');
     return (
-        <section aria-label={`Bar ${bar}`} className={styles.part}>
-            <b>{bar === 0 ? 'Pickup' : `Bar ${bar}`}</b>{' '}
+        <section aria-label={t('Bar {{bar}}', { bar })} className={styles.part}>
+            <b>{bar === 0 ? t('Pickup') : t('Bar {{bar}}', { bar })}</b>{' '}
             <span className="faint">
                 {hands?.play === 'together'
-                    ? `together${hands.motion ? `, ${hands.motion}` : ''}`
+                    ? t('together{{which}}', { which: hands.motion ? `, ${hands.motion}` : '' })
                     : hands?.play === 'turns'
-                      ? 'taking turns'
+                      ? t('taking turns')
                       : ''}
             </span>
             {rows.map((row) => (
                 <div key={row.hand} className={row.hand === 'R' ? 'right-hand' : 'left-hand'}>
-                    <b>{row.hand === 'R' ? 'Right' : 'Left'}</b> {row.text}
+                    <b>{row.hand === 'R' ? t('Right') : t('Left')}</b> {row.text}
                     <br />
-                    <span>{names(row.hand) || 'rests'}</span>
+                    <span>{names(row.hand) || t('rests')}</span>
                 </div>
             ))}
             <Button size="compact-xs" variant="subtle" onClick={compare}>
-                Compare with another bar (v)
+                {t('Compare with another bar (v)')}
             </Button>
         </section>
     );

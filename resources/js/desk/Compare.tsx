@@ -1,6 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import type { Api } from '../api';
 import { Score } from '../shared/score/Score';
+import { t } from '../text';
 import compareStyles from './Compare.module.css';
 import styles from './Desk.module.css';
 import { capital } from './findings/finding';
@@ -27,16 +28,17 @@ export function Compare({ data, bars, done }: Props) {
                     event.kind === 'rest',
             ),
         );
-        return `${capital(hand)} hand: ${rests ? 'rests in both' : (how ?? 'not alike')}.`;
+        return t('{{capital}} hand: {{which}}.', {
+            capital: capital(hand === 'right' ? t('right') : t('left')),
+            which: rests ? t('rests in both') : (how ?? t('not alike')),
+        });
     });
     return (
-        <section aria-label={`Bars ${a} and ${b} side by side`} className={styles.part}>
+        <section aria-label={t('Bars {{a}} and {{b}} side by side', { a, b })} className={styles.part}>
             <Group justify="space-between" wrap="nowrap">
-                <b>
-                    Bars {a} and {b}
-                </b>
+                <b>{t('Bars {{a}} and {{b}}', { a, b })}</b>
                 <Button size="compact-xs" variant="subtle" onClick={done}>
-                    Done
+                    {t('Done')}
                 </Button>
             </Group>
             <div className={compareStyles.two}>
@@ -44,7 +46,7 @@ export function Compare({ data, bars, done }: Props) {
                     <Score
                         key={index}
                         music={piece.music}
-                        title={`Bar ${report.bars[index]?.measure}`}
+                        title={t('Bar {{measure}}', { measure: report.bars[index]?.measure })}
                         scale={30}
                         lines="free"
                         range={[index, index]}

@@ -6,6 +6,7 @@ import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 import { isHere } from '../shared/students';
+import { t } from '../text';
 import styles from './Desk.module.css';
 import { DeskMusic } from './DeskMusic';
 import { DeskPane } from './DeskPane';
@@ -21,13 +22,13 @@ export function Desk() {
     const student = search.get('student');
     const breakdown = useBreakdown(id, studentIn(search));
     const students = api.useQuery('get', '/students');
-    if (breakdown.isPending) return <Waiting what="Reading the page…" />;
+    if (breakdown.isPending) return <Waiting what={t('Reading the page…')} />;
     if (breakdown.error instanceof ApiError && breakdown.error.status === 422) {
         return (
-            <Empty title="Nothing to break down">
+            <Empty title={t('Nothing to break down')}>
                 <Text>{breakdown.error.message}</Text>
                 <Button component={Link} to={`/pieces/${id}/entry`}>
-                    Type the music
+                    {t('Type the music')}
                 </Button>
             </Empty>
         );
@@ -40,8 +41,8 @@ export function Desk() {
             student={student}
             chooser={
                 <Select
-                    aria-label="For which student"
-                    placeholder="For a student"
+                    aria-label={t('For which student')}
+                    placeholder={t('For a student')}
                     clearable
                     w={150}
                     value={student}
@@ -91,12 +92,12 @@ function Page({ data, student, chooser }: Props) {
                 <Group gap="xs" wrap="nowrap">
                     {chooser}
                     <Button variant="default" component={Link} to={sheet}>
-                        Print (w)
+                        {t('Print (w)')}
                     </Button>
                     <PieceFiles pieceId={piece.id} />
                     {isTeacher && (
                         <Button variant="default" component={Link} to={`/pieces/${piece.id}/entry`}>
-                            Edit (e)
+                            {t('Edit (e)')}
                         </Button>
                     )}
                 </Group>
@@ -117,8 +118,8 @@ function Page({ data, student, chooser }: Props) {
 function DuetPart({ music }: { music: string }) {
     return (
         <details className={`sheet ${styles.teacher}`}>
-            <summary className={styles.summary}>The teacher’s part</summary>
-            <Score music={music} title="The teacher’s part, engraved" scale={36} />
+            <summary className={styles.summary}>{t('The teacher’s part')}</summary>
+            <Score music={music} title={t('The teacher’s part, engraved')} scale={36} />
         </details>
     );
 }

@@ -7,6 +7,7 @@ import { Marks } from '../shared/score/Marks';
 import { MusicLayer } from '../shared/score/MusicLayer';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
+import { t } from '../text';
 import { BarTiles } from './BarTiles';
 import styles from './DeskMusic.module.css';
 import { labelsOf, marksOf, rowsOf } from './marks';
@@ -33,7 +34,10 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
             <div className={styles.score} data-captioned={labels.length > 0 ? 'yes' : undefined}>
                 <Score
                     music={piece.music}
-                    title={`${piece.title}, ${piece.measures} bars, engraved; in words beside it`}
+                    title={t('{{title}}, {{measures}} bars, engraved; in words beside it', {
+                        title: piece.title,
+                        measures: piece.measures,
+                    })}
                     scale={45}
                     rows={rows}
                     hideFingers={lenses.includes('fingers')}

@@ -3,6 +3,7 @@ import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useTeaches } from '../shared/Shell';
 import { rangeWords } from '../shared/score/beats';
+import { t } from '../text';
 import { BarWords } from './BarWords';
 import { Compare } from './Compare';
 import styles from './Desk.module.css';
@@ -25,8 +26,8 @@ interface Props {
 }
 
 const NONE: Record<string, string> = {
-    trouble: 'Nothing on this page is hard for this student.',
-    stages: 'Nothing sounds on this page.',
+    trouble: t('Nothing on this page is hard for this student.'),
+    stages: t('Nothing sounds on this page.'),
 };
 
 /** Beside the music: what is chosen, then what the lens has found, then the piano. */
@@ -39,7 +40,7 @@ export function DeskPane({ data, desk, student }: Props) {
     const keys = desk.lenses.includes('notes') || desk.lenses.includes('fingers') ? (finding?.keys ?? []) : [];
     const piano = keys.length > 0 ? keys : desk.lenses.includes('fingers') ? startKeys(report) : [];
     return (
-        <aside aria-label={`Findings: ${lens}`} className={`sheet ${styles.pane}`}>
+        <aside aria-label={t('Findings: {{lens}}', { lens })} className={`sheet ${styles.pane}`}>
             <Chosen data={data} desk={desk} />
             {isTeacher && lens === 'trouble' && measure !== undefined && (
                 <VerdictChoice key={measure} data={data} measure={measure} />
@@ -50,7 +51,7 @@ export function DeskPane({ data, desk, student }: Props) {
                     findings={desk.findings}
                     chosen={desk.chosen}
                     pick={desk.pick}
-                    none={NONE[lens] ?? 'Nothing to say here.'}
+                    none={NONE[lens] ?? t('Nothing to say here.')}
                 />
                 {isTeacher && lens === 'look over' && <Octave piece={data.piece} />}
                 {isTeacher && lens === 'fingers' && (
@@ -62,10 +63,16 @@ export function DeskPane({ data, desk, student }: Props) {
                 <figure className={deskPaneStyles.piano}>
                     <KeyMap
                         signs={piano}
-                        title={keys.length > 0 ? (finding?.title ?? '') : `At the start: ${startWords(report)}`}
+                        title={
+                            keys.length > 0
+                                ? (finding?.title ?? '')
+                                : t('At the start: {{startWords}}', { startWords: startWords(report) })
+                        }
                     />
                     <figcaption className={`faint ${deskPaneStyles.caption}`}>
-                        {keys.length > 0 ? finding?.title : `At the start: ${startWords(report)}`}
+                        {keys.length > 0
+                            ? finding?.title
+                            : t('At the start: {{startWords}}', { startWords: startWords(report) })}
                     </figcaption>
                 </figure>
             )}
@@ -82,10 +89,10 @@ function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
     return (
         <>
             {range !== null && (
-                <section aria-label="Your range" className={styles.part}>
-                    <b>Your piece to practise</b>
+                <section aria-label={t('Your range')} className={styles.part}>
+                    <b>{t('Your piece to practise')}</b>
                     <br />
-                    {rangeWords(report, range)}. <span className="faint">Play it below; Esc lets go.</span>
+                    {rangeWords(report, range)}. <span className="faint">{t('Play it below; Esc lets go.')}</span>
                 </section>
             )}
             {note !== null && <NoteWords report={report} id={note} />}
@@ -99,7 +106,7 @@ function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
             )}
             {other === 'wanted' && (
                 <Text className={styles.part} role="status">
-                    Now choose the bar to compare it with.
+                    {t('Now choose the bar to compare it with.')}
                 </Text>
             )}
             {bar !== null && typeof other === 'number' && (
@@ -112,7 +119,7 @@ function Chosen({ data, desk }: { data: Props['data']; desk: Props['desk'] }) {
                     m={6}
                     onClick={() => desk.compare(pair[0] ?? 0, pair[1] ?? 0)}
                 >
-                    See bars {finding?.pair?.join(' and ')} side by side
+                    {t('See bars {{pair}} side by side', { pair: finding?.pair?.join(t(' and ')) })}
                 </Button>
             )}
         </>

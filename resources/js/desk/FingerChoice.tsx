@@ -5,6 +5,7 @@ import { type Api, ask, at, keyOf, type Report } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import { keyWords } from '../shared/words';
+import { t } from '../text';
 import styles from './Desk.module.css';
 
 type Own = Api['OwnFingerResource'];
@@ -64,21 +65,21 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
     useKeys([
         ...FINGERS.map((finger) => ({
             key: String(finger),
-            does: `finger ${finger} on the chosen note`,
+            does: t('finger {{finger}} on the chosen note', { finger }),
             run: () => set(finger),
         })),
-        { key: '0', does: 'the finger as it was', run: () => set(null) },
-        { key: 'o', does: 'the other fingers that are as good', run: takeOther },
-        { key: 'u', does: 'undo the finger', run: fingers.undo },
+        { key: '0', does: t('the finger as it was'), run: () => set(null) },
+        { key: 'o', does: t('the other fingers that are as good'), run: takeOther },
+        { key: 'u', does: t('undo the finger'), run: fingers.undo },
     ]);
     if (event === undefined || pitch === undefined || event.move === 'held') return null;
     return (
-        <section aria-label="Your finger" className={styles.part}>
+        <section aria-label={t('Your finger')} className={styles.part}>
             {event.pattern !== null && event.finger_from === 'pattern' && (
-                <Text size="sm">{keyWords(event.pattern)}, standard fingering</Text>
+                <Text size="sm">{t('{{keyWords}}, standard fingering', { keyWords: keyWords(event.pattern) })}</Text>
             )}
             <Text size="sm" fw={700}>
-                Your finger on {pitch}
+                {t('Your finger on {{pitch}}', { pitch })}
             </Text>
             <FingerButtons
                 pitches={pitches}
@@ -97,7 +98,7 @@ export function FingerChoice({ data, id }: { data: Breakdown; id: string }) {
 function OtherButton({ others, take }: { others: Own[]; take: () => void }) {
     return (
         <Button size="compact-sm" variant="default" mt={4} onClick={take}>
-            The other choice: {others.map((one) => one.finger).join(' ')} (o)
+            {t('The other choice:')} {others.map((one) => one.finger).join(' ')} (o)
         </Button>
     );
 }
@@ -163,11 +164,11 @@ function FingerButtons({
                 </Button>
             ))}
             <Button size="compact-sm" variant="default" disabled={own === null} onClick={() => set(null)}>
-                as it was (0)
+                {t('as it was (0)')}
             </Button>
             {undo !== null && (
                 <Button size="compact-sm" variant="subtle" onClick={undo}>
-                    Undo (u)
+                    {t('Undo (u)')}
                 </Button>
             )}
         </Group>

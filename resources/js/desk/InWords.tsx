@@ -1,12 +1,13 @@
 import type { Report } from '../api';
 import { handWords } from '../shared/words';
+import { t } from '../text';
 import { barOf } from './findings/finding';
 
 /** A page bar by bar, for whoever does not see the engraving: which hand, which notes, how long. */
 export function InWords({ report }: { report: Report }) {
     return (
         <details>
-            <summary>The music in words, bar by bar</summary>
+            <summary>{t('The music in words, bar by bar')}</summary>
             <ol className="plain-list">
                 {barsInWords(report).map((words, i) => (
                     // biome-ignore lint/suspicious/noArrayIndexKey: two endings may have bars of one number
@@ -27,11 +28,18 @@ export function barsInWords(report: Pick<Report, 'bars' | 'events'>): string[] {
             const words = handWords(hand);
             return [`${words.charAt(0).toUpperCase()}${words.slice(1)}: ${played.map(eventInWords).join(', ')}.`];
         });
-        return `Bar ${measure}. ${hands.length === 0 ? 'Nothing is played.' : hands.join(' ')}`;
+        return t('Bar {{measure}}. {{which}}', {
+            measure,
+            which: hands.length === 0 ? t('Nothing is played.') : hands.join(' '),
+        });
     });
 }
 
 function eventInWords(event: Report['events'][number]): string {
-    const what = event.pitches.length === 0 ? 'rest' : event.pitches.join(' and ');
-    return `${what} for ${event.beats} ${event.beats === '1' || event.beats.includes('/') ? 'beat' : 'beats'}`;
+    const what = event.pitches.length === 0 ? t('rest') : event.pitches.join(' and ');
+    return t('{{what}} for {{beats}} {{which}}', {
+        what,
+        beats: event.beats,
+        which: event.beats === '1' || event.beats.includes('/') ? t('beat') : t('beats'),
+    });
 }

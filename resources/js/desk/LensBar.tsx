@@ -1,4 +1,5 @@
 import { Button, Group, Select, Text } from '@mantine/core';
+import { t } from '../text';
 import { LENSES } from './findings/findings';
 import { SAYINGS, type Saying } from './marks';
 import type { DeskState } from './useDesk';
@@ -7,7 +8,7 @@ import type { DeskState } from './useDesk';
 export function LensBar({ desk }: { desk: DeskState }) {
     const named = desk.lenses.includes('notes');
     return (
-        <Group gap={6} mb="xs" role="toolbar" aria-label="Lenses">
+        <Group gap={6} mb="xs" role="toolbar" aria-label={t('Lenses')}>
             {LENSES.map((one) => {
                 const over = desk.also === one.name;
                 return (
@@ -16,7 +17,7 @@ export function LensBar({ desk }: { desk: DeskState }) {
                         size="compact-md"
                         variant={desk.lens === one.name ? 'filled' : over ? 'light' : 'default'}
                         aria-pressed={desk.lens === one.name || over}
-                        title={`With Shift it is laid over the ${desk.lens} lens`}
+                        title={t('With Shift it is laid over the {{lens}} lens', { lens: desk.lens })}
                         onClick={(event) => (event.shiftKey ? desk.lookWith(one.name) : desk.look(one.name))}
                     >
                         {over && '+ '}
@@ -28,7 +29,7 @@ export function LensBar({ desk }: { desk: DeskState }) {
                 <Select
                     size="xs"
                     w={140}
-                    aria-label="What is said of a note"
+                    aria-label={t('What is said of a note')}
                     allowDeselect={false}
                     value={desk.saying}
                     onChange={(saying) => desk.setSaying((saying ?? 'letters') as Saying)}
@@ -36,7 +37,7 @@ export function LensBar({ desk }: { desk: DeskState }) {
                 />
             ) : (
                 <Text size="xs" className="faint">
-                    with Shift: two together
+                    {t('with Shift: two together')}
                 </Text>
             )}
         </Group>

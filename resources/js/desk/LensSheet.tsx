@@ -5,6 +5,7 @@ import { studentIn } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';
+import { t } from '../text';
 import { findingsOf, LENSES, type Lens } from './findings/findings';
 import { startKeys, startWords } from './findings/fingers';
 import styles from './LensSheet.module.css';
@@ -17,9 +18,9 @@ const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width:
 const WRITES: readonly Lens[] = ['notes', 'fingers', 'counts'];
 
 const BLANK: Partial<Record<Lens, string>> = {
-    notes: 'Write the name of each note on its line.',
-    fingers: 'Write the finger of each note on its line.',
-    counts: 'Write the counts under the notes, then say them and tap.',
+    notes: t('Write the name of each note on its line.'),
+    fingers: t('Write the finger of each note on its line.'),
+    counts: t('Write the counts under the notes, then say them and tap.'),
 };
 
 /** A lens as a sheet of paper: as it is on the desk, or to be filled in, with its answer. */
@@ -29,7 +30,8 @@ export function LensSheet() {
     const breakdown = useBreakdown(id, studentIn(search));
     const session = useSession();
     if (breakdown.error ?? session.error) return <Trouble error={breakdown.error ?? session.error} />;
-    if (breakdown.data === undefined || session.data === undefined) return <Waiting what="Laying out the sheet…" />;
+    if (breakdown.data === undefined || session.data === undefined)
+        return <Waiting what={t('Laying out the sheet…')} />;
     const set = (change: Record<string, string>) => {
         const next = new URLSearchParams(search);
         for (const [name, value] of Object.entries(change)) next.set(name, value);
@@ -53,27 +55,27 @@ function Sheet({ data, studio, search, set }: Props) {
     const ring = report.rings.find((one) => one.what === search.get('ring')) ?? report.rings[0];
     const paper = PAPER[studio.paper];
     const kinds = [
-        { value: 'lens', label: 'As on the desk' },
-        ...(WRITES.includes(lens) ? [{ value: 'blank', label: 'To write in' }] : []),
-        ...(lens === 'notes' && ring !== undefined ? [{ value: 'ring', label: 'To ring' }] : []),
+        { value: 'lens', label: t('As on the desk') },
+        ...(WRITES.includes(lens) ? [{ value: 'blank', label: t('To write in') }] : []),
+        ...(lens === 'notes' && ring !== undefined ? [{ value: 'ring', label: t('To ring') }] : []),
     ];
     const saying = sayingIn(search.get('say'));
     const music = { data, lenses, saying, width: paper.width, ring };
     const student = search.get('student');
     return (
         <main className="on-paper">
-            <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
+            <style>{t('@page { size: {{size}}; margin: 10mm; }', { size: paper.size })}</style>
             <Group className={`no-print ${styles.tools}`} p="sm">
-                <Button onClick={() => window.print()}>Print</Button>
+                <Button onClick={() => window.print()}>{t('Print')}</Button>
                 <Button
                     variant="default"
                     component={Link}
                     to={`/pieces/${piece.id}${student === null ? '' : `?student=${student}`}`}
                 >
-                    Back to the desk
+                    {t('Back to the desk')}
                 </Button>
                 <Select
-                    aria-label="Lens"
+                    aria-label={t('Lens')}
                     w={140}
                     allowDeselect={false}
                     value={lens}
@@ -82,7 +84,7 @@ function Sheet({ data, studio, search, set }: Props) {
                 />
                 {kinds.length > 1 && (
                     <SegmentedControl
-                        aria-label="What kind of sheet"
+                        aria-label={t('What kind of sheet')}
                         value={kind}
                         onChange={(next) => set({ kind: next })}
                         data={kinds}
@@ -90,12 +92,15 @@ function Sheet({ data, studio, search, set }: Props) {
                 )}
                 {kind === 'ring' && (
                     <Select
-                        aria-label="What is ringed"
+                        aria-label={t('What is ringed')}
                         w={110}
                         allowDeselect={false}
                         value={ring?.what ?? null}
                         onChange={(what) => set({ ring: what ?? '' })}
-                        data={report.rings.map((one) => ({ value: one.what, label: `every ${one.what}` }))}
+                        data={report.rings.map((one) => ({
+                            value: one.what,
+                            label: t('every {{what}}', { what: one.what }),
+                        }))}
                     />
                 )}
             </Group>
@@ -126,8 +131,13 @@ function Sentences({ data, lens }: { data: Api['BreakdownResource']; lens: Lens 
         <>
             {lens === 'fingers' && (
                 <figure className={styles.piano}>
-                    <KeyMap signs={startKeys(data.report)} title={`At the start: ${startWords(data.report)}`} />
-                    <figcaption>At the start: {startWords(data.report)}</figcaption>
+                    <KeyMap
+                        signs={startKeys(data.report)}
+                        title={t('At the start: {{startWords}}', { startWords: startWords(data.report) })}
+                    />
+                    <figcaption>
+                        {t('At the start: {{startWords}}', { startWords: startWords(data.report) })}
+                    </figcaption>
                 </figure>
             )}
             <ul className={`plain-list ${styles.findings}`} data-many={findings.length > 4 ? 'yes' : undefined}>
@@ -169,16 +179,21 @@ function OnPaper({
             {kind === 'blank' && <Text mb="sm">{BLANK[lens]}</Text>}
             {kind === 'ring' && (
                 <Text mb="sm">
-                    Ring every {ring?.what} on this page. How many did you find? <span className={styles.gap} />
+                    {t('Ring every {{what}} on this page. How many did you find?', { what: ring?.what })}{' '}
+                    <span className={styles.gap} />
                 </Text>
             )}
             <SheetMusic {...music} kind={kind} />
             {kind === 'lens' && <Sentences data={data} lens={lens} />}
             {kind !== 'lens' && (
-                <section className={styles.answer} aria-label="The answer">
+                <section className={styles.answer} aria-label={t('The answer')}>
                     <Head
                         piece={piece}
-                        words={kind === 'ring' ? `the answer: ${ring?.times} times ${ring?.what}` : 'the answer'}
+                        words={
+                            kind === 'ring'
+                                ? t('the answer: {{times}} times {{what}}', { times: ring?.times, what: ring?.what })
+                                : t('the answer')
+                        }
                     />
                     <SheetMusic {...music} kind={kind === 'ring' ? 'rung' : 'lens'} />
                 </section>

@@ -1,13 +1,14 @@
 import type { Api, Report } from '../api';
 import { handWords, keyWords } from '../shared/words';
+import { t } from '../text';
 import styles from './Desk.module.css';
 import { beatsWords, placeWords } from './findings/finding';
 
 const FROM: Record<Api['FingerSource'], string> = {
     page: 'printed',
-    teacher: 'yours',
-    pattern: 'standard fingering',
-    'worked out': 'worked out',
+    teacher: t('yours'),
+    pattern: t('standard fingering'),
+    'worked out': t('worked out'),
 };
 
 /** All that is known of one note. */
@@ -15,22 +16,25 @@ export function NoteWords({ report, id }: { report: Report; id: string }) {
     const event = report.events.find((one) => one.id === id);
     if (event === undefined) return null;
     const fingers = event.fingers.some((finger) => finger !== null)
-        ? `finger ${event.fingers.map((finger) => finger ?? '?').join(' ')}, ${event.finger_from === null ? '' : FROM[event.finger_from]}`
+        ? t('finger {{fingers}}, {{which}}', {
+              fingers: event.fingers.map((finger) => finger ?? '?').join(' '),
+              which: event.finger_from === null ? '' : FROM[event.finger_from],
+          })
         : '';
     const said = [
         event.kind === 'rest'
-            ? 'rest'
-            : `${event.pitches.join(' ')}${event.staff.length > 0 ? ` on ${event.staff.join(' and ')}` : ''}`,
+            ? t('rest')
+            : `${event.pitches.join(' ')}${event.staff.length > 0 ? t(' on {{staff}}', { staff: event.staff.join(' and ') }) : ''}`,
         event.solfege,
         event.move,
         fingers,
         event.finger_from === 'pattern' && event.pattern !== null ? keyWords(event.pattern) : null,
-        event.fingers_or === null ? '' : `or ${event.fingers_or.join(' ')}`,
+        event.fingers_or === null ? '' : t('or {{fingersor}}', { fingersor: event.fingers_or.join(' ') }),
         beatsWords(event.beats),
-        event.counts.length > 0 ? `counted ${event.counts.join(' ')}` : '',
+        event.counts.length > 0 ? t('counted {{counts}}', { counts: event.counts.join(' ') }) : '',
     ];
     return (
-        <section aria-label="The chosen note" className={styles.part}>
+        <section aria-label={t('The chosen note')} className={styles.part}>
             <b className={event.hand === 'R' ? 'right-hand' : 'left-hand'}>
                 {placeWords(event.place)}, {handWords(event.hand)}
             </b>

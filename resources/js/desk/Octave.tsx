@@ -2,14 +2,15 @@ import { Select } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import styles from './Octave.module.css';
 
 const OCTAVES = [
-    { value: '2', label: 'two octaves higher' },
-    { value: '1', label: 'an octave higher' },
-    { value: '0', label: 'where it is written' },
-    { value: '-1', label: 'an octave lower' },
-    { value: '-2', label: 'two octaves lower' },
+    { value: '2', label: t('two octaves higher') },
+    { value: '1', label: t('an octave higher') },
+    { value: '0', label: t('where it is written') },
+    { value: '-1', label: t('an octave lower') },
+    { value: '-2', label: t('two octaves lower') },
 ];
 
 /** In a duet the student may play away from where it is written; positions and keys follow. */
@@ -25,7 +26,7 @@ export function Octave({ piece }: { piece: Api['PieceResource'] }) {
         <div className={styles.octave}>
             <Select
                 size="xs"
-                label="The student plays it"
+                label={t('The student plays it')}
                 allowDeselect={false}
                 value={String(piece.octave)}
                 onChange={(octave) => save.mutate(Number(octave))}

@@ -4,6 +4,7 @@ import { api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { shortDate } from '../shared/words';
+import { t } from '../text';
 import styles from './Desk.module.css';
 
 interface Props {
@@ -34,13 +35,13 @@ export function PagePath({ pieceId, path, student }: Props) {
     if (learning === undefined) {
         return (
             <Text size="sm" className={styles.part}>
-                On the path “{path}”.{' '}
+                {t('On the path “{{path}}”.', { path })}{' '}
                 <span className="faint">
                     {student === null
-                        ? 'Choose a student for theirs.'
+                        ? t('Choose a student for theirs.')
                         : of.isPending || opened !== undefined
                           ? ''
-                          : 'The page is not open for this student yet.'}
+                          : t('The page is not open for this student yet.')}
                 </span>
             </Text>
         );
@@ -51,13 +52,18 @@ export function PagePath({ pieceId, path, student }: Props) {
         <div className={styles.part}>
             <PathSelect
                 size="xs"
-                label="The path of this page"
+                label={t('The path of this page')}
                 value={{ path: learning.path, pathId: learning.pathId }}
                 onChange={(choice) => save.mutate(choice)}
             />
             <Text size="sm" mt={4}>
-                {passed.length} of {learning.stages.length} stages passed
-                {last?.passedOn ? `, ${last.name} on ${shortDate(last.passedOn)}` : ''}. Another path keeps them.
+                {t('{{passed}} of {{stages}} stages passed{{which}}. Another path keeps them.', {
+                    passed: passed.length,
+                    stages: learning.stages.length,
+                    which: last?.passedOn
+                        ? t(', {{name}} on {{shortDate}}', { name: last.name, shortDate: shortDate(last.passedOn) })
+                        : '',
+                })}
             </Text>
             <Trouble error={save.error} />
         </div>

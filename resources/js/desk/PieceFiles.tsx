@@ -1,10 +1,11 @@
 import { Button, Menu } from '@mantine/core';
+import { t } from '../text';
 
 const FORMATS = [
     { name: 'MusicXML', query: 'format=musicxml' },
-    { name: 'MusicXML, compressed', query: 'format=mxl' },
+    { name: t('MusicXML, compressed'), query: 'format=mxl' },
     { name: 'MIDI', query: 'format=mid' },
-    { name: 'MIDI with a count-in', query: 'format=mid&countIn=1' },
+    { name: t('MIDI with a count-in'), query: 'format=mid&countIn=1' },
     { name: 'Shorthand', query: 'format=txt' },
 ];
 
@@ -13,7 +14,7 @@ export function PieceFiles({ pieceId }: { pieceId: number }) {
     return (
         <Menu>
             <Menu.Target>
-                <Button variant="default">Download</Button>
+                <Button variant="default">{t('Download')}</Button>
             </Menu.Target>
             <Menu.Dropdown>
                 {FORMATS.map(({ name, query }) => (

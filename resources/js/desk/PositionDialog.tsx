@@ -6,6 +6,7 @@ import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
 import { handWords, keyWords, listed } from '../shared/words';
+import { t } from '../text';
 import { capital } from './findings/finding';
 
 const MAJOR = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
@@ -24,12 +25,12 @@ export function PositionButton(props: Props) {
     return (
         <>
             <Button size="compact-sm" variant="default" m={6} onClick={() => setOpen(true)}>
-                In another position…
+                {t('In another position…')}
             </Button>
             <Dialog
                 opened={open}
                 onClose={() => setOpen(false)}
-                title={`${props.piece.title} in another position`}
+                title={t('{{title}} in another position', { title: props.piece.title })}
                 size="xl"
             >
                 {open && <OtherPosition {...props} />}
@@ -39,9 +40,9 @@ export function PositionButton(props: Props) {
 }
 
 const WAYS = [
-    { value: '-1', label: 'Down', direction: -1 },
-    { value: '0', label: 'Nearest', direction: 0 },
-    { value: '1', label: 'Up', direction: 1 },
+    { value: '-1', label: t('Down'), direction: -1 },
+    { value: '0', label: t('Nearest'), direction: 0 },
+    { value: '1', label: t('Up'), direction: 1 },
 ] as const;
 
 /** The moved piece as a file. */
@@ -72,25 +73,25 @@ function OtherPosition({ piece, student, keyName }: Props) {
         <>
             <Group align="flex-end" mb="sm">
                 <Select
-                    label="To"
+                    label={t('To')}
                     w={110}
                     allowDeselect={false}
                     value={key}
                     onChange={(to) => setKey(to ?? key)}
                     data={(minor ? MINOR : MAJOR).map((name) => ({
                         value: name,
-                        label: `${keyWords(name)} ${minor ? 'minor' : 'major'}`,
+                        label: `${keyWords(name)} ${minor ? t('minor') : t('major')}`,
                     }))}
                 />
                 <SegmentedControl
-                    aria-label="Which way"
+                    aria-label={t('Which way')}
                     value={String(direction)}
                     onChange={(way) => setDirection(WAYS.find((one) => one.value === way)?.direction ?? 0)}
                     data={[...WAYS]}
                 />
             </Group>
             <Trouble error={moved.error} />
-            {moved.isPending && <Waiting what="Moving the hands…" />}
+            {moved.isPending && <Waiting what={t('Moving the hands…')} />}
             {moved.data !== undefined && <Moved piece={piece} moved={moved.data} />}
         </>
     );
@@ -102,20 +103,31 @@ function Moved({ piece, moved }: { piece: Props['piece']; moved: Api['PositionRe
         <>
             {moved.starts.map((start) => (
                 <Text key={start.hand} size="sm" className={start.hand === 'R' ? 'right-hand' : 'left-hand'}>
-                    <b>{capital(handWords(start.hand))}</b> begins on {start.pitches.join(' and ')} ({start.keys[0]})
-                    with finger {start.fingers.join(' and ')}; the thumb lies on {start.thumb}.
+                    <b>{capital(handWords(start.hand))}</b>{' '}
+                    {t('begins on {{pitches}} ({{keys}}) with finger {{fingers}}; the thumb lies on {{thumb}}.', {
+                        pitches: start.pitches.join(t(' and ')),
+                        keys: start.keys[0],
+                        fingers: start.fingers.join(t(' and ')),
+                        thumb: start.thumb,
+                    })}
                 </Text>
             ))}
             <Text size="sm" mb="xs">
-                {moved.accidentals.length === 0
-                    ? 'White keys only.'
-                    : `Played sharp or flat: ${listed(moved.accidentals)}.`}{' '}
-                Everything else by the same moves.
+                {t('{{which}} Everything else by the same moves.', {
+                    which:
+                        moved.accidentals.length === 0
+                            ? t('White keys only.')
+                            : t('Played sharp or flat: {{listed}}.', { listed: listed(moved.accidentals) }),
+                })}
             </Text>
             <Button size="compact-sm" variant="default" mb="xs" onClick={() => keep(piece.title, moved)}>
-                Keep it as MusicXML
+                {t('Keep it as MusicXML')}
             </Button>
-            <Score music={moved.music} title={`${piece.title} in ${moved.key}`} scale={38} />
+            <Score
+                music={moved.music}
+                title={t('{{title}} in {{key}}', { title: piece.title, key: moved.key })}
+                scale={38}
+            />
         </>
     );
 }

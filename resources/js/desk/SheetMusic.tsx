@@ -3,6 +3,7 @@ import { BarLabels } from '../shared/score/BarLabels';
 import { Marks } from '../shared/score/Marks';
 import { Rings } from '../shared/score/Rings';
 import { Score } from '../shared/score/Score';
+import { t } from '../text';
 import type { Lens } from './findings/findings';
 import { labelsOf, marksOf, rowsOf, type Saying } from './marks';
 
@@ -30,7 +31,7 @@ export function SheetMusic({ data, lenses, saying, kind, ring, width }: Props) {
         <div style={{ width: `${width}mm` }}>
             <Score
                 music={piece.music}
-                title={`${piece.title}, engraved`}
+                title={t('{{title}}, engraved', { title: piece.title })}
                 scale={40}
                 rows={written ? room : undefined}
                 hideFingers={written && lenses.includes('fingers')}

@@ -3,14 +3,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, ask, at, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import styles from './Desk.module.css';
 
 type Breakdown = Api['BreakdownResource'];
 
 const VERDICTS = [
-    { verdict: 'easy', label: 'Easy for this student', key: 'y' },
-    { verdict: null, label: 'Let the program judge', key: '0' },
-    { verdict: 'hard', label: 'Hard for this student', key: 'x' },
+    { verdict: 'easy', label: t('Easy for this student'), key: 'y' },
+    { verdict: null, label: t('Let the program judge'), key: '0' },
+    { verdict: 'hard', label: t('Hard for this student'), key: 'x' },
 ] as const;
 
 /** The teacher’s word on a bar, over what was reckoned. */
@@ -26,14 +27,14 @@ export function VerdictChoice({ data, measure }: { data: Breakdown; measure: num
     useKeys(
         VERDICTS.map((one) => ({
             key: one.key,
-            does: `this bar: ${one.label.toLowerCase()}`,
+            does: t('this bar: {{label}}', { label: one.label.toLowerCase() }),
             run: () => save.mutate(one.verdict),
         })),
     );
     if (point === undefined) return null;
     return (
-        <section aria-label={`Your word on bar ${measure}`} className={styles.part}>
-            <b>Bar {measure} is</b>
+        <section aria-label={t('Your word on bar {{measure}}', { measure })} className={styles.part}>
+            <b>{t('Bar {{measure}} is', { measure })}</b>
             <Group gap={4} mt={2}>
                 {VERDICTS.map((one) => (
                     <Button

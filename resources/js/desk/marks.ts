@@ -1,14 +1,15 @@
 import type { Report } from '../api';
 import type { BarLabel } from '../shared/score/BarLabels';
 import type { NoteMark } from '../shared/score/Marks';
+import { t } from '../text';
 import type { Lens } from './findings/findings';
 
 /** What is said of a note: its letter, its syllable, or how one gets to it. */
 export const SAYINGS = [
-    { value: 'letters', label: 'Letters' },
-    { value: 'solfege', label: 'Do re mi' },
-    { value: 'moves', label: 'Steps and skips' },
-    { value: 'intervals', label: 'Intervals' },
+    { value: 'letters', label: t('Letters') },
+    { value: 'solfege', label: t('Do re mi') },
+    { value: 'moves', label: t('Steps and skips') },
+    { value: 'intervals', label: t('Intervals') },
 ] as const;
 
 export type Saying = (typeof SAYINGS)[number]['value'];
@@ -75,11 +76,17 @@ function nameOf(event: ReportEvent, saying: Saying): string {
     if (saying === 'letters') return event.letters.join(' ');
     const move = event.move ?? '';
     if (saying === 'moves') return move.replace(/ (up|down)\b.*/, (_, way: string) => ` ${ARROWS[way]}`);
-    if (event.interval === null || move === 'held') return move === 'held' ? '' : 'start';
+    if (event.interval === null || move === 'held') return move === 'held' ? '' : t('start');
     return event.interval === 0 ? '1' : `${event.interval > 0 ? '↗' : '↘'}${Math.abs(event.interval) + 1}`;
 }
 
-const PLAYS: Record<string, string> = { R: 'right', L: 'left', turns: 'in turns', together: 'together', rest: 'rest' };
+const PLAYS: Record<string, string> = {
+    R: t('right'),
+    L: t('left'),
+    turns: t('in turns'),
+    together: t('together'),
+    rest: t('rest'),
+};
 
 /** A word under each bar for the lenses that speak of bars. */
 export function labelsOf(report: Report, lenses: readonly Lens[]): BarLabel[] {
@@ -89,7 +96,7 @@ export function labelsOf(report: Report, lenses: readonly Lens[]): BarLabel[] {
     if (lens === 'hands') {
         return report.hands.map((bar) => ({
             bar: at(bar.measure),
-            text: `${bar.motion ?? PLAYS[bar.play]}${bar.same_rhythm === false ? ', two rhythms' : ''}`,
+            text: `${bar.motion ?? PLAYS[bar.play]}${bar.same_rhythm === false ? t(', two rhythms') : ''}`,
             tone: bar.play === 'R' ? 'right' : bar.play === 'L' ? 'left' : bar.same_rhythm === false ? 'thorn' : 'leaf',
         }));
     }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { type Api, ask } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 
 export type Change = Omit<Api['ShorthandChangeRequest'], 'shorthand'>;
 
@@ -34,24 +35,24 @@ export function ChangeAll({ change, transposing, setTransposing }: Props) {
             <Menu>
                 <Menu.Target>
                     <Button variant="default" loading={change.isPending}>
-                        Change the whole piece
+                        {t('Change the whole piece')}
                     </Button>
                 </Menu.Target>
                 <Menu.Dropdown>
-                    <Menu.Item onClick={pick('swap')} rightSection={<kbd>Alt H</kbd>}>
-                        Swap the hands
+                    <Menu.Item onClick={pick('swap')} rightSection={<kbd>{t('Alt H')}</kbd>}>
+                        {t('Swap the hands')}
                     </Menu.Item>
-                    <Menu.Item onClick={() => setTransposing(true)} rightSection={<kbd>Alt T</kbd>}>
-                        Transpose…
+                    <Menu.Item onClick={() => setTransposing(true)} rightSection={<kbd>{t('Alt T')}</kbd>}>
+                        {t('Transpose…')}
                     </Menu.Item>
-                    <Menu.Item onClick={pick('octave up')}>An octave up</Menu.Item>
-                    <Menu.Item onClick={pick('octave down')}>An octave down</Menu.Item>
-                    <Menu.Item onClick={pick('tidy')}>Tidy the text</Menu.Item>
+                    <Menu.Item onClick={pick('octave up')}>{t('An octave up')}</Menu.Item>
+                    <Menu.Item onClick={pick('octave down')}>{t('An octave down')}</Menu.Item>
+                    <Menu.Item onClick={pick('tidy')}>{t('Tidy the text')}</Menu.Item>
                 </Menu.Dropdown>
             </Menu>
-            <Dialog opened={transposing} onClose={() => setTransposing(false)} title="Transpose">
+            <Dialog opened={transposing} onClose={() => setTransposing(false)} title={t('Transpose')}>
                 <Select
-                    label="To the key of"
+                    label={t('To the key of')}
                     data-autofocus
                     allowDeselect={false}
                     data={[...KEYS, ...MINOR]}
@@ -59,16 +60,16 @@ export function ChangeAll({ change, transposing, setTransposing }: Props) {
                     onChange={(value) => setKey(value ?? key)}
                 />
                 <Text size="sm" className="faint" mt={6}>
-                    Fingers and moves stay; accidentals follow the new key.
+                    {t('Fingers and moves stay; accidentals follow the new key.')}
                 </Text>
                 <Trouble error={transposing ? change.error : null} />
                 <Group mt="md" gap="xs">
-                    <Button onClick={() => go(0)}>The nearest way</Button>
+                    <Button onClick={() => go(0)}>{t('The nearest way')}</Button>
                     <Button variant="default" onClick={() => go(1)}>
-                        Up
+                        {t('Up')}
                     </Button>
                     <Button variant="default" onClick={() => go(-1)}>
-                        Down
+                        {t('Down')}
                     </Button>
                 </Group>
             </Dialog>

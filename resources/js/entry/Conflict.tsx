@@ -1,4 +1,5 @@
 import { Alert, Button, Group } from '@mantine/core';
+import { t } from '../text';
 import styles from './Conflict.module.css';
 import type { Typed } from './draft';
 
@@ -18,12 +19,12 @@ export function Conflict({ mine, theirs, choose }: Props) {
             variant="light"
             role="alert"
             c="var(--ink)"
-            title="Another window has changed this piece too"
+            title={t('Another window has changed this piece too')}
         >
             <div className={styles.two}>
                 {[
-                    { title: 'Here', typed: mine, keep: true, verb: 'Keep what is here' },
-                    { title: 'In the other window', typed: theirs, keep: false, verb: 'Take the other one' },
+                    { title: t('Here'), typed: mine, keep: true, verb: t('Keep what is here') },
+                    { title: t('In the other window'), typed: theirs, keep: false, verb: t('Take the other one') },
                 ].map(({ title, typed, keep, verb }) => (
                     <section key={title} aria-label={title}>
                         <b>{title}</b>

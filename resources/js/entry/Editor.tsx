@@ -4,6 +4,7 @@ import { EditorState, type Extension, Prec } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { type Ref, type RefObject, useEffect, useImperativeHandle, useRef } from 'react';
 import type { Api } from '../api';
+import { t } from '../text';
 import { language } from './language';
 import { changesOf, type Edit, offsetOf, onEnter } from './lines';
 
@@ -112,7 +113,7 @@ function extensionsFor(told: Told): Extension {
         language,
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({
-            'aria-label': 'The piece in shorthand',
+            'aria-label': t('The piece in shorthand'),
             'aria-describedby': 'typed-errors',
             spellcheck: 'false',
             autocorrect: 'off',

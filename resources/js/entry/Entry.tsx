@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { t } from '../text';
 import { askDraft, type Desk, nameOf } from './desk';
 import { readDraft, startFrom, type Typed } from './draft';
 import { EntryDesk } from './EntryDesk';
@@ -47,7 +48,7 @@ export function Entry() {
         return { saved, ...startFrom(saved, readDraft(place), draft) };
     }, [started.data, place]);
     if (started.error) return <Trouble error={started.error} again={() => started.refetch()} />;
-    if (start === null || started.isFetching) return <Waiting what="Fetching the page…" />;
+    if (start === null || started.isFetching) return <Waiting what={t('Fetching the page…')} />;
     const { piece, printed, where } = started.data as NonNullable<typeof started.data>;
     return (
         <EntryDesk

@@ -4,6 +4,7 @@ import type { Api } from '../api';
 import { useKeys } from '../shared/keys';
 import { Trouble } from '../shared/Notes';
 import { useStable } from '../shared/useStable';
+import { t } from '../text';
 import { ChangeAll } from './ChangeAll';
 import { Conflict } from './Conflict';
 import { Editor } from './Editor';
@@ -53,7 +54,7 @@ export function EntryDesk(props: Props) {
     return (
         <Stack gap="xs">
             <EntryHead
-                title={piece === null ? 'A new piece' : piece.title}
+                title={piece === null ? t('A new piece') : piece.title}
                 where={where}
                 kept={entry.draft.state}
                 label={entry.typed.label}
@@ -109,15 +110,17 @@ function Standing({ entry, of, allError }: { entry: Entry; of: Props; allError: 
             />
             {of.unsaid.length > 0 && (
                 <Text size="sm" role="note">
-                    This piece came as a file. The shorthand has no word for the following, and it is lost when the
-                    piece is saved from here: {of.unsaid.join(' ')}
+                    {t(
+                        'This piece came as a file. The shorthand has no word for the following, and it is lost when the piece is saved from here: {{unsaid}}',
+                        { unsaid: of.unsaid.join(' ') },
+                    )}
                 </Text>
             )}
             {of.start.from !== 'saved' && typed.text !== of.saved.text && (
                 <Group gap="xs">
-                    <Text size="sm">This is what you had typed before.</Text>
+                    <Text size="sm">{t('This is what you had typed before.')}</Text>
                     <Button size="compact-sm" variant="default" onClick={() => entry.replace(of.saved.text)}>
-                        {of.piece === null ? 'Begin again' : 'Back to what is saved'}
+                        {of.piece === null ? t('Begin again') : t('Back to what is saved')}
                     </Button>
                 </Group>
             )}

@@ -2,6 +2,7 @@ import { Anchor, Button, FileButton, Group, Text, TextInput, Title } from '@mant
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { musicEndings } from '../api';
+import { t } from '../text';
 import styles from './EntryHead.module.css';
 import type { Kept } from './useDraft';
 
@@ -21,10 +22,10 @@ interface Props {
 }
 
 const KEPT: Record<Kept, string> = {
-    kept: 'Kept',
-    going: 'Keeping…',
-    here: 'Kept on this device',
-    apart: 'Changed in two windows',
+    kept: t('Kept'),
+    going: t('Keeping…'),
+    here: t('Kept on this device'),
+    apart: t('Changed in two windows'),
 };
 
 export const EntryHead = memo(function EntryHead({
@@ -47,7 +48,7 @@ export const EntryHead = memo(function EntryHead({
                 </Title>
                 <Text size="sm" className="faint">
                     <Anchor component={Link} to="/books" c="inherit" fz="sm">
-                        {where || 'Books'}
+                        {where || t('Books')}
                     </Anchor>
                     {' · '}
                     <span role="status">{KEPT[kept]}</span>
@@ -55,7 +56,7 @@ export const EntryHead = memo(function EntryHead({
             </div>
             <Group gap="xs" wrap="nowrap">
                 <TextInput
-                    aria-label="Letter of the piece, where the page has several"
+                    aria-label={t('Letter of the piece, where the page has several')}
                     placeholder="A, B…"
                     w={70}
                     maxLength={4}
@@ -65,13 +66,13 @@ export const EntryHead = memo(function EntryHead({
                 <FileButton onChange={onFile} accept={musicEndings.join()}>
                     {(props) => (
                         <Button {...props} variant="default">
-                            From a file
+                            {t('From a file')}
                         </Button>
                     )}
                 </FileButton>
                 {more}
                 <Button onClick={onSave} loading={saving} disabled={!ready}>
-                    Save <kbd className={styles.key}>Ctrl Enter</kbd>
+                    {t('Save')} <kbd className={styles.key}>{t('Ctrl Enter')}</kbd>
                 </Button>
             </Group>
         </Group>

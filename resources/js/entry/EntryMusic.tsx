@@ -5,6 +5,7 @@ import { ask } from '../api';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { useStable } from '../shared/useStable';
+import { t } from '../text';
 import styles from './EntryMusic.module.css';
 import { spansAt } from './lines';
 import type { Preview } from './usePreview';
@@ -45,12 +46,12 @@ export function EntryMusic({ text, preview, of, cursor, checked, player, onNote 
             body: { shorthand: text, ...(bars === null ? {} : { first: bars[0], last: bars[1] }) },
         }),
     );
-    if (preview?.music == null) return <Text className="faint">The music grows here as you type.</Text>;
+    if (preview?.music == null) return <Text className="faint">{t('The music grows here as you type.')}</Text>;
     return (
         <>
             <Score
                 music={preview.crossing && still === preview ? preview.music : preview.lines}
-                title={`The engraving, ${preview.measures} bars`}
+                title={t('The engraving, {{measures}} bars', { measures: preview.measures })}
                 scale={38}
                 lit={lit}
                 onNote={onNote}
@@ -62,7 +63,7 @@ export function EntryMusic({ text, preview, of, cursor, checked, player, onNote 
                     tempo={80}
                     hand={null}
                     onLit={setSounding}
-                    what={bars === null ? undefined : 'the selection'}
+                    what={bars === null ? undefined : t('the selection')}
                 />
             </div>
         </>

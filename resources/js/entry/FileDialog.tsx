@@ -5,6 +5,7 @@ import { type Api, asForm, ask, at, type Choice, choices } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Score } from '../shared/score/Score';
+import { t } from '../text';
 import styles from './FileDialog.module.css';
 
 type Reading = Api['ReadingResource'];
@@ -21,11 +22,11 @@ interface Props {
 
 type Role = 'student' | 'left' | 'duet';
 const ROLES: [Role, string][] = [
-    ['student', 'The student'],
-    ['left', 'The left hand alone'],
-    ['duet', 'The teacher'],
+    ['student', t('The student')],
+    ['left', t('The left hand alone')],
+    ['duet', t('The teacher')],
 ];
-const GRIDS: Choice<Api['Grid'] | ''>[] = [{ value: '', label: 'What fits, bar by bar' }, ...choices.Grid];
+const GRIDS: Choice<Api['Grid'] | ''>[] = [{ value: '', label: t('What fits, bar by bar') }, ...choices.Grid];
 
 /** A file before it is put on a page: whose part is which, what is in it, and what of it is not kept. */
 export function FileDialog({ file, pageId, label, onText, onStored, onClose }: Props) {
@@ -56,9 +57,9 @@ export function FileDialog({ file, pageId, label, onText, onStored, onClose }: P
     const several = (read?.parts.length ?? 0) > 1;
     const typable = read?.music != null && read.unsaid.length === 0;
     return (
-        <Dialog title={`From ${file.name}`} size="62rem" onClose={onClose}>
+        <Dialog title={t('From {{name}}', { name: file.name })} size="62rem" onClose={onClose}>
             <Stack gap="sm">
-                {reading.isPending && <Waiting what="Reading the file…" />}
+                {reading.isPending && <Waiting what={t('Reading the file…')} />}
                 <Trouble error={reading.error ?? store.error} />
                 {read?.kind === 'midi' && <PlayedOn read={read} setGrid={setGrid} setPickup={setPickup} />}
                 {several && <Parts parts={read?.parts ?? []} roles={roles} setRoles={setRoles} />}
@@ -85,10 +86,10 @@ interface PartsProps {
 
 function Parts({ parts, roles, setRoles }: PartsProps) {
     return (
-        <Table aria-label="Who plays which part">
+        <Table aria-label={t('Who plays which part')}>
             <Table.Thead>
                 <Table.Tr>
-                    <Table.Th>Part</Table.Th>
+                    <Table.Th>{t('Part')}</Table.Th>
                     {ROLES.map(([role, name]) => (
                         <Table.Th key={role}>{name}</Table.Th>
                     ))}
@@ -98,13 +99,17 @@ function Parts({ parts, roles, setRoles }: PartsProps) {
                 {parts.map((part) => (
                     <Table.Tr key={part.id}>
                         <Table.Td>
-                            {part.name}, {part.notes} notes on {part.staves === 1 ? 'one staff' : 'two staves'}
+                            {t('{{name}}, {{notes}} notes on {{which}}', {
+                                name: part.name,
+                                notes: part.notes,
+                                which: part.staves === 1 ? t('one staff') : t('two staves'),
+                            })}
                         </Table.Td>
                         {ROLES.map(([role, name]) => (
                             <Table.Td key={role}>
                                 <Radio
                                     name={role}
-                                    aria-label={`${name} plays ${part.name}`}
+                                    aria-label={t('{{name}} plays {{name2}}', { name, name2: part.name })}
                                     checked={roles[role] === part.id}
                                     onChange={() => {
                                         // A part has one player.
@@ -158,24 +163,30 @@ function WhatIsRead({
 }) {
     return (
         <>
-            <Notes title={read.kind === 'midi' ? 'Look at these again' : 'Not kept'} notes={read.notRead} />
-            <Notes title="Does not add up" notes={read.checks} />
+            <Notes title={read.kind === 'midi' ? t('Look at these again') : t('Not kept')} notes={read.notRead} />
+            <Notes title={t('Does not add up')} notes={read.checks} />
             <div className={`sheet ${styles.music}`}>
-                <Score music={music} title={`${read.title}, ${read.measures} bars`} scale={34} />
+                <Score
+                    music={music}
+                    title={t('{{title}}, {{measures}} bars', { title: read.title, measures: read.measures })}
+                    scale={34}
+                />
             </div>
             {read.unsaid.length > 0 && (
                 <Text size="sm">
-                    The shorthand has no word for this, so it would be lost when the piece is typed on:{' '}
-                    {read.unsaid.join(' ')}
+                    {t(
+                        'The shorthand has no word for this, so it would be lost when the piece is typed on: {{unsaid}}',
+                        { unsaid: read.unsaid.join(' ') },
+                    )}
                 </Text>
             )}
             <Group gap="xs">
                 <Button variant={typable ? 'filled' : 'default'} onClick={() => onText(read)}>
-                    Type on from it
+                    {t('Type on from it')}
                 </Button>
                 {store !== null && (
                     <Button variant={typable ? 'default' : 'filled'} loading={storing} onClick={store}>
-                        Put it on the page as it is
+                        {t('Put it on the page as it is')}
                     </Button>
                 )}
             </Group>
@@ -196,7 +207,7 @@ function PlayedOn({
     return (
         <Group gap="sm">
             <Select
-                label="Lay the notes on a grid of"
+                label={t('Lay the notes on a grid of')}
                 w={220}
                 allowDeselect={false}
                 data={GRIDS}
@@ -204,7 +215,7 @@ function PlayedOn({
                 onChange={(chosen) => setGrid(chosen ?? '')}
             />
             <Select
-                label="Pickup"
+                label={t('Pickup')}
                 w={220}
                 allowDeselect={false}
                 data={read.pickups.map(({ length, name }) => ({ value: length, label: name }))}

@@ -1,5 +1,6 @@
 import { Button, Text } from '@mantine/core';
 import type { Api } from '../api';
+import { t } from '../text';
 import styles from './Findings.module.css';
 import type { Preview } from './usePreview';
 
@@ -30,7 +31,7 @@ export function Findings({ preview, typing, brought, onError, onCheck, onFix }: 
                     onClick={() => onError(error)}
                 >
                     <b className="thorn">
-                        Line {error.line}, column {error.column}:
+                        {t('Line {{line}}, column {{column}}:', { line: error.line, column: error.column })}
                     </b>{' '}
                     {error.text}
                 </button>
@@ -54,7 +55,7 @@ export function Findings({ preview, typing, brought, onError, onCheck, onFix }: 
             ))}
             {errors.length + checks.length === 0 && (preview?.measures ?? 0) > 0 && (
                 <Text size="sm" className="faint" px={8} py={3}>
-                    Every bar adds up.
+                    {t('Every bar adds up.')}
                 </Text>
             )}
         </div>

@@ -2,6 +2,7 @@ import { Anchor } from '@mantine/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../shared/Shell';
+import { t } from '../text';
 import styles from './KeyStrip.module.css';
 
 const LENGTHS = {
@@ -10,29 +11,29 @@ const LENGTHS = {
 };
 
 const TYPED: [string, string][] = [
-    ['@c4', 'the thumb'],
-    ['1–5', 'finger'],
-    ['a–g', 'note'],
-    ['r', 'rest'],
-    ['/', 'bar of rest'],
-    ['+ - n', 'sharp flat natural'],
-    ['( )', 'chord'],
-    ['~', 'tie'],
-    ['_ _', 'slur'],
-    ['%', 'bar before again'],
-    ['=3', 'bar 3 again'],
+    ['@c4', t('the thumb')],
+    ['1–5', t('finger')],
+    ['a–g', t('note')],
+    ['r', t('rest')],
+    ['/', t('bar of rest')],
+    ['+ - n', t('sharp flat natural')],
+    ['( )', t('chord')],
+    ['~', t('tie')],
+    ['_ _', t('slur')],
+    ['%', t('bar before again')],
+    ['=3', t('bar 3 again')],
 ];
 
 export const PRESSED: [string, string][] = [
-    ['Enter', 'next line, other hand'],
-    ['Ctrl Enter', 'save'],
-    ['Ctrl Z', 'undo'],
-    ['Ctrl Y', 'redo'],
-    ['F8', 'next mark'],
-    ['Alt L', 'listen'],
-    ['Alt K', 'piano'],
-    ['Alt H', 'swap hands'],
-    ['Alt T', 'transpose'],
+    ['Enter', t('next line, other hand')],
+    ['Ctrl Enter', t('save')],
+    ['Ctrl Z', t('undo')],
+    ['Ctrl Y', t('redo')],
+    ['F8', t('next mark')],
+    ['Alt L', t('listen')],
+    ['Alt K', t('piano')],
+    ['Alt H', t('swap hands')],
+    ['Alt T', t('transpose')],
 ];
 
 function Keys({ keys }: { keys: [string, string][] }) {
@@ -47,14 +48,14 @@ function Keys({ keys }: { keys: [string, string][] }) {
 export const KeyStrip = memo(function KeyStrip() {
     const words = useSession().data?.studio.words ?? 'us';
     return (
-        <section aria-label="Keys" className="faint">
+        <section aria-label={t('Keys')} className="faint">
             <div className={styles.line}>
                 <span>
                     <kbd>w h q v x</kbd> {LENGTHS[words]}
                 </span>
                 <Keys keys={TYPED} />
                 <Anchor component={Link} to="/shorthand" c="var(--ink)" fz="0.85rem" underline="always">
-                    The whole shorthand
+                    {t('The whole shorthand')}
                 </Anchor>
             </div>
             <div className={styles.line}>

@@ -5,6 +5,7 @@ import { useMidi } from '../shared/midi/devices';
 import { TAKES } from '../shared/midi/standIn';
 import { Piano } from '../shared/piano/Piano';
 import { useSession } from '../shared/Shell';
+import { t } from '../text';
 import styles from './Keyboard.module.css';
 
 interface Props {
@@ -19,11 +20,11 @@ const LENGTHS = {
     uk: { w: 'Semibreve', h: 'Minim', q: 'Crotchet', v: 'Quaver', x: 'Semiquaver' },
 };
 const OTHERS: [string, string][] = [
-    ['.', 'Dot'],
-    ['r', 'Rest'],
-    ['~', 'Tie'],
-    ['|', 'Bar line'],
-    ['%', 'Bar before again'],
+    ['.', t('Dot')],
+    ['r', t('Rest')],
+    ['~', t('Tie')],
+    ['|', t('Bar line')],
+    ['%', t('Bar before again')],
 ];
 /** These belong to the note or the length before them. */
 const JOINED = new Set(['.', '~']);
@@ -62,7 +63,7 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
     };
     const midi = useMidi(onChord);
     return (
-        <section aria-label="Piano" className={`sheet ${styles.piano}`}>
+        <section aria-label={t('Piano')} className={`sheet ${styles.piano}`}>
             <Group justify="space-between" mb={8} gap="xs">
                 <LengthBar words={words} type={type} />
                 <HeardBy heard={heard} setHeard={setHeard} midi={midi} />
@@ -92,13 +93,13 @@ function HeardBy({
         <Group gap="xs">
             <Checkbox
                 size="sm"
-                label="Hear the keys"
+                label={t('Hear the keys')}
                 checked={heard}
                 onChange={(event) => setHeard(event.currentTarget.checked)}
             />
             <Select
-                aria-label="MIDI keyboard"
-                placeholder="MIDI keyboard"
+                aria-label={t('MIDI keyboard')}
+                placeholder={t('MIDI keyboard')}
                 size="xs"
                 w={190}
                 clearable
@@ -110,7 +111,7 @@ function HeardBy({
             {midi.chosen === midi.standIn.id && (
                 <>
                     <Select
-                        aria-label="Recorded take"
+                        aria-label={t('Recorded take')}
                         size="xs"
                         w={190}
                         allowDeselect={false}
@@ -125,7 +126,7 @@ function HeardBy({
                             if (chosen !== undefined) midi.standIn.play(chosen);
                         }}
                     >
-                        Play the take
+                        {t('Play the take')}
                     </Button>
                 </>
             )}
@@ -136,7 +137,7 @@ function HeardBy({
 /** Lengths and signs by a press. */
 function LengthBar({ words, type }: { words: Api['NoteWords']; type: Props['type'] }) {
     return (
-        <div className={styles.lengths} role="toolbar" aria-label="Lengths and signs">
+        <div className={styles.lengths} role="toolbar" aria-label={t('Lengths and signs')}>
             {Object.entries(LENGTHS[words]).map(([token, name]) => (
                 <Button key={token} size="compact-sm" variant="default" onClick={() => type(token)}>
                     {name}

@@ -3,14 +3,15 @@ import { useQuery } from '@tanstack/react-query';
 import { marked, type Token, type Tokens } from 'marked';
 import { Fragment, type ReactNode, useMemo } from 'react';
 import reference from '../../../docs/shorthand.md?raw';
-import { ask } from '../api';
+import { type Api, ask } from '../api';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
+import { t } from '../text';
 import styles from './EntryDesk.module.css';
 import referenceStyles from './Reference.module.css';
 
-/** What the reference calls lengths, in the words of other studios. */
-const UK: [string, string][] = [
+/** What the reference calls lengths, in British words. */
+const BRITISH: [string, string][] = [
     [
         'whole, half, quarter, eighth, sixteenth, thirty-second',
         'semibreve, minim, crotchet, quaver, semiquaver, demisemiquaver',
@@ -20,16 +21,23 @@ const UK: [string, string][] = [
     ['quarter notes', 'crotchets'],
 ];
 
+const measures = (text: string) =>
+    text.replace(/\b(b)ar(s?)\b(?! line)/gi, (_, b, s) => `${b === 'B' ? 'Measure' : 'measure'}${s}`);
+
+/** The reference is written with bars and quarters. What stands in backquotes is typed as it is. */
+function said(words: Api['NoteWords']): string {
+    return words === 'uk'
+        ? BRITISH.reduce((text, [us, uk]) => text.replaceAll(us, uk), reference)
+        : reference
+              .split('`')
+              .map((part, i) => (i % 2 === 0 ? measures(part) : part))
+              .join('`');
+}
+
 /** The whole shorthand on one page, the same as in the documentation, with its examples engraved. */
 export function Reference() {
     const words = useSession().data?.studio.words ?? 'us';
-    const tokens = useMemo(
-        () =>
-            marked.lexer(
-                words === 'uk' ? UK.reduce((text, [us, uk]) => text.replaceAll(us, uk), reference) : reference,
-            ),
-        [words],
-    );
+    const tokens = useMemo(() => marked.lexer(said(words)), [words]);
     return (
         <Stack gap="sm" maw={980} mx="auto">
             {tokens.map((token, i) => (
@@ -108,7 +116,7 @@ function Example({ text }: { text: string }) {
             <pre className={`sheet ${referenceStyles.example}`}>{text}</pre>
             <div className="sheet">
                 {preview.data?.music != null && (
-                    <Score music={preview.data.music} title="The example, engraved" scale={36} />
+                    <Score music={preview.data.music} title={t('The example, engraved')} scale={36} />
                 )}
             </div>
         </div>

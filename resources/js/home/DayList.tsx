@@ -2,6 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { Fragment } from 'react';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, minutes } from '../shared/words';
+import { t } from '../text';
 import styles from './DayList.module.css';
 import { Sign } from './Sign';
 import type { HomeTaskData } from './useHome';
@@ -38,7 +39,9 @@ export function DayList({ tasks, breakAfter, isDone, open }: Props) {
                             {breaks.has(nth) && (
                                 <li>
                                     <Text size="sm" className="faint" ta="center">
-                                        A good moment for a break: stand up, shake your hands, look out of the window.
+                                        {t(
+                                            'A good moment for a break: stand up, shake your hands, look out of the window.',
+                                        )}
                                     </Text>
                                 </li>
                             )}
@@ -65,7 +68,7 @@ function TaskLine({ task, done, open }: { task: HomeTaskData; done: boolean; ope
                     <br />
                     <span className={styles.what}>{task.instruction}</span>
                 </span>
-                <span className={`faint ${styles.minutes}`}>{done ? 'done' : minutes(task.minutes)}</span>
+                <span className={`faint ${styles.minutes}`}>{done ? t('done') : minutes(task.minutes)}</span>
             </button>
         </li>
     );

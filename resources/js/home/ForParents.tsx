@@ -1,5 +1,6 @@
 import { Anchor, Table, Text, Title } from '@mantine/core';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import { t } from '../text';
 import { tasksOn } from './day';
 import type { HomeTaskData, HomeWeek } from './useHome';
 import { type WordOfToday, WordToTeacher } from './WordToTeacher';
@@ -17,16 +18,16 @@ interface Props {
 export function ForParents({ week, today, isDone, openDay, word }: Props) {
     return (
         <details className="sheet">
-            <summary>For parents</summary>
+            <summary>{t('For parents')}</summary>
             <Title order={2} fz="lg" mt="sm">
-                The week at a glance
+                {t('The week at a glance')}
             </Title>
-            <Table aria-label="The week at a glance">
+            <Table aria-label={t('The week at a glance')}>
                 <Table.Thead>
                     <Table.Tr>
-                        <Table.Th>Day</Table.Th>
-                        <Table.Th>Planned</Table.Th>
-                        <Table.Th>Done</Table.Th>
+                        <Table.Th>{t('Day')}</Table.Th>
+                        <Table.Th>{t('Planned')}</Table.Th>
+                        <Table.Th>{t('Done')}</Table.Th>
                     </Table.Tr>
                 </Table.Thead>
                 <Table.Tbody>
@@ -36,7 +37,7 @@ export function ForParents({ week, today, isDone, openDay, word }: Props) {
                 </Table.Tbody>
             </Table>
             <Text size="sm" className="faint" mb="sm">
-                Press a day to see it, or to tick what was practised then.
+                {t('Press a day to see it, or to tick what was practised then.')}
             </Text>
             <WordToTeacher key={`${week.studentId} ${today}`} word={word} />
             <Words />
@@ -58,21 +59,29 @@ function DayLine({ week, day, today, isDone, openDay }: LineProps) {
                     {dayName(weekdayOf(day.date)).slice(0, 3)} {shortDate(day.date)}
                 </Anchor>
             </Table.Td>
-            <Table.Td>{tasks.length === 0 ? 'free' : minutes(planned)}</Table.Td>
-            <Table.Td>{tasks.length === 0 ? '' : `${done} of ${tasks.length}`}</Table.Td>
+            <Table.Td>{tasks.length === 0 ? t('free') : minutes(planned)}</Table.Td>
+            <Table.Td>{tasks.length === 0 ? '' : t('{{done}} of {{tasks}}', { done, tasks: tasks.length })}</Table.Td>
         </Table.Tr>
     );
 }
 
 const MEANS = [
     [
-        'Slow',
-        'so slow that nothing goes wrong. The number beside ♩ is how fast: press Play with Only the beat to hear it.',
+        t('Slow'),
+        t(
+            'so slow that nothing goes wrong. The number beside ♩ is how fast: press Play with Only the beat to hear it.',
+        ),
     ],
-    ['Three in a row', 'three good ones, one after the other. After a slip the counting begins anew.'],
-    ['One hand', 'the round note with its stem up is the right hand, the square one with its stem down the left.'],
-    ['After a missed day', 'do not make it up at once. Go on with today; what did not fit comes again by itself.'],
-    ['A word to the teacher', 'write it above, or with a tick. The teacher reads it before the next lesson.'],
+    [t('Three in a row'), t('three good ones, one after the other. After a slip the counting begins anew.')],
+    [
+        t('One hand'),
+        t('the round note with its stem up is the right hand, the square one with its stem down the left.'),
+    ],
+    [
+        t('After a missed day'),
+        t('do not make it up at once. Go on with today; what did not fit comes again by itself.'),
+    ],
+    [t('A word to the teacher'), t('write it above, or with a tick. The teacher reads it before the next lesson.')],
 ];
 
 /** What the teacher's words mean at home. */
@@ -105,9 +114,9 @@ function isOnApple(): boolean {
 function OnApple() {
     return (
         <Text mt="sm">
-            On an iPhone or iPad: choose Share, then Add to Home Screen, and open this page from there. Otherwise what
-            is kept for a day without a connection is deleted after a week without a visit; ticks that were sent are
-            safe. A MIDI keyboard cannot be connected in this browser.
+            {t(
+                'On an iPhone or iPad: choose Share, then Add to Home Screen, and open this page from there. Otherwise what is kept for a day without a connection is deleted after a week without a visit; ticks that were sent are safe. A MIDI keyboard cannot be connected in this browser.',
+            )}
         </Text>
     );
 }

@@ -5,6 +5,7 @@ import { ApiError } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, dayName, daysBetween, longDate, weekdayOf } from '../shared/words';
+import { t } from '../text';
 import { DayList } from './DayList';
 import { tasksOn } from './day';
 import { ForParents } from './ForParents';
@@ -16,9 +17,9 @@ import { type HomeTaskData, type HomeWeek, useHome } from './useHome';
 import type { WordOfToday } from './WordToTeacher';
 
 const DAYS = [
-    { value: '-1', label: 'Yesterday' },
-    { value: '0', label: 'Today' },
-    { value: '1', label: 'Tomorrow' },
+    { value: '-1', label: t('Yesterday') },
+    { value: '0', label: t('Today') },
+    { value: '1', label: t('Tomorrow') },
 ];
 
 /** What can be chosen: these three, and a day of the week that was opened beside them. */
@@ -34,7 +35,7 @@ const labelOf = (away: number, date: string) =>
 
 /** `today`, `yesterday`, `on Monday` */
 const whenOf = (away: number, date: string) =>
-    Math.abs(away) > 1 ? `on ${labelOf(away, date)}` : labelOf(away, date).toLowerCase();
+    Math.abs(away) > 1 ? t('on {{labelOf}}', { labelOf: labelOf(away, date) }) : labelOf(away, date).toLowerCase();
 
 /** The home side: a day at a time, large, for a child and a parent at the piano. */
 export function Home() {
@@ -100,11 +101,11 @@ function NoWeek({ error, again }: { error: unknown; again: () => void }) {
         <main className={styles.home}>
             {isClosed && (
                 <>
-                    <Title order={1}>This link is closed</Title>
-                    <Text mt="sm">It was withdrawn, or its time is over. Ask the teacher for a new one.</Text>
+                    <Title order={1}>{t('This link is closed')}</Title>
+                    <Text mt="sm">{t('It was withdrawn, or its time is over. Ask the teacher for a new one.')}</Text>
                 </>
             )}
-            {!isClosed && (error ? <Trouble error={error} again={again} /> : <Waiting what="One moment…" />)}
+            {!isClosed && (error ? <Trouble error={error} again={again} /> : <Waiting what={t('One moment…')} />)}
         </main>
     );
 }
@@ -143,7 +144,7 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
                 <div>
                     <Text className="faint">{longDate(date)}</Text>
                     <Title order={1} fz={34}>
-                        Hello {week.student}
+                        {t('Hello {{student}}', { student: week.student })}
                     </Title>
                     <Text>{howItStands(tasks.length, done, away)}</Text>
                 </div>
@@ -151,17 +152,17 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             </Group>
             <SegmentedControl
                 fullWidth
-                aria-label="Which day"
+                aria-label={t('Which day')}
                 value={String(away)}
                 onChange={(value) => setAway(Number(value))}
                 data={daysWith(away, date)}
             />
             {kept.length > 0 && (
                 <Text role="status" className="sheet" p="xs">
-                    {waits(kept)} kept here and will be sent when there is a connection.
+                    {t('{{waits}} kept here and will be sent when there is a connection.', { waits: waits(kept) })}
                 </Text>
             )}
-            {refused > 0 && <Text role="alert">Something could not be taken: its week is over.</Text>}
+            {refused > 0 && <Text role="alert">{t('Something could not be taken: its week is over.')}</Text>}
             {away === 0 && <FromTheTeacher week={week} />}
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
             <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
@@ -193,7 +194,7 @@ function WhoPractises({ week, child, choose }: WhoProps) {
     return (
         <SegmentedControl
             fullWidth
-            aria-label="Who practises"
+            aria-label={t('Who practises')}
             value={String(child ?? week.children[0]?.id)}
             onChange={(id) => choose(Number(id))}
             data={week.children.map((one) => ({ value: String(one.id), label: one.name }))}
@@ -202,30 +203,35 @@ function WhoPractises({ week, child, choose }: WhoProps) {
 }
 
 function howItStands(count: number, done: number, away: number): string {
-    if (count === 0) return away === 0 ? 'Nothing to practise today.' : 'Nothing to practise.';
+    if (count === 0) return away === 0 ? t('Nothing to practise today.') : t('Nothing to practise.');
     return away > 0
-        ? `${count === 1 ? 'One thing' : `${count} things`} to look forward to`
-        : `${done} of ${count} done`;
+        ? t('{{which}} to look forward to', { which: count === 1 ? t('One thing') : t('{{count}} things', { count }) })
+        : t('{{done}} of {{count}} done', { done, count });
 }
 
 function waits(kept: Unsent[]): string {
     const word = kept.every(isTick) ? 'tick' : kept.every(isWord) ? 'word' : 'change';
-    return kept.length === 1 ? `One ${word} is` : `${kept.length} ${word}s are`;
+    return kept.length === 1
+        ? t('One {{word}} is', { word })
+        : t('{{kept}} {{word}}s are', { kept: kept.length, word });
 }
 
 function nothing(week: HomeWeek, inWeek: boolean): string {
-    if (week.lessonOn === null) return 'No plan has been sent yet.';
-    return `${inWeek ? 'A free day' : 'This day is not in the plan that was sent'}. The next lesson is ${longDate(week.lessonOn)}.`;
+    if (week.lessonOn === null) return t('No plan has been sent yet.');
+    return t('{{which}}. The next lesson is {{longDate}}.', {
+        which: inWeek ? t('A free day') : t('This day is not in the plan that was sent'),
+        longDate: longDate(week.lessonOn),
+    });
 }
 
 function FromTheTeacher({ week }: { week: HomeWeek }) {
     if (week.message === '' && week.lessonNote === '') return null;
     return (
-        <section className="sheet" aria-label="From the teacher">
+        <section className="sheet" aria-label={t('From the teacher')}>
             {week.message !== '' && <Text>{week.message}</Text>}
             {week.lessonNote !== '' && (
                 <Text mt={week.message === '' ? 0 : 6}>
-                    <span className="faint">From the lesson:</span> {week.lessonNote}
+                    <span className="faint">{t('From the lesson:')}</span> {week.lessonNote}
                 </Text>
             )}
         </section>
@@ -236,15 +242,16 @@ function FromTheTeacher({ week }: { week: HomeWeek }) {
 function WhatIsKept() {
     return (
         <Text component="details" size="sm" className="faint">
-            <summary>What is kept about us</summary>
+            <summary>{t('What is kept about us')}</summary>
             <p>
-                The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you
-                tick and write here, and notes from the lessons. Only the teachers of the studio and whoever has this
-                link can see it. Nothing goes to anyone else, and there is no tracking.
+                {t(
+                    'The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you tick and write here, and notes from the lessons. Only the teachers of the studio and whoever has this link can see it. Nothing goes to anyone else, and there is no tracking.',
+                )}
             </p>
             <p>
-                This device keeps a copy of the week, so that the page works without a connection. You can ask the
-                teacher at any time to show you everything, to correct it, or to delete it.
+                {t(
+                    'This device keeps a copy of the week, so that the page works without a connection. You can ask the teacher at any time to show you everything, to correct it, or to delete it.',
+                )}
             </p>
         </Text>
     );

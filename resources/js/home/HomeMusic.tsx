@@ -4,15 +4,16 @@ import type { Api } from '../api';
 import { Marks, type NoteMark } from '../shared/score/Marks';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
+import { t } from '../text';
 import styles from './HomeMusic.module.css';
 
 type Lens = 'bare' | 'fingers' | 'counts' | 'name';
 
 const LENSES = [
-    { value: 'bare', label: 'Bare' },
-    { value: 'fingers', label: 'Fingers' },
-    { value: 'counts', label: 'Counts' },
-    { value: 'name', label: 'Names' },
+    { value: 'bare', label: t('Bare') },
+    { value: 'fingers', label: t('Fingers') },
+    { value: 'counts', label: t('Counts') },
+    { value: 'name', label: t('Names') },
 ];
 
 interface Props {
@@ -36,7 +37,7 @@ export function HomeMusic({ task, music, tempo, setTempo }: Props) {
             {music.parts.length > 1 && (
                 <SegmentedControl
                     fullWidth
-                    aria-label="Which bars"
+                    aria-label={t('Which bars')}
                     value={String(part)}
                     onChange={(value) => setPart(Number(value))}
                     data={music.parts.map((one, i) => ({ value: String(i), label: one.bars.label }))}
@@ -44,7 +45,7 @@ export function HomeMusic({ task, music, tempo, setTempo }: Props) {
             )}
             <SegmentedControl
                 fullWidth
-                aria-label="At the notes"
+                aria-label={t('At the notes')}
                 value={lens}
                 onChange={(value) => setLens(value as Lens)}
                 data={LENSES}

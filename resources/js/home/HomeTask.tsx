@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 import { choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { handWords, tempoWords } from '../shared/words';
+import { t } from '../text';
 import { HomeMusic } from './HomeMusic';
 import { InARow } from './InARow';
 import type { Tick } from './outbox';
@@ -58,19 +59,19 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
                 <Text fz="lg">{task.instruction}</Text>
             </Group>
             <ReadAloud words={`${task.title}. ${task.instruction}`} />
-            {task.bars.length > 0 && music.isPending && <Waiting what="Fetching the bars…" />}
+            {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}
             {day > 0 ? (
-                <Text className="sheet">To look at already. It can be ticked when its day has come.</Text>
+                <Text className="sheet">{t('To look at already. It can be ticked when its day has come.')}</Text>
             ) : (
-                <section className="sheet" aria-label="When it is done">
+                <section className="sheet" aria-label={t('When it is done')}>
                     {done ? (
                         <IsDone when={when} untick={untick} />
                     ) : (
                         <TickForm
                             task={task}
-                            verb={day === 0 ? 'Done' : `Done ${when}`}
+                            verb={day === 0 ? t('Done') : t('Done {{when}}', { when })}
                             // What is filled in for another day was not practised now.
                             tick={(how) => tick({ ...how, seconds: day === 0 ? spent() : null })}
                             tempo={tempo}
@@ -88,10 +89,10 @@ function IsDone({ when, untick }: Pick<Props, 'when' | 'untick'>) {
     return (
         <Group justify="space-between">
             <Text fw={700} fz="lg">
-                ✓ Done {when}
+                {t('✓ Done {{when}}', { when })}
             </Text>
             <Button variant="default" onClick={untick}>
-                Take the tick back
+                {t('Take the tick back')}
             </Button>
         </Group>
     );
@@ -128,13 +129,13 @@ function TickForm({
             <SegmentedControl
                 fullWidth
                 size="md"
-                aria-label="How it went"
+                aria-label={t('How it went')}
                 value={feeling}
                 onChange={setFeeling}
                 data={choices.Feeling}
             />
             <Textarea
-                label="A word to the teacher"
+                label={t('A word to the teacher')}
                 autosize
                 minRows={1}
                 maxLength={240}

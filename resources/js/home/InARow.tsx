@@ -1,5 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
+import { t } from '../text';
 import styles from './InARow.module.css';
 
 const ROW = 3;
@@ -24,9 +25,13 @@ export function InARow({ times, wanted, played, rungUp, climb }: Props) {
         <div>
             <Group justify="space-between" wrap="nowrap">
                 <Text>
-                    Played <b>{times}</b> of {wanted}
+                    {t('Played')} <b>{times}</b> {t('of {{wanted}}', { wanted })}
                 </Text>
-                <span role="img" aria-label={`${row} of ${ROW} in a row`} className={styles.row}>
+                <span
+                    role="img"
+                    aria-label={t('{{row}} of {{row2}} in a row', { row, row2: ROW })}
+                    className={styles.row}
+                >
                     {[1, 2, 3].map((nth) => (
                         <span key={nth} className={styles.bud} data-open={nth <= row ? 'yes' : 'no'} />
                     ))}
@@ -34,15 +39,15 @@ export function InARow({ times, wanted, played, rungUp, climb }: Props) {
             </Group>
             <Group gap="xs" mt={8} grow>
                 <Button variant="light" size="md" onClick={() => play(true)}>
-                    That was good
+                    {t('That was good')}
                 </Button>
                 <Button variant="default" size="md" onClick={() => play(false)}>
-                    Not yet
+                    {t('Not yet')}
                 </Button>
             </Group>
             {row === ROW && (
                 <Group mt={8} gap="xs" role="status">
-                    <Text fw={700}>Three in a row!</Text>
+                    <Text fw={700}>{t('Three in a row!')}</Text>
                     {rungUp !== null && (
                         <Button
                             size="compact-md"
@@ -51,7 +56,7 @@ export function InARow({ times, wanted, played, rungUp, climb }: Props) {
                                 setRow(0);
                             }}
                         >
-                            A rung up: {rungUp}
+                            {t('A rung up: {{rungUp}}', { rungUp })}
                         </Button>
                     )}
                 </Group>

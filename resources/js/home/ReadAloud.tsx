@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import { t } from '../text';
 
 /** Reads the task to a child, where the browser has a voice for English; there is no button where it has none. */
 export function ReadAloud({ words }: { words: string }) {
@@ -20,7 +21,7 @@ export function ReadAloud({ words }: { words: string }) {
     };
     return (
         <Button variant="light" size="md" onClick={toggle} aria-pressed={reads}>
-            {reads ? 'Stop reading' : 'Read it to me'}
+            {reads ? t('Stop reading') : t('Read it to me')}
         </Button>
     );
 }

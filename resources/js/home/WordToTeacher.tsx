@@ -1,5 +1,6 @@
 import { Button, Group, Stack, Text, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
+import { t } from '../text';
 
 export interface WordOfToday {
     words: string;
@@ -19,8 +20,8 @@ export function WordToTeacher({ word }: { word: WordOfToday }) {
     return (
         <Stack component="form" gap="xs" onSubmit={submit}>
             <Textarea
-                label="To the teacher"
-                description="For instance: we are away on Thursday; the left hand made her cross."
+                label={t('To the teacher')}
+                description={t('For instance: we are away on Thursday; the left hand made her cross.')}
                 autosize
                 minRows={2}
                 maxLength={500}
@@ -29,13 +30,13 @@ export function WordToTeacher({ word }: { word: WordOfToday }) {
             />
             <Group>
                 <Button type="submit" disabled={words.trim() === word.words}>
-                    Send
+                    {t('Send')}
                 </Button>
                 <Text size="sm" role="status">
                     {said &&
                         (word.waits
-                            ? 'Kept here. It goes when there is a connection.'
-                            : 'Sent. The teacher reads it before the lesson.')}
+                            ? t('Kept here. It goes when there is a connection.')
+                            : t('Sent. The teacher reads it before the lesson.'))}
                 </Text>
             </Group>
         </Stack>

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { type Api, ask, at, authorized, deferred } from '../api';
 import { sent, useResend } from '../shared/resend';
+import { speak } from '../text';
 import { dateNow, type Kept } from './clock';
 import { flush, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
 import type { WordOfToday } from './WordToTeacher';
@@ -51,6 +52,10 @@ export function useHome(token: string, child: number | null) {
         networkMode: 'always',
         retry: false,
     });
+    const words = home.data?.week.words;
+    useEffect(() => {
+        if (words !== undefined) speak(words);
+    }, [words]);
     const today = useToday(home.data);
     const send = useCallback(async () => {
         const lost = await flush(token, (one) => sent(requestOf(one), token));

@@ -6,7 +6,8 @@ import { choices } from '../api';
 import { FromFamily } from '../shared/FromFamily';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
-import { longDate } from '../shared/words';
+import { clockTime, longDate } from '../shared/words';
+import { t } from '../text';
 import styles from './Lesson.module.css';
 import { LessonCardRow } from './LessonCardRow';
 import { type NextPage, NextWeek, useNextPage } from './NextWeek';
@@ -35,25 +36,29 @@ export function Lesson() {
     const openPage = (next: NextPage | undefined) =>
         next !== undefined && open.mutate(next, { onSuccess: (learning) => hearing.choose(`page ${learning.id}`) });
     useLessonKeys(hearing, hand, { end, openNext: () => openPage(data?.nextPages[0]) });
-    if (lesson.isPending) return <Waiting what="Opening the lesson…" />;
+    if (lesson.isPending) return <Waiting what={t('Opening the lesson…')} />;
     if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
         <>
             <Head data={data} hand={hand} hearing={hearing}>
                 <Button onClick={end} loading={finish.isPending}>
-                    Finish, and see next week (Enter)
+                    {t('Finish, and see next week (Enter)')}
                 </Button>
             </Head>
             <Trouble error={finish.error ?? open.error} />
             {hand.refused > 0 && (
                 <Text role="alert" className="thorn">
-                    {hand.refused === 1 ? 'One step was' : `${hand.refused} steps were`} not taken by the server. Look
-                    over what stands below.
+                    {t('{{which}} not taken by the server. Look over what stands below.', {
+                        which:
+                            hand.refused === 1
+                                ? t('One step was')
+                                : t('{{refused}} steps were', { refused: hand.refused }),
+                    })}
                 </Text>
             )}
             {hearing.cards.length === 0 && (
-                <Empty title="No plan leads to this lesson">
-                    <Text>Open a page for the student, then finish: the first plan is proposed from it.</Text>
+                <Empty title={t('No plan leads to this lesson')}>
+                    <Text>{t('Open a page for the student, then finish: the first plan is proposed from it.')}</Text>
                 </Empty>
             )}
             <Heard data={data} hand={hand} hearing={hearing} openPage={openPage} />
@@ -65,36 +70,36 @@ export function Lesson() {
 function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => void; openNext: () => void }) {
     const { chosen } = hearing;
     useKeys([
-        { key: 'j', does: 'next page', run: () => hearing.go(1) },
-        { key: 'k', does: 'page before', run: () => hearing.go(-1) },
-        { key: 'p', does: 'pass to the stage that was heard, and on', run: () => hearing.give(chosen, 'pass') },
-        { key: 'a', does: 'again, and on', run: () => hearing.give(chosen, 'again') },
-        { key: 'x', does: 'stop: pause this page, and on', run: () => hearing.give(chosen, 'stop') },
-        { key: 'c', does: 'clear the mark', run: () => hearing.give(hearing.target, null) },
+        { key: 'j', does: t('next page'), run: () => hearing.go(1) },
+        { key: 'k', does: t('page before'), run: () => hearing.go(-1) },
+        { key: 'p', does: t('pass to the stage that was heard, and on'), run: () => hearing.give(chosen, 'pass') },
+        { key: 'a', does: t('again, and on'), run: () => hearing.give(chosen, 'again') },
+        { key: 'x', does: t('stop: pause this page, and on'), run: () => hearing.give(chosen, 'stop') },
+        { key: 'c', does: t('clear the mark'), run: () => hearing.give(hearing.target, null) },
         {
             key: 'd',
-            does: 'a new page was looked over and prepared together',
+            does: t('a new page was looked over and prepared together'),
             run: () => chosen?.togetherId != null && hearing.give(chosen, 'pass', chosen.togetherId),
         },
         ...[1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((nth) => ({
             key: String(nth % 10),
-            does: `stage ${nth} was heard`,
+            does: t('stage {{nth}} was heard', { nth }),
             run: () => hearing.toStep(chosen, nth - 1),
         })),
-        { key: '.', does: 'reached a faster tempo', run: () => hearing.climb(1) },
-        { key: ',', does: 'reached a slower tempo', run: () => hearing.climb(-1) },
-        { key: 'ArrowRight', does: 'next bar', run: () => hearing.toBar(1) },
-        { key: 'ArrowLeft', does: 'bar before', run: () => hearing.toBar(-1) },
-        { key: 'Shift+ArrowRight', does: 'a beat more', run: () => hearing.toBeat(1) },
-        { key: 'Shift+ArrowLeft', does: 'a beat less', run: () => hearing.toBeat(-1) },
+        { key: '.', does: t('reached a faster tempo'), run: () => hearing.climb(1) },
+        { key: ',', does: t('reached a slower tempo'), run: () => hearing.climb(-1) },
+        { key: 'ArrowRight', does: t('next bar'), run: () => hearing.toBar(1) },
+        { key: 'ArrowLeft', does: t('bar before'), run: () => hearing.toBar(-1) },
+        { key: 'Shift+ArrowRight', does: t('a beat more'), run: () => hearing.toBeat(1) },
+        { key: 'Shift+ArrowLeft', does: t('a beat less'), run: () => hearing.toBeat(-1) },
         ...(hand.lesson.data?.slipKinds ?? []).map((kind) => ({
             key: kind.key,
-            does: `slip here: ${kind.words}`,
+            does: t('slip here: {{said}}', { said: kind.words }),
             run: () => hearing.slip(kind),
         })),
-        { key: 'u', does: 'undo', run: hand.undo },
-        { key: 'o', does: 'open the next page', run: does.openNext },
-        { key: 'Enter', does: 'finish, and see next week', run: does.end },
+        { key: 'u', does: t('undo'), run: hand.undo },
+        { key: 'o', does: t('open the next page'), run: does.openNext },
+        { key: 'Enter', does: t('finish, and see next week'), run: does.end },
     ]);
 }
 
@@ -113,7 +118,7 @@ function Heard({ data, hand, hearing, openPage }: HeardProps) {
     return (
         <div className={styles.sides}>
             <Stack gap={6}>
-                <ol className={`plain-list ${styles.tasks}`} aria-label="What was set">
+                <ol className={`plain-list ${styles.tasks}`} aria-label={t('What was set')}>
                     {hearing.cards.map((card) => (
                         <LessonCardRow
                             key={card.key}
@@ -161,7 +166,7 @@ function Folded({ hearing }: { hearing: Hearing }) {
     if (hearing.folded.length === 0) return null;
     return (
         <Text size="sm" className="faint">
-            Not set this week: {hearing.folded.map((card) => card.title).join(', ')}.
+            {t('Not set this week:')} {hearing.folded.map((card) => card.title).join(', ')}.
         </Text>
     );
 }
@@ -179,18 +184,19 @@ function Head({ data, hand, hearing, children }: HeadProps) {
         <Group justify="space-between" mb="sm" wrap="nowrap">
             <div>
                 <Title order={1} fz={26}>
-                    {data.student}, {longDate(data.heldOn)}, {data.time}
+                    {data.student}, {longDate(data.heldOn)}, {clockTime(data.time)}
                 </Title>
                 <Text size="sm" className="faint" role="status">
-                    {marked} of {hearing.cards.length} heard
-                    {data.finishedAt !== null && '; finished before, finishing again proposes anew'}
-                    {hand.waiting > 0 && `; ${hand.waiting} not saved yet, kept until there is a connection`}
+                    {t('{{marked}} of {{cards}} heard', { marked, cards: hearing.cards.length })}
+                    {data.finishedAt !== null && t('; finished before, finishing again proposes anew')}
+                    {hand.waiting > 0 &&
+                        t('; {{waiting}} not saved yet, kept until there is a connection', { waiting: hand.waiting })}
                 </Text>
                 <FromFamily words={data.familyWords} />
             </div>
             <Group gap="xs" wrap="nowrap">
                 <Select
-                    aria-label="Attendance"
+                    aria-label={t('Attendance')}
                     w={180}
                     allowDeselect={false}
                     value={data.attendance}
@@ -198,7 +204,7 @@ function Head({ data, hand, hearing, children }: HeadProps) {
                     data={choices.Attendance}
                 />
                 <Button variant="default" onClick={hand.undo} disabled={!hand.canUndo}>
-                    Undo (u)
+                    {t('Undo (u)')}
                 </Button>
                 {children}
             </Group>

@@ -3,14 +3,15 @@ import { useState } from 'react';
 import { type Api, choices, type LessonCard, type LessonTask } from '../api';
 import { QUIET } from '../shared/quiet';
 import { tempoWords } from '../shared/words';
+import { t } from '../text';
 import styles from './LessonCardRow.module.css';
 import { StepRow } from './StepRow';
 import type { Mark, Reached, Slip } from './useLesson';
 
 const MARKS = [
-    { mark: 'pass', label: 'pass', key: 'p', sign: '✓' },
-    { mark: 'again', label: 'again', key: 'a', sign: '↻' },
-    { mark: 'stop', label: 'stop', key: 'x', sign: '■' },
+    { mark: 'pass', label: t('pass'), key: 'p', sign: '✓' },
+    { mark: 'again', label: t('again'), key: 'a', sign: '↻' },
+    { mark: 'stop', label: t('stop'), key: 'x', sign: '■' },
 ] as const;
 
 interface Props {
@@ -79,7 +80,7 @@ export function LessonCardRow({
             ))}
             {target && (
                 <Text size="xs" className="faint">
-                    A slip goes here
+                    {t('A slip goes here')}
                 </Text>
             )}
         </li>
@@ -87,8 +88,8 @@ export function LessonCardRow({
 }
 
 function whatFor(card: LessonCard): string {
-    if (card.isNew) return `${card.page}, new today`;
-    return card.kind === 'review' ? `${card.page}, review` : card.page;
+    if (card.isNew) return t('{{page}}, new today', { page: card.page });
+    return card.kind === 'review' ? t('{{page}}, review', { page: card.page }) : card.page;
 }
 
 /** Pass, again, stop; the same once more takes it back. */
@@ -132,9 +133,12 @@ function HomeWords({ card }: { card: LessonCard }) {
                         {card.page !== '' && ' · '}
                         {days === 0
                             ? set === 0
-                                ? 'not scheduled'
-                                : 'not practised'
-                            : `practised on ${days === 1 ? '1 day' : `${days} days`}, “${feeling}” at the end`}
+                                ? t('not scheduled')
+                                : t('not practised')
+                            : t('practised on {{which}}, “{{feeling}}” at the end', {
+                                  which: days === 1 ? t('1 day') : t('{{days}} days', { days }),
+                                  feeling,
+                              })}
                     </>
                 )}
             </Text>
@@ -142,7 +146,7 @@ function HomeWords({ card }: { card: LessonCard }) {
                 .filter((practice) => practice.note !== '')
                 .map((practice) => (
                     <Text key={practice.id} size="sm">
-                        From home: “{practice.note}”
+                        {t('From home: “{{note}}”', { note: practice.note })}
                     </Text>
                 ))}
         </>
@@ -157,8 +161,12 @@ function SlipNoted({ slip, title, drop }: { slip: Slip; title: string; drop: () 
                 ▲ {slip.place}: {slip.words}
             </Text>
             <Text size="sm">→ {title}</Text>
-            <Button {...QUIET} onClick={drop} aria-label={`Take back: ${slip.words}, ${slip.place}`}>
-                undo
+            <Button
+                {...QUIET}
+                onClick={drop}
+                aria-label={t('Take back: {{said}}, {{place}}', { said: slip.words, place: slip.place })}
+            >
+                {t('undo')}
             </Button>
         </Group>
     );
@@ -172,15 +180,23 @@ function More({ task, climb, reached }: { task: LessonTask; climb: (by: number) 
         <Group gap="xs" mt={4} wrap="nowrap">
             {task.tempo !== null && (
                 <Group gap={2} wrap="nowrap">
-                    <Button {...step} aria-label={`A slower tempo: ${task.title}`} onClick={() => climb(-1)}>
+                    <Button
+                        {...step}
+                        aria-label={t('A slower tempo: {{title}}', { title: task.title })}
+                        onClick={() => climb(-1)}
+                    >
                         −
                     </Button>
                     <Text size="sm" className={styles.tempo}>
                         {task.tempoReached === null
                             ? tempoWords(task.tempo ?? 0)
-                            : `reached ${tempoWords(task.tempoReached)}`}
+                            : t('reached {{tempoWords}}', { tempoWords: tempoWords(task.tempoReached) })}
                     </Text>
-                    <Button {...step} aria-label={`A faster tempo: ${task.title}`} onClick={() => climb(1)}>
+                    <Button
+                        {...step}
+                        aria-label={t('A faster tempo: {{title}}', { title: task.title })}
+                        onClick={() => climb(1)}
+                    >
                         +
                     </Button>
                 </Group>
@@ -188,8 +204,8 @@ function More({ task, climb, reached }: { task: LessonTask; climb: (by: number) 
             <TextInput
                 size="xs"
                 className={styles.note}
-                aria-label={`A note on ${task.title}`}
-                placeholder="a note"
+                aria-label={t('A note on {{title}}', { title: task.title })}
+                placeholder={t('a note')}
                 maxLength={240}
                 value={words}
                 onChange={(event) => setWords(event.currentTarget.value)}

@@ -6,6 +6,7 @@ import { HandMark } from '../shared/HandMark';
 import { Trouble } from '../shared/Notes';
 import { QUIET } from '../shared/quiet';
 import { minutes, tempoWords } from '../shared/words';
+import { t } from '../text';
 import styles from './NextWeek.module.css';
 import type { LessonData } from './useLesson';
 
@@ -19,16 +20,16 @@ interface Relieved {
 /** What next week will have from this lesson: remedies with their reasons, what is stuck, and the pages that come next. */
 export function NextWeek({ data, openPage }: { data: LessonData; openPage: (next: NextPage) => void }) {
     return (
-        <section className="sheet" aria-label="Next week">
+        <section className="sheet" aria-label={t('Next week')}>
             <Title order={2} fz="lg" mb={4}>
-                Next week
+                {t('Next week')}
             </Title>
             {data.remedies.length === 0 && (
                 <Text size="sm" className="faint">
-                    What did not pass comes again, what passed moves on. A slip brings its remedy.
+                    {t('What did not pass comes again, what passed moves on. A slip brings its remedy.')}
                 </Text>
             )}
-            <ul className={`plain-list ${styles.remedies}`} aria-label="Remedies">
+            <ul className={`plain-list ${styles.remedies}`} aria-label={t('Remedies')}>
                 {data.remedies.map((remedy) => (
                     <li key={`${remedy.piece} ${remedy.why}`}>
                         <Text size="sm">
@@ -36,7 +37,7 @@ export function NextWeek({ data, openPage }: { data: LessonData; openPage: (next
                             {remedy.instruction} {tempoWords(remedy.tempo)}, {minutes(remedy.minutes)}.
                         </Text>
                         <Text size="xs" className="faint">
-                            Because: {remedy.why}.
+                            {t('Because: {{why}}.', { why: remedy.why })}
                         </Text>
                     </li>
                 ))}
@@ -77,7 +78,11 @@ function Stuck({ data }: { data: LessonData }) {
             {data.stuck.map((stuck) => (
                 <div key={stuck.stageId} className={styles.stuck}>
                     <Text size="sm" className="thorn">
-                        {stuck.piece}, {stuck.stage}: {stuck.lessons} lessons without a pass. Shall it be
+                        {t('{{piece}}, {{stage}}: {{lessons}} lessons without a pass. Shall it be', {
+                            piece: stuck.piece,
+                            stage: stuck.stage,
+                            lessons: stuck.lessons,
+                        })}
                     </Text>
                     <Group gap={6} mt={4}>
                         {stuck.reliefs.map((relief) => (
@@ -99,7 +104,7 @@ function Stuck({ data }: { data: LessonData }) {
                         {last.stuck.piece}, {last.stuck.stage}: {last.relief.words}.
                     </Text>
                     <Button {...QUIET} onClick={() => takeBack.mutate(last)}>
-                        take it back
+                        {t('take it back')}
                     </Button>
                 </Group>
             )}
@@ -134,25 +139,25 @@ function NextPages({ data, openPage }: { data: LessonData; openPage: (next: Next
                         leftSection={i === 0 ? <Kbd>o</Kbd> : undefined}
                         onClick={() => openPage(next)}
                     >
-                        Open {next.title}
+                        {t('Open {{title}}', { title: next.title })}
                     </Button>
                     <Text size="sm" className="faint">
                         {next.page}
                     </Text>
                     <Button
                         {...QUIET}
-                        aria-label={`Leave out ${next.title}, ${next.page}`}
+                        aria-label={t('Leave out {{title}}, {{page}}', { title: next.title, page: next.page })}
                         onClick={() => skip.mutate({ page: next, out: true })}
                     >
-                        leave it out
+                        {t('leave it out')}
                     </Button>
                 </Group>
             ))}
             {leftOut !== null && (
                 <Group gap="xs" role="status">
-                    <Text size="sm">{leftOut.title} is left out.</Text>
+                    <Text size="sm">{t('{{title}} is left out.', { title: leftOut.title })}</Text>
                     <Button {...QUIET} onClick={() => skip.mutate({ page: leftOut, out: false })}>
-                        put it back
+                        {t('put it back')}
                     </Button>
                 </Group>
             )}

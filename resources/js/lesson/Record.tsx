@@ -1,5 +1,6 @@
 import { Group, NumberInput, Textarea } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
+import { t } from '../text';
 import styles from './Record.module.css';
 import type { LessonData, LessonInHand } from './useLesson';
 
@@ -12,10 +13,10 @@ type Notes = Pick<LessonData, 'privateNote' | 'sharedNote'>;
 export function Record({ data, record }: { data: LessonData; record: LessonInHand['record'] }) {
     const [notes, set] = useNotes(data, record);
     return (
-        <section className="sheet" aria-label="Record">
+        <section className="sheet" aria-label={t('Record')}>
             <Group align="flex-start" grow preventGrowOverflow={false}>
                 <Textarea
-                    label="For the family"
+                    label={t('For the family')}
                     autosize
                     minRows={2}
                     maxLength={4000}
@@ -23,7 +24,7 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
                     onChange={(event) => set({ ...notes, sharedNote: event.currentTarget.value })}
                 />
                 <Textarea
-                    label="For you alone"
+                    label={t('For you alone')}
                     autosize
                     minRows={2}
                     maxLength={4000}
@@ -31,7 +32,7 @@ export function Record({ data, record }: { data: LessonData; record: LessonInHan
                     onChange={(event) => set({ ...notes, privateNote: event.currentTarget.value })}
                 />
                 <NumberInput
-                    label="Minutes"
+                    label={t('Minutes')}
                     min={5}
                     max={240}
                     step={5}

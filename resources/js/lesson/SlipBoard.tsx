@@ -10,6 +10,7 @@ import { MusicLayer } from '../shared/score/MusicLayer';
 import type { Places } from '../shared/score/places';
 import { Score } from '../shared/score/Score';
 import { tempoWords } from '../shared/words';
+import { t } from '../text';
 import styles from './Lesson.module.css';
 import { atBar, type Pointed, rangeAt } from './pointed';
 import type { Slip } from './useLesson';
@@ -31,7 +32,7 @@ export function wordsAt(report: Report | undefined, at: Pointed): string {
     const range = rangeAt(at);
     if (report !== undefined && range !== null) return rangeWords(report, range);
     const [first, last] = [at.first, at.last].map((bar) => report?.bars[bar]?.measure ?? bar + 1);
-    return first === last ? `bar ${first}` : `bars ${first}–${last}`;
+    return first === last ? t('bar {{first}}', { first }) : t('bars {{first}}–{{last}}', { first, last });
 }
 
 /** The page of a card with its measures, as the lesson needs it. */
@@ -53,12 +54,12 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
         );
     }
     if (error) return <Trouble error={error} />;
-    if (page === undefined) return <Waiting what="Fetching the bars…" />;
+    if (page === undefined) return <Waiting what={t('Fetching the bars…')} />;
     const { report } = page;
     const slipped = new Set(slips.flatMap((slip) => between(slip.measure, slip.last)));
     const own = new Set((task?.bars ?? []).flatMap((bars) => between(bars.first, bars.last)));
     return (
-        <section className="sheet" aria-label={`${card.title}, the music`}>
+        <section className="sheet" aria-label={t('{{title}}, the music', { title: card.title })}>
             {task !== null && (
                 <Text mb={4}>
                     {task.instruction}
@@ -71,8 +72,8 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
             ) : (
                 <>
                     <Text fw={700} mt="sm" mb={4}>
-                        What went wrong in {wordsAt(report, at)}?{' '}
-                        <span className="faint">← → another bar, Shift for beats; or drag over the music</span>
+                        {t('What went wrong in {{wordsAt}}?', { wordsAt: wordsAt(report, at) })}{' '}
+                        <span className="faint">{t('← → another bar, Shift for beats; or drag over the music')}</span>
                     </Text>
                     <SlipKinds kinds={kinds} add={add} />
                 </>
@@ -84,7 +85,7 @@ export function SlipBoard({ card, task, page, error, at, point, kinds, slips, ad
 /** What a teacher points out before a key of a new page is played. */
 function PointOut({ report }: { report: Report }) {
     return (
-        <ul className={`plain-list ${styles.pointOut}`} aria-label="Look over">
+        <ul className={`plain-list ${styles.pointOut}`} aria-label={t('Look over')}>
             {lookOver(report).map((one) => (
                 <li key={`${one.title} ${one.text}`} className={one.thorn ? 'thorn' : undefined}>
                     <b>{one.title}</b> {one.text}

@@ -1,5 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import type { LessonCard } from '../api';
+import { t } from '../text';
 import styles from './StepRow.module.css';
 
 interface Props {
@@ -15,7 +16,7 @@ export function StepRow({ card, heardId, toStep, together }: Props) {
     const to = card.mark === 'pass' ? heard : -1;
     return (
         <>
-            <ol className={`plain-list ${styles.row}`} aria-label={`Stages of ${card.title}`}>
+            <ol className={`plain-list ${styles.row}`} aria-label={t('Stages of {{title}}', { title: card.title })}>
                 {card.steps.map((step, i) => {
                     const passed = i <= to || step.passed;
                     return (
@@ -26,7 +27,7 @@ export function StepRow({ card, heardId, toStep, together }: Props) {
                                 data-passed={passed ? 'yes' : undefined}
                                 data-petal={step.petal ?? undefined}
                                 aria-current={i === heard ? 'step' : undefined}
-                                aria-label={`${i + 1}: ${step.name}${passed ? ', passed' : ''}${step.practised > 0 ? ', practised' : ''}`}
+                                aria-label={`${i + 1}: ${step.name}${passed ? t(', passed') : ''}${step.practised > 0 ? t(', practised') : ''}`}
                                 title={step.name}
                                 onClick={() => toStep(i)}
                             >
@@ -38,12 +39,12 @@ export function StepRow({ card, heardId, toStep, together }: Props) {
             </ol>
             <Group gap="xs" justify="space-between" wrap="nowrap">
                 <Text size="sm">
-                    {card.mark === 'pass' ? 'Passed to: ' : 'Heard: '}
-                    <b>{card.steps[heard]?.name ?? 'nothing yet'}</b>
+                    {card.mark === 'pass' ? t('Passed to: ') : t('Heard: ')}
+                    <b>{card.steps[heard]?.name ?? t('nothing yet')}</b>
                 </Text>
                 {card.isNew && card.togetherId !== null && (
                     <Button size="compact-sm" variant="default" onClick={together}>
-                        Done together (d)
+                        {t('Done together (d)')}
                     </Button>
                 )}
             </Group>

@@ -2,11 +2,12 @@ import { Button, Checkbox, Group, Select, Stack, Textarea, TextInput } from '@ma
 import { type FormEvent, useState } from 'react';
 import { type Api, choices } from '../api';
 import { Dialog } from '../shared/Dialog';
+import { t } from '../text';
 import { EMPTY_STEP, type Step } from './steps';
 
 const HANDS = [
-    { value: 'both' as const, label: 'whichever plays' },
-    ...choices.Hand.map(({ value, label }) => ({ value, label: `${label.toLowerCase()} hand` })),
+    { value: 'both' as const, label: t('whichever plays') },
+    ...choices.Hand.map(({ value, label }) => ({ value, label: t('{{label}} hand', { label: label.toLowerCase() }) })),
 ];
 
 /** What a stage of one's own may be done on, the longest first. */
@@ -29,10 +30,10 @@ export function OwnStage({ start, keep, close }: Props) {
         keep({ ...draft, name: draft.name.trim(), sentence: draft.sentence.trim() });
     };
     return (
-        <Dialog opened onClose={close} title={start === null ? 'A stage of your own' : 'Your stage'}>
+        <Dialog opened onClose={close} title={start === null ? t('A stage of your own') : t('Your stage')}>
             <Stack component="form" onSubmit={submit} gap="sm">
                 <TextInput
-                    label="Name"
+                    label={t('Name')}
                     required
                     maxLength={40}
                     data-autofocus
@@ -40,21 +41,21 @@ export function OwnStage({ start, keep, close }: Props) {
                     onChange={(event) => set({ name: event.currentTarget.value })}
                 />
                 <Textarea
-                    label="What the student does, in one sentence"
+                    label={t('What the student does, in one sentence')}
                     required
                     maxLength={240}
                     value={draft.sentence}
                     onChange={(event) => set({ sentence: event.currentTarget.value })}
                 />
                 <TextInput
-                    label="It passes"
+                    label={t('It passes')}
                     placeholder={choices.PassMark.find((one) => one.value === draft.usually)?.label}
                     maxLength={190}
                     value={draft.passMark}
                     onChange={(event) => set({ passMark: event.currentTarget.value })}
                 />
                 <Checkbox
-                    label="Three in a row, not once through"
+                    label={t('Three in a row, not once through')}
                     checked={draft.usually === 'three in a row'}
                     onChange={(event) =>
                         set({ usually: event.currentTarget.checked ? 'three in a row' : 'once through' })
@@ -62,7 +63,7 @@ export function OwnStage({ start, keep, close }: Props) {
                 />
                 <HandAndParts draft={draft} set={set} />
                 <Group>
-                    <Button type="submit">{start === null ? 'Add it' : 'Keep it'}</Button>
+                    <Button type="submit">{start === null ? t('Add it') : t('Keep it')}</Button>
                 </Group>
             </Stack>
         </Dialog>
@@ -74,23 +75,23 @@ function HandAndParts({ draft, set }: { draft: Step; set: (change: Partial<Step>
     return (
         <Group grow>
             <Select
-                label="Hand"
+                label={t('Hand')}
                 allowDeselect={false}
                 value={draft.hand ?? 'both'}
                 onChange={(hand) => set({ hand: hand === 'both' ? null : hand })}
                 data={HANDS}
             />
             <Select
-                label="In parts of"
+                label={t('In parts of')}
                 allowDeselect={false}
                 value={draft.chunks}
                 onChange={(chunks) => set({ chunks: chunks ?? 'line' })}
                 data={PARTS}
             />
             <Select
-                label="Petal"
+                label={t('Petal')}
                 clearable
-                placeholder="none"
+                placeholder={t('none')}
                 value={draft.petal}
                 onChange={(petal) => set({ petal })}
                 data={choices.Petal}

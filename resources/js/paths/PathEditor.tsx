@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { type Api, ask, at } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import { OwnStage } from './OwnStage';
 import styles from './PathEditor.module.css';
 import type { Step } from './steps';
@@ -33,28 +34,28 @@ export function PathEditor({ start, all, done, leave }: Props) {
     return (
         <>
             <Title order={1} fz={28} mb="sm">
-                {start.id === null ? 'A path of your own' : `The path “${start.name}”`}
+                {start.id === null ? t('A path of your own') : t('The path “{{name}}”', { name: start.name })}
             </Title>
             <div className={styles.editor}>
                 <TextInput
-                    label="Name"
+                    label={t('Name')}
                     required
                     value={name}
                     onChange={(event) => setName(event.currentTarget.value)}
                 />
                 <Text size="sm" className="faint" mt="sm">
-                    Alt with ↑ or ↓ moves a stage. Stages that do not apply to a page drop out by themselves.
+                    {t('Alt with ↑ or ↓ moves a stage. Stages that do not apply to a page drop out by themselves.')}
                 </Text>
                 <StepList hand={hand} change={setOwn} />
-                {steps.length === 0 && <Text role="status">No stage is left. Add one.</Text>}
+                {steps.length === 0 && <Text role="status">{t('No stage is left. Add one.')}</Text>}
                 <AddStage hand={hand} all={all} addOwn={() => setOwn('new')} />
                 <Trouble error={save.error} />
                 <Group>
                     <Button loading={save.isPending} onClick={() => save.mutate()}>
-                        Save the path
+                        {t('Save the path')}
                     </Button>
                     <Button variant="default" onClick={leave}>
-                        Leave it as it was
+                        {t('Leave it as it was')}
                     </Button>
                 </Group>
             </div>
@@ -81,7 +82,7 @@ function StepList({ hand, change }: { hand: StepsInHand; change: (step: Step) =>
         );
     };
     return (
-        <ol ref={list} className={`plain-list ${styles.steps}`} aria-label="Stages in order">
+        <ol ref={list} className={`plain-list ${styles.steps}`} aria-label={t('Stages in order')}>
             {hand.steps.map((step, place) => (
                 <StepRow
                     key={step.name}
@@ -123,17 +124,27 @@ function StepRow({ step, place, isLast, move, change, leaveOut }: RowProps) {
             <Group gap={4} wrap="nowrap">
                 {step.kind === 'own' && (
                     <Button {...small} onClick={change}>
-                        Change
+                        {t('Change')}
                     </Button>
                 )}
-                <Button {...small} aria-label={`${step.name} earlier`} disabled={place === 0} onClick={() => move(-1)}>
+                <Button
+                    {...small}
+                    aria-label={t('{{name}} earlier', { name: step.name })}
+                    disabled={place === 0}
+                    onClick={() => move(-1)}
+                >
                     ↑
                 </Button>
-                <Button {...small} aria-label={`${step.name} later`} disabled={isLast} onClick={() => move(1)}>
+                <Button
+                    {...small}
+                    aria-label={t('{{name}} later', { name: step.name })}
+                    disabled={isLast}
+                    onClick={() => move(1)}
+                >
                     ↓
                 </Button>
                 <Button {...small} onClick={leaveOut}>
-                    Leave out
+                    {t('Leave out')}
                 </Button>
             </Group>
         </li>
@@ -155,8 +166,8 @@ function AddStage({ hand, all, addOwn }: AddProps) {
     return (
         <Group align="flex-end" mb="md">
             <Select
-                label="Add a stage"
-                placeholder={free.length === 0 ? 'all are on it' : 'choose one'}
+                label={t('Add a stage')}
+                placeholder={free.length === 0 ? t('all are on it') : t('choose one')}
                 w={260}
                 value={null}
                 disabled={free.length === 0}
@@ -167,10 +178,10 @@ function AddStage({ hand, all, addOwn }: AddProps) {
                 }}
             />
             <Button variant="default" onClick={addOwn}>
-                Add one of your own
+                {t('Add one of your own')}
             </Button>
             <Button variant="subtle" disabled={!hand.canUndo} onClick={hand.undo}>
-                Undo
+                {t('Undo')}
             </Button>
         </Group>
     );

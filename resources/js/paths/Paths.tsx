@@ -6,6 +6,7 @@ import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble, Waiting } from '../shared/Notes';
 import { usePaths } from '../shared/PathSelect';
+import { t } from '../text';
 import { PathEditor } from './PathEditor';
 import styles from './Paths.module.css';
 
@@ -25,7 +26,7 @@ export function Paths() {
             await fresh();
         },
     });
-    if (paths.isPending) return <Waiting what="Fetching the paths…" />;
+    if (paths.isPending) return <Waiting what={t('Fetching the paths…')} />;
     if (paths.error) return <Trouble error={paths.error} again={() => paths.refetch()} />;
     if (edited !== null) {
         return (
@@ -55,9 +56,13 @@ export function Paths() {
                     />
                 ))}
             </SimpleGrid>
-            <Dialog opened={doomed !== null} onClose={() => setDoomed(null)} title={`Give up “${doomed?.name}”?`}>
+            <Dialog
+                opened={doomed !== null}
+                onClose={() => setDoomed(null)}
+                title={t('Give up “{{name}}”?', { name: doomed?.name })}
+            >
                 <Text mb="sm">
-                    Students and pages on it go back to the path they had before. What was passed stays passed.
+                    {t('Students and pages on it go back to the path they had before. What was passed stays passed.')}
                 </Text>
                 <Trouble error={remove.error} />
                 <Button
@@ -65,7 +70,7 @@ export function Paths() {
                     loading={remove.isPending}
                     onClick={() => doomed?.id != null && remove.mutate(doomed.id)}
                 >
-                    Give it up
+                    {t('Give it up')}
                 </Button>
             </Dialog>
         </>
@@ -89,22 +94,22 @@ function PathCard({ path, change, copy, giveUp }: CardProps) {
                 {path.steps.map((step) => (
                     <li key={step.name}>
                         {step.name}
-                        {step.kind === 'own' && <span className="faint"> (your own)</span>}
+                        {step.kind === 'own' && <span className="faint"> {t('(your own)')}</span>}
                     </li>
                 ))}
             </ol>
             <Group gap="xs">
                 {path.id !== null && (
                     <Button size="compact-sm" onClick={change}>
-                        Change
+                        {t('Change')}
                     </Button>
                 )}
                 <Button size="compact-sm" variant="default" onClick={copy}>
-                    Copy
+                    {t('Copy')}
                 </Button>
                 {path.id !== null && (
                     <Button size="compact-sm" variant="subtle" c="var(--thorn)" onClick={giveUp}>
-                        Give up
+                        {t('Give up')}
                     </Button>
                 )}
             </Group>
@@ -114,7 +119,7 @@ function PathCard({ path, change, copy, giveUp }: CardProps) {
 
 /** A name that no path has yet: `Beat first, my way`. */
 export function freeName(name: string, taken: readonly string[]): string {
-    const mine = `${name}, my way`.slice(0, 60);
+    const mine = t('{{name}}, my way', { name }).slice(0, 60);
     for (let count = 2; ; count++) {
         const one = count === 2 ? mine : `${mine.slice(0, 56)} ${count - 1}`;
         if (!taken.includes(one)) return one;
@@ -127,15 +132,16 @@ function Intro() {
         <>
             <Group justify="space-between" mb="sm">
                 <Title order={1} fz={28}>
-                    Paths
+                    {t('Paths')}
                 </Title>
                 <Anchor component={Link} to="/studio" c="var(--ink)">
-                    Back to the studio
+                    {t('Back to the studio')}
                 </Anchor>
             </Group>
             <Text mb="md">
-                A path is the order in which a page is learnt. Copy one, move its stages, leave some out, add your own;
-                then choose it for a student, or for one page on the desk.
+                {t(
+                    'A path is the order in which a page is learnt. Copy one, move its stages, leave some out, add your own; then choose it for a student, or for one page on the desk.',
+                )}
             </Text>
         </>
     );

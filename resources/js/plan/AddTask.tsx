@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { api, at, choices } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
+import { t } from '../text';
 import type { PlannedTask } from './planning';
 
 /** A remedy comes from a slip alone. */
@@ -47,7 +48,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
         <Stack component="form" onSubmit={submit} gap="sm">
             <Group grow>
                 <Select
-                    label="Kind"
+                    label={t('Kind')}
                     allowDeselect={false}
                     value={draft.kind}
                     onChange={(kind) => kind !== null && set({ kind })}
@@ -56,7 +57,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
                 <OnPiece studentId={studentId} draft={draft} set={set} />
             </Group>
             <TextInput
-                label="Title"
+                label={t('Title')}
                 required
                 maxLength={120}
                 value={draft.title}
@@ -64,15 +65,15 @@ export function AddTask({ studentId, days, error, add }: Props) {
                 data-autofocus
             />
             <TextInput
-                label="What to do"
+                label={t('What to do')}
                 maxLength={240}
                 value={draft.instruction ?? ''}
                 onChange={(event) => set({ instruction: event.currentTarget.value })}
             />
             <HowMuch draft={draft} set={set} />
             <Checkbox.Group
-                label="Days"
-                description="None: the plan finds them."
+                label={t('Days')}
+                description={t('None: the plan finds them.')}
                 value={draft.locked}
                 onChange={(locked) => set({ locked: locked.sort() })}
             >
@@ -84,7 +85,7 @@ export function AddTask({ studentId, days, error, add }: Props) {
             </Checkbox.Group>
             <Trouble error={error} />
             <Group>
-                <Button type="submit">Add</Button>
+                <Button type="submit">{t('Add')}</Button>
             </Group>
         </Stack>
     );
@@ -103,19 +104,19 @@ function HowMuch({ draft, set }: HowMuchProps) {
             {onPiece && (
                 <>
                     <NumberInput
-                        label="From bar"
+                        label={t('From bar')}
                         min={1}
                         value={(draft.first ?? 0) + 1}
                         onChange={(bar) => set({ first: Math.max(0, Number(bar) - 1) })}
                     />
                     <NumberInput
-                        label="To bar"
+                        label={t('To bar')}
                         min={1}
                         value={(draft.last ?? 0) + 1}
                         onChange={(bar) => set({ last: Math.max(0, Number(bar) - 1) })}
                     />
                     <NumberInput
-                        label="Tempo"
+                        label={t('Tempo')}
                         min={20}
                         max={400}
                         value={draft.tempo ?? 60}
@@ -124,7 +125,7 @@ function HowMuch({ draft, set }: HowMuchProps) {
                 </>
             )}
             <NumberInput
-                label="Times"
+                label={t('Times')}
                 min={1}
                 max={99}
                 value={draft.repetitions}
@@ -132,7 +133,7 @@ function HowMuch({ draft, set }: HowMuchProps) {
             />
             {!onPiece && (
                 <NumberInput
-                    label="Minutes"
+                    label={t('Minutes')}
                     min={0.5}
                     max={120}
                     step={0.5}
@@ -149,7 +150,7 @@ function OnPiece({ studentId, draft, set }: HowMuchProps & { studentId: number }
     const opened = student.data?.opened ?? [];
     return (
         <Select
-            label="On a piece"
+            label={t('On a piece')}
             clearable
             value={draft.learningId === null ? null : String(draft.learningId)}
             onChange={(id) =>

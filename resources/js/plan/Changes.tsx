@@ -2,6 +2,7 @@ import { Button, Group, List, Stack, Text } from '@mantine/core';
 import type { Week } from '../api';
 import { Trouble } from '../shared/Notes';
 import { listed } from '../shared/words';
+import { t } from '../text';
 import type { WeekInHand } from './useWeek';
 
 export function ChangeList({ changes }: { changes: readonly string[] }) {
@@ -21,13 +22,15 @@ export function Changes({ data, hand, send }: { data: Week; hand: WeekInHand; se
             <ChangeList changes={data.changes} />
             <Text size="sm" className="faint">
                 {data.receivers.length > 0
-                    ? `It goes to ${listed(data.receivers)}. The home page shows the plan as it is now.`
-                    : 'No home link and no family email: nobody is told. The next printed sheet has it.'}
+                    ? t('It goes to {{listed}}. The home page shows the plan as it is now.', {
+                          listed: listed(data.receivers),
+                      })
+                    : t('No home link and no family email: nobody is told. The next printed sheet has it.')}
             </Text>
             <Trouble error={hand.send.error} />
             <Group>
                 <Button onClick={send} loading={hand.send.isPending} data-autofocus>
-                    Send
+                    {t('Send')}
                 </Button>
             </Group>
         </Stack>

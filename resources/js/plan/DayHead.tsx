@@ -1,5 +1,6 @@
 import type { Api } from '../api';
 import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import { t } from '../text';
 import styles from './DayHead.module.css';
 
 interface Props {
@@ -18,14 +19,19 @@ export function DayHead({ day, today, open }: Props) {
             <button
                 type="button"
                 className={styles.name}
-                aria-label={`${name} ${shortDate(day.date)}, as the child sees it`}
+                aria-label={t('{{name}} {{shortDate}}, as the child sees it', { name, shortDate: shortDate(day.date) })}
                 onClick={open}
             >
                 <b>{name.slice(0, 3)}</b> {shortDate(day.date)}
-                {day.date === today && <span className="right-hand"> today</span>}
+                {day.date === today && <span className="right-hand"> {t('today')}</span>}
             </button>
             <div className={styles.minutes}>
-                {free ? 'free' : `${minutes(day.planned).replace(' min', '')} of ${minutes(day.minutes)}`}
+                {free
+                    ? t('free')
+                    : t('{{minutes}} of {{minutes2}}', {
+                          minutes: minutes(day.planned).replace(' min', ''),
+                          minutes2: minutes(day.minutes),
+                      })}
             </div>
             {!free && (
                 <div aria-hidden="true" className={styles.gauge}>

@@ -2,6 +2,7 @@ import { Button, Group, Stack, Text, Textarea } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import type { Week } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import { ChangeList } from './Changes';
 
 interface Props {
@@ -21,8 +22,8 @@ export function FamilyWord({ week, error, sending, send }: Props) {
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <Textarea
-                label="To the family"
-                description="It stands above the tasks at home."
+                label={t('To the family')}
+                description={t('It stands above the tasks at home.')}
                 maxLength={500}
                 autosize
                 minRows={3}
@@ -32,14 +33,14 @@ export function FamilyWord({ week, error, sending, send }: Props) {
             />
             {week.changes.length > 0 && (
                 <>
-                    <Text size="sm">What has changed since it was sent goes with it:</Text>
+                    <Text size="sm">{t('What has changed since it was sent goes with it:')}</Text>
                     <ChangeList changes={week.changes} />
                 </>
             )}
             <Trouble error={error} />
             <Group>
                 <Button type="submit" loading={sending}>
-                    {week.sentAt === null ? 'Send the plan with it' : 'Send'}
+                    {week.sentAt === null ? t('Send the plan with it') : t('Send')}
                 </Button>
             </Group>
         </Stack>

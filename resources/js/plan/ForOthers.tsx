@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { api, ask, at, type Week } from '../api';
 import { Trouble } from '../shared/Notes';
 import { isHere } from '../shared/students';
+import { t } from '../text';
 
 /** Tasks of this week for other students as well; each gets them planned into their own days. */
 export function ForOthers({ week, taken }: { week: Week; taken: number | null }) {
@@ -26,7 +27,7 @@ export function ForOthers({ week, taken }: { week: Week; taken: number | null })
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <Group align="flex-start" grow>
-                <Checkbox.Group label="Tasks" value={tasks} onChange={setTasks}>
+                <Checkbox.Group label={t('Tasks')} value={tasks} onChange={setTasks}>
                     <ScrollArea.Autosize mah={300}>
                         <Stack gap={6} mt={6}>
                             {week.tasks.map((task) => (
@@ -39,7 +40,7 @@ export function ForOthers({ week, taken }: { week: Week; taken: number | null })
                         </Stack>
                     </ScrollArea.Autosize>
                 </Checkbox.Group>
-                <Checkbox.Group label="For" value={chosen} onChange={setChosen}>
+                <Checkbox.Group label={t('For')} value={chosen} onChange={setChosen}>
                     <Stack gap={6} mt={6}>
                         {others.map((student) => (
                             <div key={student.id}>
@@ -52,7 +53,7 @@ export function ForOthers({ week, taken }: { week: Week; taken: number | null })
                             </div>
                         ))}
                         {others.length === 0 && !students.isPending && (
-                            <Text size="sm">There is no other student yet.</Text>
+                            <Text size="sm">{t('There is no other student yet.')}</Text>
                         )}
                     </Stack>
                 </Checkbox.Group>
@@ -60,7 +61,7 @@ export function ForOthers({ week, taken }: { week: Week; taken: number | null })
             <Trouble error={students.error ?? give.error} />
             <Group>
                 <Button type="submit" disabled={tasks.length === 0 || chosen.length === 0} loading={give.isPending}>
-                    Give it to them
+                    {t('Give it to them')}
                 </Button>
             </Group>
         </Stack>

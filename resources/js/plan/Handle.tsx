@@ -1,6 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import type { Task } from '../api';
 import { dayName, weekdayOf } from '../shared/words';
+import { t } from '../text';
 import type { handling, Taken } from './taking';
 
 interface Props {
@@ -23,31 +24,33 @@ export function Handle({ task, taken, card, edit }: Props) {
             </b>
             {day !== null && (
                 <>
-                    <Button {...small} aria-label="A day back" onClick={() => card.step(-1)}>
+                    <Button {...small} aria-label={t('A day back')} onClick={() => card.step(-1)}>
                         ←
                     </Button>
-                    <Button {...small} aria-label="A day on" onClick={() => card.step(1)}>
+                    <Button {...small} aria-label={t('A day on')} onClick={() => card.step(1)}>
                         →
                     </Button>
                     <Button {...small} onClick={card.lock}>
-                        {task.locked.includes(taken.date ?? '') ? 'Let it move (l)' : `Keep on ${day} (l)`}
+                        {task.locked.includes(taken.date ?? '')
+                            ? t('Let it move (l)')
+                            : t('Keep on {{day}} (l)', { day })}
                     </Button>
                     <Button {...small} onClick={card.takeOff}>
-                        Remove from {day} (x)
+                        {t('Remove from {{day}} (x)', { day })}
                     </Button>
                 </>
             )}
             <Button {...small} onClick={card.also}>
-                One more day (d)
+                {t('One more day (d)')}
             </Button>
             <Button {...small} onClick={card.star}>
-                {task.starred ? 'No star (*)' : 'Star (*)'}
+                {task.starred ? t('No star (*)') : t('Star (*)')}
             </Button>
             <Button {...small} onClick={edit}>
-                Change (Enter)
+                {t('Change (Enter)')}
             </Button>
             <Button {...small} onClick={card.remove}>
-                Remove from the plan (Del)
+                {t('Remove from the plan (Del)')}
             </Button>
         </Group>
     );

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Api, Task } from '../api';
 import { dayName, minutes, weekdayOf } from '../shared/words';
+import { t } from '../text';
 import styles from './MarkCell.module.css';
 
 interface Props {
@@ -30,11 +31,11 @@ export function MarkCell({ task, day, past, over, isNews, taken, take, set, edit
     const practised = task.practices.some((practice) => practice.date === day.date);
     const can = isSet || (!past && day.minutes > 0);
     const states = [
-        isSet ? 'set' : more > 0 ? 'to fill the day' : 'free',
-        more > 0 && `${minutes(more)} more`,
-        locked && 'kept on this day',
-        practised && 'practised',
-        isNews && 'moved here',
+        isSet ? t('set') : more > 0 ? t('to fill the day') : t('free'),
+        more > 0 && t('{{minutes}} more', { minutes: minutes(more) }),
+        locked && t('kept on this day'),
+        practised && t('practised'),
+        isNews && t('moved here'),
     ];
     return (
         <td className={styles.cell} data-over={over ? 'yes' : undefined} data-date={day.date}>

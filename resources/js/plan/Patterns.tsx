@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { type Api, api, ask, at, keyOf, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { minutes } from '../shared/words';
+import { t } from '../text';
 import styles from './Patterns.module.css';
 import type { WeekInHand } from './useWeek';
 
@@ -20,13 +21,15 @@ export function Patterns({ week, hand, done }: { week: Week; hand: WeekInHand; d
         mutationFn: (pattern: number) => ask('delete', '/patterns/{pattern}', at({ pattern })),
         onSuccess: again,
     });
-    if (patterns.isPending) return <Waiting what="Fetching the templates…" />;
+    if (patterns.isPending) return <Waiting what={t('Fetching the templates…')} />;
     return (
         <Stack gap="md">
             {patterns.data?.length === 0 && (
-                <Text size="sm">None yet. Keep the tasks of this week that are not tied to a page, under a name.</Text>
+                <Text size="sm">
+                    {t('None yet. Keep the tasks of this week that are not tied to a page, under a name.')}
+                </Text>
             )}
-            <ul className={`plain-list ${styles.list}`} aria-label="Templates">
+            <ul className={`plain-list ${styles.list}`} aria-label={t('Templates')}>
                 {patterns.data?.map((pattern) => (
                     <PatternRow
                         key={pattern.id}
@@ -72,7 +75,7 @@ function KeepPattern({
     return (
         <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
             <TextInput
-                label="Save as template; not tied to a page"
+                label={t('Save as template; not tied to a page')}
                 required
                 maxLength={60}
                 value={name}
@@ -80,12 +83,12 @@ function KeepPattern({
                 className={styles.name}
             />
             <Button type="submit" variant="default" loading={saving}>
-                Keep
+                {t('Keep')}
             </Button>
             <FileButton accept="application/json,.json" onChange={read}>
                 {(props) => (
                     <Button variant="subtle" {...props}>
-                        A colleague’s file
+                        {t('A colleague’s file')}
                     </Button>
                 )}
             </FileButton>
@@ -114,7 +117,7 @@ function PatternRow({
                 </div>
                 <Group gap={6} wrap="nowrap">
                     <Button size="compact-sm" onClick={give}>
-                        Give
+                        {t('Give')}
                     </Button>
                     <Button
                         size="compact-sm"
@@ -123,12 +126,12 @@ function PatternRow({
                         download={`${pattern.name}.json`}
                         href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ name: pattern.name, tasks: pattern.tasks }))}`}
                     >
-                        Pass on
+                        {t('Pass on')}
                     </Button>
                     <ActionIcon
                         variant="subtle"
                         c="var(--thorn)"
-                        aria-label={`Delete the template ${pattern.name}`}
+                        aria-label={t('Delete the template {{name}}', { name: pattern.name })}
                         onClick={drop}
                     >
                         ✕

@@ -7,6 +7,7 @@ import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { longDate } from '../shared/words';
+import { t } from '../text';
 import { AddTask } from './AddTask';
 import { Changes } from './Changes';
 import { DayAsSeen } from './DayAsSeen';
@@ -22,12 +23,12 @@ import { handling, type Taken } from './taking';
 import { useWeek, type WeekInHand } from './useWeek';
 
 const TITLES: Partial<Record<PlanDialog, string>> = {
-    add: 'A task of your own',
-    word: 'A word to the family',
-    patterns: 'Templates',
-    nobody: 'Nobody would get it yet',
-    others: 'For other students too',
-    changes: 'What has changed since it was sent',
+    add: t('A task of your own'),
+    word: t('A word to the family'),
+    patterns: t('Templates'),
+    nobody: t('Nobody would get it yet'),
+    others: t('For other students too'),
+    changes: t('What has changed since it was sent'),
 };
 
 export function Plan() {
@@ -40,7 +41,7 @@ export function Plan() {
     const [day, setDay] = useState<string | null>(null);
     const { task, drop, ...card } = handling(hand, today ?? '', taken, setTaken);
     usePlanKeys(card, hand, setDialog, taken !== null);
-    if (week.isPending) return <Waiting what="Fetching the plan…" />;
+    if (week.isPending) return <Waiting what={t('Fetching the plan…')} />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     const data = week.data;
     const close = () => setDialog(null);
@@ -66,7 +67,11 @@ export function Plan() {
             <Dialog
                 opened={day !== null}
                 onClose={() => setDay(null)}
-                title={day === null ? '' : `${longDate(day)}, as ${data.student} sees it`}
+                title={
+                    day === null
+                        ? ''
+                        : t('{{longDate}}, as {{student}} sees it', { longDate: longDate(day), student: data.student })
+                }
             >
                 {day !== null && <DayAsSeen week={data} date={day} />}
             </Dialog>
@@ -149,21 +154,21 @@ function usePlanKeys(
     isTaken: boolean,
 ) {
     useKeys([
-        { key: 'j', does: 'the next mark', run: () => card.next(1) },
-        { key: 'k', does: 'the mark before', run: () => card.next(-1) },
-        { key: 'ArrowRight', does: 'move the mark a day on', run: () => card.step(1) },
-        { key: 'ArrowLeft', does: 'move the mark a day back', run: () => card.step(-1) },
-        { key: 'l', does: 'keep it on its day, or let it move', run: card.lock },
-        { key: 'd', does: 'one more day', run: card.also },
-        { key: 'x', does: 'remove it from its day', run: card.takeOff },
-        { key: 'Delete', does: 'remove the task from the plan', run: card.remove },
-        { key: 'Enter', does: 'change repetitions, tempo, minutes, days', run: () => isTaken && open('change') },
-        { key: '*', does: 'star the task', run: card.star },
-        { key: 'a', does: 'add a task', run: () => open('add') },
-        { key: 'm', does: 'a word to the family', run: () => open('word') },
-        { key: 'u', does: 'undo', run: hand.undo },
-        { key: 'r', does: 'make room for what did not fit', run: card.roomForNext },
-        { key: 's', does: 'send the plan', run: () => sendOrAsk(hand, open) },
+        { key: 'j', does: t('the next mark'), run: () => card.next(1) },
+        { key: 'k', does: t('the mark before'), run: () => card.next(-1) },
+        { key: 'ArrowRight', does: t('move the mark a day on'), run: () => card.step(1) },
+        { key: 'ArrowLeft', does: t('move the mark a day back'), run: () => card.step(-1) },
+        { key: 'l', does: t('keep it on its day, or let it move'), run: card.lock },
+        { key: 'd', does: t('one more day'), run: card.also },
+        { key: 'x', does: t('remove it from its day'), run: card.takeOff },
+        { key: 'Delete', does: t('remove the task from the plan'), run: card.remove },
+        { key: 'Enter', does: t('change repetitions, tempo, minutes, days'), run: () => isTaken && open('change') },
+        { key: '*', does: t('star the task'), run: card.star },
+        { key: 'a', does: t('add a task'), run: () => open('add') },
+        { key: 'm', does: t('a word to the family'), run: () => open('word') },
+        { key: 'u', does: t('undo'), run: hand.undo },
+        { key: 'r', does: t('make room for what did not fit'), run: card.roomForNext },
+        { key: 's', does: t('send the plan'), run: () => sendOrAsk(hand, open) },
     ]);
 }
 
@@ -181,18 +186,20 @@ function Nobody({ data, send }: { data: Week; send: () => void }) {
     return (
         <Stack gap="sm">
             <Text>
-                {data.student} has no home link and no family email. Make a link on the student’s page, or print the
-                plan.
+                {t(
+                    '{{student}} has no home link and no family email. Make a link on the student’s page, or print the plan.',
+                    { student: data.student },
+                )}
             </Text>
             <Group gap="xs">
                 <Button component={Link} to={`/students/${data.studentId}`}>
-                    To the student’s page
+                    {t('To the student’s page')}
                 </Button>
                 <Button variant="default" component={Link} to={`/weeks/${data.id}/sheet`}>
-                    Print it
+                    {t('Print it')}
                 </Button>
                 <Button variant="default" onClick={send}>
-                    Send it all the same
+                    {t('Send it all the same')}
                 </Button>
             </Group>
         </Stack>

@@ -4,6 +4,7 @@ import type { Week } from '../api';
 import { FromFamily } from '../shared/FromFamily';
 import { Leaf } from '../shared/Leaf';
 import { dateOf, listed, longDate, shortDate } from '../shared/words';
+import { t } from '../text';
 import styles from './PlanHead.module.css';
 import { movedWords } from './planning';
 import type { WeekInHand } from './useWeek';
@@ -19,19 +20,31 @@ interface Props {
     send: () => void;
 }
 
+/** How the week stands, in words. */
+function stateOf(data: Props['data']): string {
+    return [
+        t('Next lesson {{longDate}}.', { longDate: longDate(data.endsOn) }),
+        data.sentAt === null
+            ? t('Not sent yet: the family does not see it.{{which}}', {
+                  which:
+                      data.receivers.length > 0 ? t(' It goes to {{listed}}.', { listed: listed(data.receivers) }) : '',
+              })
+            : t('Sent {{shortDate}}{{which}}.', {
+                  shortDate: shortDate(dateOf(data.sentAt)),
+                  which: data.changes.length > 0 ? t(', and changed since') : '',
+              }),
+        data.share < 100 ? t('A light week: half the minutes.') : '',
+        data.plannedOn !== null && data.plannedOn > data.startsOn
+            ? t('What was left was planned again on {{longDate}}.', { longDate: longDate(data.plannedOn) })
+            : '',
+    ]
+        .filter((words) => words !== '')
+        .join(' ');
+}
+
 /** Whose week it is, how it stands, and what can be done with it as a whole. */
 export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
     const { undo, canUndo, again, send, moved } = hand;
-    const state = [
-        `Next lesson ${longDate(data.endsOn)}.`,
-        data.sentAt === null
-            ? `Not sent yet: the family does not see it.${data.receivers.length > 0 ? ` It goes to ${listed(data.receivers)}.` : ''}`
-            : `Sent ${shortDate(dateOf(data.sentAt))}${data.changes.length > 0 ? ', and changed since' : ''}.`,
-        data.share < 100 ? 'A light week: half the minutes.' : '',
-        data.plannedOn !== null && data.plannedOn > data.startsOn
-            ? `What was left was planned again on ${longDate(data.plannedOn)}.`
-            : '',
-    ];
     return (
         <>
             <Group justify="space-between" wrap="nowrap">
@@ -42,27 +55,36 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
                             <Anchor component={Link} to={`/students/${data.studentId}`} inherit c="inherit">
                                 {data.student}
                             </Anchor>
-                            , {shortDate(data.startsOn)} to {shortDate(data.endsOn)}
+                            {t(', {{shortDate}} to {{shortDate2}}', {
+                                shortDate: shortDate(data.startsOn),
+                                shortDate2: shortDate(data.endsOn),
+                            })}
                         </Title>
                         <Text size="sm" className="faint">
-                            {state.filter((words) => words !== '').join(' ')}
+                            {stateOf(data)}
                         </Text>
-                        {data.message !== '' && <Text size="sm">To the family: “{data.message}”</Text>}
+                        {data.message !== '' && (
+                            <Text size="sm">{t('To the family: “{{message}}”', { message: data.message })}</Text>
+                        )}
                         <FromFamily words={data.familyWords} />
-                        {data.lessonNote !== '' && <Text size="sm">From the lesson: “{data.lessonNote}”</Text>}
+                        {data.lessonNote !== '' && (
+                            <Text size="sm">
+                                {t('From the lesson: “{{lessonNote}}”', { lessonNote: data.lessonNote })}
+                            </Text>
+                        )}
                     </div>
                 </Group>
                 <Group gap="xs" wrap="nowrap">
                     <Button variant="default" onClick={undo} disabled={!canUndo}>
-                        Undo (u)
+                        {t('Undo (u)')}
                     </Button>
                     {data.sentAt === null && (
                         <Button variant="default" onClick={() => again.mutate()} loading={again.isPending}>
-                            Propose again
+                            {t('Propose again')}
                         </Button>
                     )}
                     <Button variant="default" onClick={() => open('add')}>
-                        Add (a)
+                        {t('Add (a)')}
                     </Button>
                     <WeekMenu data={data} hand={hand} open={open} />
                     <Button
@@ -70,12 +92,12 @@ export function PlanHead({ data, today, hand, open, send: sendIt }: Props) {
                         disabled={data.sentAt !== null && data.changes.length === 0}
                         loading={send.isPending}
                     >
-                        {data.changes.length > 0 ? 'Send the changes (s)' : 'Send (s)'}
+                        {data.changes.length > 0 ? t('Send the changes (s)') : t('Send (s)')}
                     </Button>
                 </Group>
             </Group>
             <Text size="sm" role="status" className={styles.news}>
-                {moved.length > 0 && `Moved: ${moved.map(movedWords).join('; ')}.`}
+                {moved.length > 0 && t('Moved: {{moved}}.', { moved: moved.map(movedWords).join('; ') })}
             </Text>
         </>
     );

@@ -1,6 +1,7 @@
 import { Text } from '@mantine/core';
 import { type DragEvent, Fragment, useState } from 'react';
 import type { Task, Week } from '../api';
+import { t } from '../text';
 import { DayHead } from './DayHead';
 import { MarkCell } from './MarkCell';
 import styles from './PlanTable.module.css';
@@ -66,8 +67,12 @@ export function PlanTable({ week, today, taken, take, edit, drop, makeRoom, open
                     </tbody>
                 </table>
             </div>
-            <WithoutDay title="Didn’t fit" tasks={left.filter((task) => !task.later)} {...{ taken, take, makeRoom }} />
-            <WithoutDay title="Later" tasks={left.filter((task) => task.later)} {...{ taken, take, makeRoom }} />
+            <WithoutDay
+                title={t('Didn’t fit')}
+                tasks={left.filter((task) => !task.later)}
+                {...{ taken, take, makeRoom }}
+            />
+            <WithoutDay title={t('Later')} tasks={left.filter((task) => task.later)} {...{ taken, take, makeRoom }} />
         </>
     );
 }
@@ -100,7 +105,7 @@ function WithoutDay({ title, tasks, taken, take, makeRoom }: LeftProps) {
                         </button>{' '}
                         <span className="faint">{task.leftWhy}</span>{' '}
                         <button type="button" className={styles.room} onClick={() => makeRoom(task.id)}>
-                            Make room
+                            {t('Make room')}
                         </button>
                     </li>
                 ))}
@@ -115,7 +120,7 @@ function Heads({ week, today, openDay }: { week: Week; today: string | undefined
         <thead>
             <tr>
                 <th scope="col" className={styles.what}>
-                    What
+                    {t('What')}
                 </th>
                 {week.days.map((day) => (
                     <DayHead key={day.date} day={day} today={today} open={() => openDay(day.date)} />

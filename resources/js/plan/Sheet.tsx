@@ -18,6 +18,7 @@ import {
     tempoWords,
     weekdayOf,
 } from '../shared/words';
+import { t } from '../text';
 import styles from './Sheet.module.css';
 
 /** Width and printable height in millimetres. */
@@ -40,7 +41,7 @@ export function Sheet() {
     });
     if (week.error) return <Trouble error={week.error} />;
     if (week.data === undefined || session.data === undefined || pieces.some((piece) => piece.isPending))
-        return <Waiting what="Laying out the sheet…" />;
+        return <Waiting what={t('Laying out the sheet…')} />;
     return <Paper week={week.data} studio={session.data.studio} pieces={pieces.flatMap((piece) => piece.data ?? [])} />;
 }
 
@@ -61,16 +62,18 @@ function Paper({ week, studio, pieces }: Props) {
     const loose = tasks.filter((task) => task.pieceId === null);
     return (
         <div className="on-paper">
-            <style>{`@page { size: ${paper.size}; margin: 10mm; }`}</style>
+            <style>{t('@page { size: {{size}}; margin: 10mm; }', { size: paper.size })}</style>
             <Group className={`no-print ${styles.tools}`} p="sm">
-                <Button onClick={() => window.print()}>Print</Button>
+                <Button onClick={() => window.print()}>{t('Print')}</Button>
                 <Button variant="default" onClick={() => navigate(`/weeks/${week.id}`)}>
-                    Back to the plan
+                    {t('Back to the plan')}
                 </Button>
                 <Button variant="default" onClick={() => link.mutate()} loading={link.isPending}>
-                    With a home link to scan
+                    {t('With a home link to scan')}
                 </Button>
-                <Text c="var(--ink)">One {studio.paper === 'a4' ? 'A4' : 'Letter'} sheet</Text>
+                <Text c="var(--ink)">
+                    {t('One {{which}} sheet', { which: studio.paper === 'a4' ? 'A4' : t('Letter') })}
+                </Text>
             </Group>
             <div className={styles.sheet} style={{ width: `${paper.width}mm`, height: `${paper.height}mm` }}>
                 <div
@@ -80,7 +83,11 @@ function Paper({ week, studio, pieces }: Props) {
                 >
                     <SheetHead week={week} link={link.data?.url ?? null} />
                     {week.message !== '' && <p className={styles.word}>{week.message}</p>}
-                    {week.lessonNote !== '' && <p className={styles.word}>From the lesson: {week.lessonNote}</p>}
+                    {week.lessonNote !== '' && (
+                        <p className={styles.word}>
+                            {t('From the lesson: {{lessonNote}}', { lessonNote: week.lessonNote })}
+                        </p>
+                    )}
                     {loose.length > 0 && <TaskTable tasks={loose} days={days} />}
                     {pieces.map((piece) => (
                         <PieceTasks
@@ -102,9 +109,13 @@ function SheetHead({ week, link }: { week: Week; link: string | null }) {
         <header className={styles.head}>
             <h1>{week.student}</h1>
             <span>
-                {shortDate(week.startsOn)} to {shortDate(week.endsOn)}; next lesson {longDate(week.endsOn)}
+                {t('{{shortDate}} to {{shortDate2}}; next lesson {{longDate}}', {
+                    shortDate: shortDate(week.startsOn),
+                    shortDate2: shortDate(week.endsOn),
+                    longDate: longDate(week.endsOn),
+                })}
             </span>
-            {link !== null && <QRCodeSVG value={link} size={84} title="The week on a phone: scan this" />}
+            {link !== null && <QRCodeSVG value={link} size={84} title={t('The week on a phone: scan this')} />}
         </header>
     );
 }
@@ -124,7 +135,7 @@ function PieceTasks({ piece, tasks, days }: { piece: Api['PieceResource']; tasks
             {bars.length > 0 && (
                 <Score
                     music={piece.music}
-                    title={`${piece.title}, bars to practise`}
+                    title={t('{{title}}, bars to practise', { title: piece.title })}
                     scale={36}
                     lines="free"
                     range={range}
@@ -158,7 +169,10 @@ function useSheetLink(week: Week) {
         mutationFn: () =>
             ask('post', '/students/{student}/links', {
                 ...at({ student: week.studentId }),
-                body: { label: `Sheet of ${shortDate(week.startsOn)}`, expiresOn: dayFrom(week.endsOn, 14) },
+                body: {
+                    label: t('Sheet of {{shortDate}}', { shortDate: shortDate(week.startsOn) }),
+                    expiresOn: dayFrom(week.endsOn, 14),
+                },
             }),
     });
 }
@@ -168,7 +182,7 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
         <table className={styles.tasks}>
             <thead>
                 <tr>
-                    <th scope="col">What</th>
+                    <th scope="col">{t('What')}</th>
                     {days.map((day) => (
                         <th key={day.date} scope="col">
                             {dayName(weekdayOf(day.date)).slice(0, 2)}
@@ -185,7 +199,8 @@ function TaskTable({ tasks, days }: { tasks: Task[]; days: Week['days'] }) {
                                 <>
                                     {', '}
                                     {handWords(task.hand)}, {barsWords(task.bars)}
-                                    {task.repetitions > 1 && `, ${task.repetitions} times`}
+                                    {task.repetitions > 1 &&
+                                        t(', {{repetitions}} times', { repetitions: task.repetitions })}
                                     {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                                 </>
                             )}

@@ -2,6 +2,7 @@ import { Button, Checkbox, Group, NumberInput, SegmentedControl, Stack, Text, Te
 import { type FormEvent, useState } from 'react';
 import { ApiError, type Task } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 import type { PlannedTask } from './planning';
 
 interface Props {
@@ -41,11 +42,11 @@ export function TaskForm({ task, error, save, remove }: Props) {
         <Stack component="form" onSubmit={submit} gap="sm">
             {task.why !== '' && (
                 <Text size="sm" className="faint">
-                    Here because: {task.why}.
+                    {t('Here because: {{why}}.', { why: task.why })}
                 </Text>
             )}
             <TextInput
-                label="What to do"
+                label={t('What to do')}
                 maxLength={240}
                 value={draft.instruction}
                 onChange={(event) => set({ instruction: event.currentTarget.value })}
@@ -53,22 +54,22 @@ export function TaskForm({ task, error, save, remove }: Props) {
             />
             <HowMuch task={task} draft={draft} set={set} />
             <Checkbox
-                label="Star it: twice as important"
+                label={t('Star it: twice as important')}
                 checked={draft.starred}
                 onChange={(event) => set({ starred: event.currentTarget.checked })}
             />
             <Trouble error={error} />
             <Group justify="space-between">
                 <Group gap="xs">
-                    <Button type="submit">Save</Button>
+                    <Button type="submit">{t('Save')}</Button>
                     {jumps && (
                         <Button variant="default" onClick={() => give(true)}>
-                            Jump all the same
+                            {t('Jump all the same')}
                         </Button>
                     )}
                 </Group>
                 <Button variant="subtle" c="var(--thorn)" onClick={remove}>
-                    Remove from the plan
+                    {t('Remove from the plan')}
                 </Button>
             </Group>
         </Stack>
@@ -87,7 +88,7 @@ function HowMuch({ task, draft, set }: HowMuchProps) {
         <>
             <Group grow>
                 <NumberInput
-                    label="Times"
+                    label={t('Times')}
                     min={1}
                     max={99}
                     value={draft.repetitions}
@@ -95,7 +96,7 @@ function HowMuch({ task, draft, set }: HowMuchProps) {
                 />
                 {task.tempo !== null && (
                     <NumberInput
-                        label="Tempo"
+                        label={t('Tempo')}
                         min={20}
                         max={400}
                         value={draft.tempo ?? ''}
@@ -103,27 +104,27 @@ function HowMuch({ task, draft, set }: HowMuchProps) {
                     />
                 )}
                 <NumberInput
-                    label="Minutes"
+                    label={t('Minutes')}
                     min={0.5}
                     max={120}
                     step={0.5}
                     value={draft.minutes ?? ''}
-                    placeholder={`${task.minutes} (estimated)`}
+                    placeholder={t('{{minutes}} (estimated)', { minutes: task.minutes })}
                     onChange={(value) => set({ minutes: value === '' ? null : Number(value) })}
                 />
             </Group>
             <div>
                 <Text size="sm" fw={500} id="most-days">
-                    On how many days
+                    {t('On how many days')}
                 </Text>
                 <SegmentedControl
                     aria-labelledby="most-days"
                     value={String(draft.mostDays)}
                     onChange={(days) => set({ mostDays: Number(days) })}
                     data={[
-                        { value: '1', label: 'one' },
-                        { value: '2', label: 'two' },
-                        { value: '3', label: 'as many as help' },
+                        { value: '1', label: t('one') },
+                        { value: '2', label: t('two') },
+                        { value: '3', label: t('as many as help') },
                     ]}
                 />
             </div>

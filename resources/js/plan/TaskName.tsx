@@ -1,6 +1,7 @@
 import type { Task } from '../api';
 import { HandMark } from '../shared/HandMark';
 import { barsWords, taskMinutes, tempoWords } from '../shared/words';
+import { t } from '../text';
 import styles from './TaskName.module.css';
 
 /** What a row is: the task, its hand, bars, times, tempo and minutes, and what came from home. A press changes it. */
@@ -12,7 +13,10 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
                 type="button"
                 className={styles.button}
                 onClick={edit}
-                aria-label={`Change ${task.title}${task.piece === null ? '' : `, ${task.piece}`}`}
+                aria-label={t('Change {{title}}{{which}}', {
+                    title: task.title,
+                    which: task.piece === null ? '' : `, ${task.piece}`,
+                })}
             >
                 <b>
                     {task.starred && '★ '}
@@ -23,7 +27,7 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
             </button>
             {words.map((practice) => (
                 <div key={practice.id} className={styles.detail}>
-                    From home: “{practice.note}”
+                    {t('From home: “{{note}}”', { note: practice.note })}
                 </div>
             ))}
         </th>
@@ -33,7 +37,7 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
 /** `bars 1–4, 3 times, ♩ = 60, 2 min` */
 function detail(task: Task): string {
     const bars = task.bars.length > 3 ? '' : barsWords(task.bars);
-    const times = task.repetitions > 1 ? `${task.repetitions} times` : '';
+    const times = task.repetitions > 1 ? t('{{repetitions}} times', { repetitions: task.repetitions }) : '';
     const tempo = task.tempo === null ? '' : tempoWords(task.tempo);
     return [bars, times, tempo, task.kind === 'choice' ? '' : taskMinutes(task)].filter(Boolean).join(', ');
 }

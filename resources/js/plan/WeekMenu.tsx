@@ -1,6 +1,7 @@
 import { Button, Menu } from '@mantine/core';
 import { useNavigate } from 'react-router';
 import type { Week } from '../api';
+import { t } from '../text';
 import type { PlanDialog } from './PlanHead';
 import type { WeekInHand } from './useWeek';
 
@@ -17,20 +18,20 @@ export function WeekMenu({ data, hand, open }: Props) {
     return (
         <Menu position="bottom-end" withinPortal>
             <Menu.Target>
-                <Button variant="default">More</Button>
+                <Button variant="default">{t('More')}</Button>
             </Menu.Target>
             <Menu.Dropdown>
-                <Menu.Item onClick={() => open('word')}>A word to the family (m)</Menu.Item>
+                <Menu.Item onClick={() => open('word')}>{t('A word to the family (m)')}</Menu.Item>
                 <Menu.Item onClick={() => hand.apply((tasks) => tasks, undefined, { share: light ? 100 : 50 })}>
-                    {light ? 'All the minutes again' : 'A light week: half the minutes'}
+                    {light ? t('All the minutes again') : t('A light week: half the minutes')}
                 </Menu.Item>
                 <Menu.Item onClick={() => hand.fill.mutate({ pattern: null })}>
-                    Last week again, what did not pass
+                    {t('Last week again, what did not pass')}
                 </Menu.Item>
-                <Menu.Item onClick={() => open('patterns')}>Templates…</Menu.Item>
-                <Menu.Item onClick={() => open('others')}>For other students too…</Menu.Item>
+                <Menu.Item onClick={() => open('patterns')}>{t('Templates…')}</Menu.Item>
+                <Menu.Item onClick={() => open('others')}>{t('For other students too…')}</Menu.Item>
                 <Menu.Divider />
-                <Menu.Item onClick={() => navigate(`/weeks/${data.id}/sheet`)}>Print</Menu.Item>
+                <Menu.Item onClick={() => navigate(`/weeks/${data.id}/sheet`)}>{t('Print')}</Menu.Item>
             </Menu.Dropdown>
         </Menu>
     );

@@ -1,5 +1,6 @@
 import type { Api, Task, Week } from '../api';
 import { dayName, weekdayOf } from '../shared/words';
+import { t } from '../text';
 
 /** A task as it is sent back: what the teacher may change, with its days; `locked` of them it stays on, to `off` it does not come back. */
 export type PlannedTask = Required<Api['WeekRequest']['tasks'][number]>;
@@ -95,6 +96,8 @@ export function movedBetween(before: Week, after: Week): Moved[] {
 /** `Right hand: Tuesday to Wednesday` */
 export function movedWords({ title, to, from }: Moved): string {
     const days = (dates: string[]) => dates.map((date) => dayName(weekdayOf(date))).join(', ');
-    if (to.length === 0) return `${title}: off ${days(from)}`;
-    return from.length === 0 ? `${title}: also ${days(to)}` : `${title}: ${days(from)} to ${days(to)}`;
+    if (to.length === 0) return t('{{title}}: off {{days}}', { title, days: days(from) });
+    return from.length === 0
+        ? t('{{title}}: also {{days}}', { title, days: days(to) })
+        : t('{{title}}: {{days}} to {{days2}}', { title, days: days(from), days2: days(to) });
 }

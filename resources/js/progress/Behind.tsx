@@ -1,4 +1,5 @@
 import { Table } from '@mantine/core';
+import { t } from '../text';
 import styles from './Behind.module.css';
 
 interface Props {
@@ -11,7 +12,7 @@ interface Props {
 export function Behind({ what, head, rows }: Props) {
     return (
         <details>
-            <summary className={`faint ${styles.summary}`}>In numbers</summary>
+            <summary className={`faint ${styles.summary}`}>{t('In numbers')}</summary>
             <Table fz="sm" aria-label={what}>
                 <Table.Thead>
                     <Table.Tr>

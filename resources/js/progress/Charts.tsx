@@ -3,6 +3,7 @@ import { BarChart, LineChart } from '@mantine/charts';
 import { Text } from '@mantine/core';
 import type { Api } from '../api';
 import { shortDate } from '../shared/words';
+import { t } from '../text';
 import { Behind } from './Behind';
 
 type Progress = Api['ProgressResource'];
@@ -20,7 +21,7 @@ interface WeekBarsProps {
 /** Bars for each week. */
 function WeekBars({ about, data, series, stacked = false, unit = '' }: WeekBarsProps) {
     return (
-        <div role="img" aria-label={`${about}, week by week; the numbers are below`}>
+        <div role="img" aria-label={t('{{about}}, week by week; the numbers are below', { about })}>
             <BarChart
                 h={HEIGHT}
                 type={stacked ? 'stacked' : 'default'}
@@ -40,25 +41,25 @@ export function PracticeChart({ weeks }: { weeks: Progress['weeks'] }) {
     return (
         <>
             <WeekBars
-                about="Minutes practised and planned"
+                about={t('Minutes practised and planned')}
                 data={weeks.map(({ startsOn, planned, practised }) => ({
                     week: shortDate(startsOn),
                     planned,
                     practised,
                 }))}
                 series={[
-                    { name: 'planned', color: 'var(--rule)' },
-                    { name: 'practised', color: 'var(--leaf)' },
+                    { name: t('planned'), color: 'var(--rule)' },
+                    { name: t('practised'), color: 'var(--leaf)' },
                 ]}
-                unit=" min"
+                unit={t(' min')}
             />
             <Behind
-                what="Minutes and days, week by week"
-                head={['week of', 'planned', 'practised', 'days planned', 'days practised']}
+                what={t('Minutes and days, week by week')}
+                head={[t('week of'), t('planned'), t('practised'), t('days planned'), t('days practised')]}
                 rows={weeks.map((week) => [
                     shortDate(week.startsOn),
-                    `${week.planned} min`,
-                    `${week.practised} min`,
+                    t('{{planned}} min', { planned: week.planned }),
+                    t('{{practised}} min', { practised: week.practised }),
                     week.daysPlanned,
                     week.daysPractised,
                 ])}
@@ -72,17 +73,17 @@ export function KnowledgeChart({ weeks }: { weeks: Progress['weeks'] }) {
     return (
         <>
             <WeekBars
-                about="Secure and shaky notes"
+                about={t('Secure and shaky notes')}
                 data={weeks.map(({ startsOn, secure, shaky }) => ({ week: shortDate(startsOn), secure, shaky }))}
                 series={[
-                    { name: 'secure', color: 'var(--leaf)' },
-                    { name: 'shaky', color: 'var(--thorn)' },
+                    { name: t('secure'), color: 'var(--leaf)' },
+                    { name: t('shaky'), color: 'var(--thorn)' },
                 ]}
                 stacked
             />
             <Behind
-                what="Notes, week by week"
-                head={['week of', 'secure', 'shaky']}
+                what={t('Notes, week by week')}
+                head={[t('week of'), t('secure'), t('shaky')]}
                 rows={weeks.map((week) => [shortDate(week.startsOn), week.secure, week.shaky])}
             />
         </>
@@ -115,7 +116,7 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
     }));
     return (
         <>
-            <div role="img" aria-label="Tempo of each piece over time; the numbers are below">
+            <div role="img" aria-label={t('Tempo of each piece over time; the numbers are below')}>
                 <LineChart
                     h={HEIGHT}
                     data={data}
@@ -130,18 +131,21 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
             </div>
             {lines.length < tempi.length && (
                 <Text size="sm" className="faint">
-                    The {lines.length} pieces played on most days; all {tempi.length} are in numbers.
+                    {t('The {{lines}} pieces played on most days; all {{tempi}} are in numbers.', {
+                        lines: lines.length,
+                        tempi: tempi.length,
+                    })}
                 </Text>
             )}
             <Behind
-                what="Tempo of each piece"
-                head={['piece', 'day', 'beats a minute', 'where']}
+                what={t('Tempo of each piece')}
+                head={[t('piece'), t('day'), t('beats a minute'), t('where')]}
                 rows={tempi.flatMap((piece) =>
                     piece.points.map((point) => [
                         piece.piece,
                         shortDate(point.date),
                         point.tempo,
-                        point.atLesson ? 'at the lesson' : 'at home',
+                        point.atLesson ? t('at the lesson') : t('at home'),
                     ]),
                 )}
             />

@@ -2,6 +2,7 @@ import type { Api } from '../api';
 import { KeyMap } from '../shared/piano/KeyMap';
 import type { Places } from '../shared/score/places';
 import { Score } from '../shared/score/Score';
+import { t } from '../text';
 import styles from './NoteMap.module.css';
 
 type Note = Api['ProgressNoteResource'];
@@ -15,26 +16,28 @@ interface Props {
     chart: string;
 }
 
+const STATUS = { secure: t('secure'), shaky: t('shaky'), new: t('new') };
+
 /** The notes a student has met, on the staff and on the keyboard. Each status has a shape of its own. */
 export function NoteMap({ notes, chart }: Props) {
-    const said = ['secure', 'shaky', 'new']
+    const said = (['secure', 'shaky', 'new'] as const)
         .map((status) => [status, notes.filter((note) => note.status === status)] as const)
         .filter(([, of]) => of.length > 0)
-        .map(([status, of]) => `${status}: ${of.map((note) => note.pitch).join(', ')}`)
+        .map(([status, of]) => `${STATUS[status]}: ${of.map((note) => note.pitch).join(', ')}`)
         .join('; ');
     return (
         <div>
             <div className={styles.chart}>
                 <Score
                     music={chart}
-                    title={`Notes on the staff. ${said}`}
+                    title={t('Notes on the staff. {{said}}', { said })}
                     scale={60}
                     lines="free"
                     overlay={(places) => <Signs notes={notes} places={places} />}
                 />
             </div>
             <KeyMap
-                title={`Notes on the keyboard. ${said}`}
+                title={t('Notes on the keyboard. {{said}}', { said })}
                 signs={notes.map((note) => ({
                     midi: note.midi,
                     text: note.status === 'secure' ? '●' : note.status === 'shaky' ? '○' : '·',
@@ -43,8 +46,9 @@ export function NoteMap({ notes, chart }: Props) {
                 }))}
             />
             <p className={`faint ${styles.words}`}>
-                On the staff: a plain note is secure, a ring is shaky, a dotted ring is new. On the keys: ● secure, ○
-                shaky, · new.
+                {t(
+                    'On the staff: a plain note is secure, a ring is shaky, a dotted ring is new. On the keys: ● secure, ○ shaky, · new.',
+                )}
             </p>
         </div>
     );

@@ -5,6 +5,7 @@ import { type Api, api } from '../api';
 import { Leaf } from '../shared/Leaf';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession, useTeaches } from '../shared/Shell';
+import { t } from '../text';
 import styles from './Overview.module.css';
 
 type Row = Api['ThisWeekResource'];
@@ -14,12 +15,12 @@ export function Overview() {
     const today = useSession().data?.studio.today;
     const isTeacher = useTeaches();
     const rows = api.useQuery('get', '/this-week');
-    if (rows.isPending) return <Waiting what="Looking over the studio…" />;
+    if (rows.isPending) return <Waiting what={t('Looking over the studio…')} />;
     if (rows.error) return <Trouble error={rows.error} again={() => rows.refetch()} />;
     if (rows.data.length === 0) {
         return (
-            <Empty title="No student yet">
-                <Text>Add the first one, and everybody’s progress stands here.</Text>
+            <Empty title={t('No student yet')}>
+                <Text>{t('Add the first one, and everybody’s progress stands here.')}</Text>
             </Empty>
         );
     }
@@ -27,10 +28,10 @@ export function Overview() {
     return (
         <>
             <Title order={1} fz={28} mb="md">
-                Progress
+                {t('Progress')}
             </Title>
             <div className={styles.columns}>
-                <Column title="Practised this week" none="Nobody has a week under way.">
+                <Column title={t('Practised this week')} none={t('Nobody has a week under way.')}>
                     {practised
                         .filter((row) => row.leaf.length > 0)
                         .map((row) => (
@@ -83,13 +84,13 @@ function Thorns() {
     if (thorns.error) return <Trouble error={thorns.error} again={() => thorns.refetch()} />;
     if (thorns.isPending) return null;
     return (
-        <section className={`sheet ${styles.thorns}`} aria-label="Trouble spots">
+        <section className={`sheet ${styles.thorns}`} aria-label={t('Trouble spots')}>
             <Title order={2} fz="lg" mb={6}>
-                Trouble spots
+                {t('Trouble spots')}
             </Title>
             <Text>{thorns.data.words}</Text>
             <Text size="sm" className="faint">
-                Of the last twelve months, per bar that was heard.
+                {t('Of the last twelve months, per bar that was heard.')}
             </Text>
         </section>
     );
@@ -112,15 +113,19 @@ function share(row: Row, today: string | undefined): number {
 function daysWords(row: Row, today: string | undefined): string {
     const { planned, practised } = daysOf(row, today);
     return planned === 0
-        ? 'the week has just begun'
-        : `${practised} of ${planned} ${planned === 1 ? 'day' : 'days'} so far`;
+        ? t('the week has just begun')
+        : t('{{practised}} of {{planned}} {{which}} so far', {
+              practised,
+              planned,
+              which: planned === 1 ? t('day') : t('days'),
+          });
 }
 
 /** Who is stuck, whose plan does not fit, whose review is due. */
 function WhatIsWrong({ rows }: { rows: readonly Row[] }) {
     return (
         <>
-            <Column title="Stuck" none="Nobody.">
+            <Column title={t('Stuck')} none={t('Nobody.')}>
                 {rows
                     .filter((row) => row.stuck.length > 0)
                     .map((row) => (
@@ -129,7 +134,7 @@ function WhatIsWrong({ rows }: { rows: readonly Row[] }) {
                         </Line>
                     ))}
             </Column>
-            <Column title="The plan does not fit" none="Every plan fits.">
+            <Column title={t('The plan does not fit')} none={t('Every plan fits.')}>
                 {rows
                     .filter((row) => row.left.length > 0)
                     .map((row) => (
@@ -138,7 +143,7 @@ function WhatIsWrong({ rows }: { rows: readonly Row[] }) {
                         </Line>
                     ))}
             </Column>
-            <Column title="Review is due" none="Nothing.">
+            <Column title={t('Review is due')} none={t('Nothing.')}>
                 {rows
                     .filter((row) => row.reviewsDue.length > 0)
                     .map((row) => (

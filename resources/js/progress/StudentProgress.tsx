@@ -5,6 +5,7 @@ import { type Api, api } from '../api';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { dayFrom, shortDate } from '../shared/words';
+import { t } from '../text';
 import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
 import { NoteMap } from './NoteMap';
 import styles from './StudentProgress.module.css';
@@ -15,9 +16,9 @@ type Progress = Api['ProgressResource'];
 export const TERM = 12;
 
 const TIMES = [
-    { value: String(TERM), label: 'the last 12 weeks' },
-    { value: '26', label: 'the last half year' },
-    { value: '52', label: 'the last year' },
+    { value: String(TERM), label: t('the last 12 weeks') },
+    { value: '26', label: t('the last half year') },
+    { value: '52', label: t('the last year') },
 ];
 
 export function useProgress(student: number, from: string, to: string) {
@@ -40,15 +41,15 @@ export function StudentProgress() {
     const today = useSession().data?.studio.today ?? '';
     const [weeks, setWeeks] = useState(String(TERM));
     const progress = useProgress(id, today === '' ? '' : weeksBefore(today, Number(weeks)), today);
-    if (progress.isPending) return <Waiting what="Looking back…" />;
+    if (progress.isPending) return <Waiting what={t('Looking back…')} />;
     if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
     const data = progress.data;
     return (
         <Stack maw={1200} gap="md">
             <ProgressHead data={data} weeks={weeks} setWeeks={setWeeks} />
             {data.weeks.length === 0 ? (
-                <Empty title="No week in this time">
-                    <Text>Plan a week, and what is practised shows here.</Text>
+                <Empty title={t('No week in this time')}>
+                    <Text>{t('Plan a week, and what is practised shows here.')}</Text>
                 </Empty>
             ) : (
                 <Pictures data={data} />
@@ -69,7 +70,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 }
 
 function Slips({ data }: { data: Progress }) {
-    if (data.slips.length === 0) return <Text className="faint">Nothing was noted.</Text>;
+    if (data.slips.length === 0) return <Text className="faint">{t('Nothing was noted.')}</Text>;
     return (
         <>
             <ul className={`plain-list ${styles.list}`}>
@@ -77,16 +78,23 @@ function Slips({ data }: { data: Progress }) {
                     <li key={slip.kind}>
                         {slip.recent < slip.before ? '↘' : slip.recent > slip.before ? '↗' : '→'} {slip.words}:{' '}
                         <span className="faint">
-                            {slip.before} before, {slip.recent} lately
+                            {t('{{before}} before, {{recent}} lately', { before: slip.before, recent: slip.recent })}
                         </span>
                     </li>
                 ))}
             </ul>
             {data.places.length > 0 && (
                 <Text size="sm" mt={8}>
-                    Again and again:{' '}
+                    {t('Again and again:')}{' '}
                     {data.places
-                        .map((place) => `${place.piece}, ${place.place} (${place.words}, ${place.times} times)`)
+                        .map((place) =>
+                            t('{{piece}}, {{place}} ({{said}}, {{times}} times)', {
+                                piece: place.piece,
+                                place: place.place,
+                                said: place.words,
+                                times: place.times,
+                            }),
+                        )
                         .join('; ')}
                     .
                 </Text>
@@ -102,25 +110,36 @@ function Pace({ data }: { data: Progress }) {
         <>
             {data.pace.map((pace) => (
                 <Text key={pace.book} mb={6}>
-                    <b>{pace.book}</b>: {pace.perWeek} {pace.perWeek === '1' ? 'page' : 'pages'} a lesson week,{' '}
-                    {pace.left} left. {endWords(pace)}
+                    <b>{pace.book}</b>
+                    {t(': {{perWeek}} {{which}} a lesson week, {{left}} left. {{endWords}}', {
+                        perWeek: pace.perWeek,
+                        which: pace.perWeek === '1' ? t('page') : t('pages'),
+                        left: pace.left,
+                        endWords: endWords(pace),
+                    })}
                 </Text>
             ))}
             <Text size="sm" className="faint">
-                Of {sum('proposed')} tasks that were proposed you removed {sum('removed')} and added {sum('added')} of
-                your own; {sum('kept')} times you set the day.
+                {t(
+                    'Of {{sum}} tasks that were proposed you removed {{sum2}} and added {{sum3}} of your own; {{sum4}} times you set the day.',
+                    { sum: sum('proposed'), sum2: sum('removed'), sum3: sum('added'), sum4: sum('kept') },
+                )}
             </Text>
         </>
     );
 }
 
 function endWords(pace: Api['PaceResource']): string {
-    if (pace.left === 0) return 'The book is done.';
-    if (pace.from === null) return 'At this pace it does not end yet.';
+    if (pace.left === 0) return t('The book is done.');
+    if (pace.from === null) return t('At this pace it does not end yet.');
     const from = `${shortDate(pace.from)} ${pace.from.slice(0, 4)}`;
     return pace.to === null
-        ? `At the earliest ${from}.`
-        : `It ends between ${from} and ${shortDate(pace.to)} ${pace.to.slice(0, 4)}.`;
+        ? t('At the earliest {{from}}.', { from })
+        : t('It ends between {{from}} and {{shortDate}} {{to}}.', {
+              from,
+              shortDate: shortDate(pace.to),
+              to: pace.to.slice(0, 4),
+          });
 }
 
 /** Sentences first, then a picture for each, with the numbers behind it. */
@@ -133,26 +152,26 @@ function Pictures({ data }: { data: Api['ProgressResource'] }) {
                 ))}
             </ul>
             <div className={styles.parts}>
-                <Part title="Practised and planned">
+                <Part title={t('Practised and planned')}>
                     <PracticeChart weeks={data.weeks} />
                 </Part>
-                <Part title="Notes">
+                <Part title={t('Notes')}>
                     <NoteMap notes={data.notes} chart={data.chart} />
                 </Part>
-                <Part title="Tempo">
+                <Part title={t('Tempo')}>
                     {data.tempi.length === 0 ? (
-                        <Text className="faint">Nothing was played at a tempo yet.</Text>
+                        <Text className="faint">{t('Nothing was played at a tempo yet.')}</Text>
                     ) : (
                         <TempoChart tempi={data.tempi} />
                     )}
                 </Part>
-                <Part title="Notes over the weeks">
+                <Part title={t('Notes over the weeks')}>
                     <KnowledgeChart weeks={data.weeks} />
                 </Part>
-                <Part title="What went wrong">
+                <Part title={t('What went wrong')}>
                     <Slips data={data} />
                 </Part>
-                <Part title="Pace and plan">
+                <Part title={t('Pace and plan')}>
                     <Pace data={data} />
                 </Part>
             </div>
@@ -176,18 +195,18 @@ function ProgressHead({
                 <Anchor component={Link} to={`/students/${data.studentId}`} inherit c="inherit">
                     {data.student}
                 </Anchor>
-                : progress
+                {t(': progress')}
             </Title>
             <Group gap="xs">
                 <Select
-                    aria-label="How far back"
+                    aria-label={t('How far back')}
                     allowDeselect={false}
                     value={weeks}
                     onChange={(value) => setWeeks(value ?? String(TERM))}
                     data={TIMES}
                 />
                 <Button component={Link} to={`/students/${data.studentId}/report?from=${data.from}&to=${data.to}`}>
-                    Term report
+                    {t('Term report')}
                 </Button>
             </Group>
         </Group>

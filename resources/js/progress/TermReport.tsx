@@ -6,6 +6,7 @@ import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { shortDate } from '../shared/words';
+import { t } from '../text';
 import { PracticeChart } from './Charts';
 import { NoteMap } from './NoteMap';
 import { TERM, useProgress, weeksBefore } from './StudentProgress';
@@ -18,7 +19,7 @@ export function TermReport() {
     const today = useSession().data?.studio.today ?? '';
     const to = query.get('to') ?? today;
     const progress = useProgress(id, query.get('from') ?? (to === '' ? '' : weeksBefore(to, TERM)), to);
-    if (progress.isPending) return <Waiting what="Writing the report…" />;
+    if (progress.isPending) return <Waiting what={t('Writing the report…')} />;
     if (progress.error) return <Trouble error={progress.error} again={() => progress.refetch()} />;
     return <Report key={progress.data.from} data={progress.data} />;
 }
@@ -34,22 +35,22 @@ function Report({ data }: { data: Api['ProgressResource'] }) {
     return (
         <main className={`print-page ${styles.page}`}>
             <Group className="no-print" mb="md">
-                <Button onClick={() => window.print()}>Print</Button>
+                <Button onClick={() => window.print()}>{t('Print')}</Button>
                 <Button variant="default" onClick={() => send.mutate()} loading={send.isPending}>
-                    Send to the family
+                    {t('Send to the family')}
                 </Button>
                 <Button variant="default" onClick={() => window.history.back()}>
-                    Back
+                    {t('Back')}
                 </Button>
                 <Text size="sm" className="faint">
-                    {send.isSuccess ? 'Sent.' : 'Change the words as you like; they go out as they stand.'}
+                    {send.isSuccess ? t('Sent.') : t('Change the words as you like; they go out as they stand.')}
                 </Text>
             </Group>
             <Trouble error={send.error} />
             <Stack gap="md" className="no-print">
-                <TextInput label="Title" value={title} onChange={(event) => setTitle(event.currentTarget.value)} />
+                <TextInput label={t('Title')} value={title} onChange={(event) => setTitle(event.currentTarget.value)} />
                 <Textarea
-                    label="Sentences"
+                    label={t('Sentences')}
                     autosize
                     minRows={4}
                     value={words}
@@ -74,7 +75,7 @@ function Written({
     data: Api['ProgressResource'];
 }) {
     return (
-        <article aria-label="The report" className={styles.report}>
+        <article aria-label={t('The report')} className={styles.report}>
             <Title order={1} fz={28}>
                 {title}
             </Title>
@@ -90,7 +91,7 @@ function Written({
             {data.weeks.length > 0 && (
                 <>
                     <Title order={2} fz="lg" mt="lg">
-                        Practised and planned
+                        {t('Practised and planned')}
                     </Title>
                     <PracticeChart weeks={data.weeks} />
                 </>
@@ -98,7 +99,7 @@ function Written({
             {data.notes.length > 0 && (
                 <>
                     <Title order={2} fz="lg" mt="lg">
-                        Notes
+                        {t('Notes')}
                     </Title>
                     <NoteMap notes={data.notes} chart={data.chart} />
                 </>

@@ -1,6 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, at, keyOf } from '../api';
+import { t } from '../text';
 import { Trouble } from './Notes';
 import { QUIET } from './quiet';
 import { ShownOnce } from './ShownOnce';
@@ -25,19 +26,23 @@ export function CalendarLink({ studentId }: { studentId: number | null }) {
             {own.map((feed) => (
                 <Group key={feed.id} gap="sm">
                     <Text size="sm">
-                        A calendar,{' '}
-                        {feed.usedAt === null ? 'not fetched yet' : `fetched ${shortDate(dateOf(feed.usedAt))}`}
+                        {t('A calendar, {{which}}', {
+                            which:
+                                feed.usedAt === null
+                                    ? t('not fetched yet')
+                                    : t('fetched {{shortDate}}', { shortDate: shortDate(dateOf(feed.usedAt)) }),
+                        })}
                     </Text>
                     <Button {...QUIET} onClick={() => withdraw.mutate(feed.id)}>
-                        withdraw
+                        {t('withdraw')}
                     </Button>
                 </Group>
             ))}
             <Button size="compact-sm" variant="default" onClick={() => make.mutate()} loading={make.isPending}>
-                {studentId === null ? 'A calendar of all lessons' : 'A calendar of lessons and practice'}
+                {studentId === null ? t('A calendar of all lessons') : t('A calendar of lessons and practice')}
             </Button>
             {make.data?.url && (
-                <ShownOnce url={make.data.url} about="Subscribe to this address in a calendar program." />
+                <ShownOnce url={make.data.url} about={t('Subscribe to this address in a calendar program.')} />
             )}
             <Trouble error={make.error ?? withdraw.error} />
         </div>

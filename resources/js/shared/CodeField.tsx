@@ -1,5 +1,6 @@
 import { TextInput } from '@mantine/core';
 import { ApiError } from '../api';
+import { t } from '../text';
 
 interface Props {
     /** What came back from the sign-in. */
@@ -14,7 +15,7 @@ export function CodeField({ error, code, set }: Props) {
     if (!isAsked && code === '') return null;
     return (
         <TextInput
-            label="Code of your app, or a recovery code"
+            label={t('Code of your app, or a recovery code')}
             autoComplete="one-time-code"
             required
             value={code}

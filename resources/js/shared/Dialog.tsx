@@ -1,5 +1,6 @@
 import { Group, Modal } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { t } from '../text';
 
 interface Props {
     opened?: boolean;
@@ -19,7 +20,7 @@ export function Dialog({ opened = true, title, size = 'md', onClose, children }:
                     <Modal.Title fw={700} fz="lg" ff="heading">
                         {title}
                     </Modal.Title>
-                    <Modal.CloseButton aria-label="Close" />
+                    <Modal.CloseButton aria-label={t('Close')} />
                 </Group>
                 <Modal.Body>{children}</Modal.Body>
             </Modal.Content>

@@ -1,5 +1,6 @@
 import { Group, Text, TextInput } from '@mantine/core';
 import { type ReactNode, useRef, useState } from 'react';
+import { t } from '../text';
 import { useKeys } from './keys';
 
 /** As many are seen at a glance. */
@@ -22,7 +23,7 @@ export function useFind<Row>(rows: Row[], nameOf: (row: Row) => string): [Row[],
     const [typed, setTyped] = useState('');
     const field = useRef<HTMLInputElement>(null);
     const many = rows.length > MANY;
-    useKeys(many ? [{ key: '/', does: 'find a student', run: () => field.current?.focus() }] : []);
+    useKeys(many ? [{ key: '/', does: t('find a student'), run: () => field.current?.focus() }] : []);
     if (!many) return [rows, null];
     const found = rows.filter((row) => isMeant(nameOf(row), typed));
     return [
@@ -30,8 +31,8 @@ export function useFind<Row>(rows: Row[], nameOf: (row: Row) => string): [Row[],
         <Group key="find" gap="sm">
             <TextInput
                 ref={field}
-                aria-label="Find a student (/)"
-                placeholder="Find a student (/)"
+                aria-label={t('Find a student (/)')}
+                placeholder={t('Find a student (/)')}
                 value={typed}
                 onChange={(event) => setTyped(event.currentTarget.value)}
                 onKeyDown={(event) => {
@@ -41,7 +42,12 @@ export function useFind<Row>(rows: Row[], nameOf: (row: Row) => string): [Row[],
                 }}
             />
             <Text size="sm" className="faint" role="status">
-                {typed.trim() === '' ? '' : `${found.length === 0 ? 'nobody' : found.length} of ${rows.length}`}
+                {typed.trim() === ''
+                    ? ''
+                    : t('{{which}} of {{rows}}', {
+                          which: found.length === 0 ? t('nobody') : found.length,
+                          rows: rows.length,
+                      })}
             </Text>
         </Group>,
     ];

@@ -1,15 +1,18 @@
 import type { Api } from '../api';
+import { t } from '../text';
 
 type Petal = Api['PetalResource'];
 
 function words(petal: Petal): string {
-    if (petal.stages === 0) return `${petal.name}: not on this page`;
-    return petal.passed === petal.stages ? `${petal.name}: open` : `${petal.name}: ${petal.passed} of ${petal.stages}`;
+    if (petal.stages === 0) return t('{{name}}: not on this page', { name: petal.name });
+    return petal.passed === petal.stages
+        ? t('{{name}}: open', { name: petal.name })
+        : t('{{name}}: {{passed}} of {{stages}}', { name: petal.name, passed: petal.passed, stages: petal.stages });
 }
 
 /** A page as a flower of five petals; a petal opens as its stages pass, and the finished page is in bloom. */
 export function Flower({ petals, finished, size = 64 }: { petals: Petal[]; finished: boolean; size?: number }) {
-    const label = `${finished ? 'In bloom. ' : ''}${petals.map(words).join('; ')}`;
+    const label = `${finished ? t('In bloom. ') : ''}${petals.map(words).join('; ')}`;
     return (
         <svg viewBox="0 0 100 100" width={size} height={size} role="img" aria-label={label}>
             <title>{label}</title>

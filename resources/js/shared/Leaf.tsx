@@ -1,4 +1,5 @@
 import type { Api } from '../api';
+import { t } from '../text';
 import { longDate, minutes } from './words';
 
 type Day = Api['LeafDayResource'];
@@ -18,8 +19,9 @@ function sector(from: number, to: number, radius: number): string {
 }
 
 function wordsFor(day: Day): string {
-    if (day.planned === 0) return day.practised > 0 ? `${minutes(day.practised)} practised` : 'free';
-    return `${minutes(day.practised)} of ${minutes(day.planned)}`;
+    if (day.planned === 0)
+        return day.practised > 0 ? t('{{minutes}} practised', { minutes: minutes(day.practised) }) : t('free');
+    return t('{{minutes}} of {{minutes2}}', { minutes: minutes(day.practised), minutes2: minutes(day.planned) });
 }
 
 /** How far a day's sector is filled, from 0 to 1. */
@@ -30,7 +32,9 @@ export function filled(day: Pick<Day, 'planned' | 'practised'>): number {
 
 /** A student's week: a round leaf, a sector for each day to the next lesson. */
 export function Leaf({ days, today, size = 96 }: { days: Day[]; today?: string | undefined; size?: number }) {
-    const label = `The week: ${days.map((day) => `${longDate(day.date)} ${wordsFor(day)}`).join('; ')}`;
+    const label = t('The week: {{days}}', {
+        days: days.map((day) => `${longDate(day.date)} ${wordsFor(day)}`).join('; '),
+    });
     return (
         <svg viewBox="0 0 100 100" width={size} height={size} role="img" aria-label={label}>
             <title>{label}</title>

@@ -1,13 +1,14 @@
 import { Anchor, Text } from '@mantine/core';
 import { Link } from 'react-router';
+import { t } from '../text';
 import { Empty } from './Notes';
 
 export function Lost() {
     return (
-        <Empty title="There is nothing at this address">
+        <Empty title={t('There is nothing at this address')}>
             <Text>
                 <Anchor component={Link} to="/">
-                    Go to this week
+                    {t('Go to this week')}
                 </Anchor>
             </Text>
         </Empty>

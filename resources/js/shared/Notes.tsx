@@ -1,6 +1,7 @@
 import { Alert, Button, Center, Loader, Stack, Text } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { wordsOf } from '../api';
+import { t } from '../text';
 
 /** What went wrong and what to do, where it happened. */
 export function Trouble({ error, again }: { error: unknown; again?: () => void }) {
@@ -14,7 +15,7 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
             ))}
             {again && (
                 <Button size="xs" mt="xs" variant="default" onClick={again}>
-                    Try again
+                    {t('Try again')}
                 </Button>
             )}
         </Alert>

@@ -2,6 +2,7 @@ import { Button, Group, PasswordInput, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useState } from 'react';
 import { ask, SESSION_OVER } from '../api';
+import { t } from '../text';
 import { CodeField } from './CodeField';
 import { Dialog } from './Dialog';
 import { Trouble } from './Notes';
@@ -31,11 +32,11 @@ export function SessionOver({ email }: { email: string }) {
         signIn.mutate();
     };
     return (
-        <Dialog opened={over} onClose={() => setOver(false)} title="Sign in again to go on">
+        <Dialog opened={over} onClose={() => setOver(false)} title={t('Sign in again to go on')}>
             <Stack component="form" onSubmit={submit} gap="sm">
-                <Text>You were signed out. Nothing you typed is lost.</Text>
+                <Text>{t('You were signed out. Nothing you typed is lost.')}</Text>
                 <PasswordInput
-                    label={`Password of ${email}`}
+                    label={t('Password of {{email}}', { email })}
                     required
                     autoComplete="current-password"
                     data-autofocus
@@ -46,7 +47,7 @@ export function SessionOver({ email }: { email: string }) {
                 <Trouble error={signIn.error} />
                 <Group>
                     <Button type="submit" loading={signIn.isPending}>
-                        Go on
+                        {t('Go on')}
                     </Button>
                 </Group>
             </Stack>

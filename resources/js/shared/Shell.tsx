@@ -12,6 +12,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { type Api, ApiError, api, ask } from '../api';
+import { speak, t } from '../text';
 import { Dialog } from './Dialog';
 import { type Key, useKeys, useListedKeys } from './keys';
 import { useNextLesson } from './lessons';
@@ -24,11 +25,11 @@ import { teaches, useChangedElsewhere, useSwitch } from './studios';
 type Session = Api['SessionResource'];
 
 const ROOMS = [
-    { to: '/', name: 'This week', key: '1' },
-    { to: '/students', name: 'Students', key: '2' },
-    { to: '/books', name: 'Books', key: '3' },
-    { to: '/progress', name: 'Progress', key: '4' },
-    { to: '/studio', name: 'Studio', key: '5' },
+    { to: '/', name: t('This week'), key: '1' },
+    { to: '/students', name: t('Students'), key: '2' },
+    { to: '/books', name: t('Books'), key: '3' },
+    { to: '/progress', name: t('Progress'), key: '4' },
+    { to: '/studio', name: t('Studio'), key: '5' },
 ];
 
 export function useSession() {
@@ -43,9 +44,11 @@ export function Shell() {
     const session = useSession();
     const place = useLocation();
     useEffect(() => {
-        if (session.data !== undefined && session.dataUpdatedAt !== REMEMBERED) keepSession(session.data);
+        if (session.data === undefined || session.dataUpdatedAt === REMEMBERED) return;
+        keepSession(session.data);
+        speak(session.data.studio.words);
     }, [session.data, session.dataUpdatedAt]);
-    if (session.isPending) return <Waiting what="Opening the studio…" />;
+    if (session.isPending) return <Waiting what={t('Opening the studio…')} />;
     const isOver = session.error instanceof ApiError && session.error.status === 401;
     // Who was signed in stays in the room; the password is asked for there. Nobody stays who was only remembered.
     if (session.data !== undefined && !(isOver && session.dataUpdatedAt === REMEMBERED)) {
@@ -71,15 +74,19 @@ function Rooms({ session }: { session: Session }) {
     useTitle();
     useChangedElsewhere();
     const keys = [
-        { key: 'n', does: 'open the next lesson', run: () => nextLesson.mutate() },
-        ...rooms.map((room) => ({ key: room.key, does: `go to ${room.name}`, run: () => navigate(room.to) })),
-        { key: '?', does: 'show the shortcuts of this screen', run: () => setShown(listed()) },
+        { key: 'n', does: t('open the next lesson'), run: () => nextLesson.mutate() },
+        ...rooms.map((room) => ({
+            key: room.key,
+            does: t('go to {{name}}', { name: room.name }),
+            run: () => navigate(room.to),
+        })),
+        { key: '?', does: t('show the shortcuts of this screen'), run: () => setShown(listed()) },
     ];
     useKeys(keys, 'everywhere');
     return (
         <>
             <a href="#room" className={styles.skip}>
-                Skip to the content
+                {t('Skip to the content')}
             </a>
             <Group
                 component="header"
@@ -96,7 +103,7 @@ function Rooms({ session }: { session: Session }) {
                 <Trouble error={nextLesson.error} again={() => nextLesson.mutate()} />
                 <Outlet />
             </main>
-            <Dialog opened={shown !== null} onClose={() => setShown(null)} title="Shortcuts of this screen">
+            <Dialog opened={shown !== null} onClose={() => setShown(null)} title={t('Shortcuts of this screen')}>
                 <KeyTable keys={shown ?? []} />
             </Dialog>
         </>
@@ -122,9 +129,9 @@ function Doors({ rooms }: { rooms: typeof ROOMS }) {
         <Group gap="lg" wrap="nowrap">
             <Anchor component={Link} to="/" underline="never" c="var(--ink)" ff="heading" fw={650} fz="lg">
                 <img src="/leaf.svg" alt="" width="20" height="20" className={styles.leaf} />
-                Nasturtium
+                {t('Nasturtium')}
             </Anchor>
-            <Group component="nav" gap="md" aria-label="Rooms" wrap="nowrap">
+            <Group component="nav" gap="md" aria-label={t('Rooms')} wrap="nowrap">
                 {rooms.map((room) => (
                     <NavLink key={room.to} to={room.to} end={room.to === '/'} className={styles.door}>
                         {room.name}
@@ -155,13 +162,13 @@ function Mine({ session, showKeys }: { session: Session; showKeys: () => void })
                 {session.name}
             </Anchor>
             <Button {...quiet} onClick={showKeys}>
-                Shortcuts <Kbd ml={6}>?</Kbd>
+                {t('Shortcuts')} <Kbd ml={6}>?</Kbd>
             </Button>
             <Button {...quiet} onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}>
-                {scheme === 'dark' ? 'Light' : 'Dark'}
+                {scheme === 'dark' ? t('Light') : t('Dark')}
             </Button>
             <Button {...quiet} onClick={signOut}>
-                Sign out
+                {t('Sign out')}
             </Button>
         </Group>
     );
@@ -175,13 +182,13 @@ function Places({ session }: { session: Session }) {
         <Select
             size="xs"
             w={190}
-            aria-label="Studio"
+            aria-label={t('Studio')}
             allowDeselect={false}
             value={String(session.studio.id)}
             onChange={(id) => id !== null && id !== String(session.studio.id) && go.mutate(Number(id))}
             data={session.studios.map((one) => ({
                 value: String(one.studioId),
-                label: one.isDemo ? `${one.name} (demo)` : one.name,
+                label: one.isDemo ? t('{{name}} (demo)', { name: one.name }) : one.name,
             }))}
         />
     );
@@ -194,7 +201,7 @@ function KeyTable({ keys }: { keys: readonly Key[] }) {
                 {keys.map((key) => (
                     <Table.Tr key={`${key.key}${key.does}`}>
                         <Table.Td>
-                            <Kbd>{key.key === ' ' ? 'Space' : key.key}</Kbd>
+                            <Kbd>{key.key === ' ' ? t('Space') : key.key}</Kbd>
                         </Table.Td>
                         <Table.Td>{key.does}</Table.Td>
                     </Table.Tr>

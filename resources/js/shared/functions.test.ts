@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
-const MOST = 60;
+const MOST = 64;
 
 /** Every source file of the front end but tests and what is generated. */
 const sources = readdirSync('resources/js', { recursive: true, encoding: 'utf8' }).filter((name) =>

@@ -1,5 +1,6 @@
 import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from '@mantine/core';
 import type { MouseEvent } from 'react';
+import { t } from '../text';
 
 const ink: MantineColorsTuple = [
     '#f7f1e5',
@@ -72,7 +73,7 @@ export const theme = createTheme({
             defaultProps: {
                 searchable: true,
                 selectFirstOptionOnChange: true,
-                nothingFoundMessage: 'Nothing has these letters',
+                nothingFoundMessage: t('Nothing has these letters'),
                 inputMode: 'none',
                 openOnFocus: false,
                 // What is chosen is typed over.

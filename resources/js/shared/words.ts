@@ -1,7 +1,21 @@
 import type { Api } from '../api';
+import { t, words } from '../text';
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const DAYS = [t('Monday'), t('Tuesday'), t('Wednesday'), t('Thursday'), t('Friday'), t('Saturday'), t('Sunday')];
+const MONTHS = [
+    t('Jan'),
+    t('Feb'),
+    t('Mar'),
+    t('Apr'),
+    t('May'),
+    t('Jun'),
+    t('Jul'),
+    t('Aug'),
+    t('Sep'),
+    t('Oct'),
+    t('Nov'),
+    t('Dec'),
+];
 
 /** @param weekday 1 for Monday to 7 for Sunday */
 export function dayName(weekday: number): string {
@@ -13,27 +27,28 @@ export function weekdayOf(date: string): number {
     return new Date(`${date}T12:00:00Z`).getUTCDay() || 7;
 }
 
-/** `Monday 5 May` */
+/** `Monday 5 May`; `Monday, May 5` in the United States, as all dates here */
 export function longDate(date: string): string {
-    return `${dayName(weekdayOf(date))} ${shortDate(date)}`;
+    return `${dayName(weekdayOf(date))}${words === 'us' ? ',' : ''} ${shortDate(date)}`;
 }
 
 /** With its year, for what is looked up long after: `5 May 2031` */
 export function fullDate(date: string): string {
-    return `${shortDate(date)} ${date.slice(0, 4)}`;
+    return `${shortDate(date)}${words === 'us' ? ',' : ''} ${date.slice(0, 4)}`;
 }
 
 /** `5 May` */
 export function shortDate(date: string): string {
     const [, month, day] = date.split('-').map(Number);
-    return `${day} ${MONTHS[(month ?? 1) - 1]}`;
+    const name = MONTHS[(month ?? 1) - 1] ?? '';
+    return words === 'us' ? `${name} ${day}` : `${day} ${name}`;
 }
 
 /** `15 min`, `2½ min` */
 export function minutes(count: number): string {
     const whole = Math.floor(count);
     const half = count - whole >= 0.5 ? '½' : '';
-    return `${whole === 0 && half !== '' ? '' : whole}${half} min`;
+    return t('{{which}}{{half}} min', { which: whole === 0 && half !== '' ? '' : whole, half });
 }
 
 /** `3½ min`, or `5, then 3½ min`: the first day takes longer */
@@ -41,24 +56,26 @@ export function taskMinutes(task: { minutes: number; minutesFirst: number }): st
     const later = minutes(task.minutes);
     return task.minutesFirst === task.minutes
         ? later
-        : `${minutes(task.minutesFirst).replace(' min', '')}, then ${later}`;
+        : t('{{minutes}}, then {{later}}', { minutes: minutes(task.minutesFirst).replace(' min', ''), later });
 }
 
 /** `right hand`, `left hand`, `both hands` */
 export function handWords(hand: Api['Hand'] | null): string {
-    return hand === 'R' ? 'right hand' : hand === 'L' ? 'left hand' : 'both hands';
+    return hand === 'R' ? t('right hand') : hand === 'L' ? t('left hand') : t('both hands');
 }
 
 /** `bars 1–4, 5–8` */
 export function barsWords(bars: readonly { label: string }[]): string {
     const labels = bars.map((of) => of.label.replace(/^bars? /, ''));
     if (labels.length === 0) return '';
-    return `${labels.length === 1 && !labels[0]?.includes('–') ? 'bar' : 'bars'} ${labels.join(', ')}`;
+    return `${labels.length === 1 && !labels[0]?.includes('–') ? t('bar') : t('bars')} ${labels.join(', ')}`;
 }
 
 /** Words as a list: `a, b and c` */
 export function listed(words: readonly string[]): string {
-    return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+    return words.length < 2
+        ? (words[0] ?? '')
+        : t('{{said}} and {{said2}}', { said: words.slice(0, -1).join(', '), said2: words.at(-1) });
 }
 
 /** The date so many days after another, or before it. */
@@ -78,7 +95,13 @@ export function dateOf(moment: string): string {
 
 /** The time of a moment where the browser is, as 15:45. */
 export function timeOf(moment: string): string {
-    return new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+    return clockTime(new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }));
+}
+
+/** `15:45`; `3:45 pm` in the United States */
+export function clockTime(time: string): string {
+    const [hour = 0, minute = '00'] = [Number(time.slice(0, 2)), time.slice(3, 5)];
+    return words === 'us' ? `${hour % 12 || 12}:${minute} ${hour < 12 ? 'am' : 'pm'}` : time;
 }
 
 /** `B♭ major scale` of `Bb major scale`. */

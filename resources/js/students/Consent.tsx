@@ -5,16 +5,17 @@ import { type Api, api, ask, at, keyOf, type Student } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { fullDate, shortDate } from '../shared/words';
+import { t } from '../text';
 
 type Access = Api['AccessResource'];
 
 const DID: Record<Access['what'], string> = {
     page: 'opened this page',
-    progress: 'looked at the progress',
-    home: 'opened the home side',
-    export: 'exported the data',
-    report: 'made a report',
-    calendar: 'fetched the calendar',
+    progress: t('looked at the progress'),
+    home: t('opened the home side'),
+    export: t('exported the data'),
+    report: t('made a report'),
+    calendar: t('fetched the calendar'),
 };
 
 /** What a parent agreed to, and who has looked at the data of a student. */
@@ -34,34 +35,29 @@ export function Consent({ student }: { student: Student }) {
     };
     const isChild = studio !== undefined && student.age < studio.consentAge;
     return (
-        <section className="sheet" aria-label="Consent and data">
+        <section className="sheet" aria-label={t('Consent and data')}>
             <Title order={2} fz="lg">
-                Consent and data
+                {t('Consent and data')}
             </Title>
             <Stack gap="xs" mt="xs">
                 {student.consentedOn !== null ? (
-                    <Group gap="sm">
-                        <Text>
-                            Agreed on {fullDate(student.consentedOn)}: {student.consentWords}
-                        </Text>
-                        <Button
-                            size="compact-sm"
-                            variant="default"
-                            loading={save.isPending}
-                            onClick={() => {
-                                setDraft({ on: student.consentedOn ?? '', words: student.consentWords });
-                                save.mutate({ consentedOn: null, words: '' });
-                            }}
-                        >
-                            Remove
-                        </Button>
-                    </Group>
+                    <Agreed
+                        student={student}
+                        saving={save.isPending}
+                        takeBack={() => {
+                            setDraft({ on: student.consentedOn ?? '', words: student.consentWords });
+                            save.mutate({ consentedOn: null, words: '' });
+                        }}
+                    />
                 ) : (
                     <>
                         <Text className={isChild ? undefined : 'faint'}>
                             {isChild
-                                ? `${student.firstName} is under ${studio.consentAge}. You can make a home link once a parent has agreed.`
-                                : 'No consent is noted. At this age none is needed.'}
+                                ? t(
+                                      '{{firstName}} is under {{consentAge}}. You can make a home link once a parent has agreed.',
+                                      { firstName: student.firstName, consentAge: studio.consentAge },
+                                  )
+                                : t('No consent is noted. At this age none is needed.')}
                         </Text>
                         <ConsentForm
                             today={studio?.today}
@@ -79,6 +75,22 @@ export function Consent({ student }: { student: Student }) {
     );
 }
 
+function Agreed({ student, saving, takeBack }: { student: Student; saving: boolean; takeBack: () => void }) {
+    return (
+        <Group gap="sm">
+            <Text>
+                {t('Agreed on {{fullDate}}: {{consentWords}}', {
+                    fullDate: fullDate(student.consentedOn ?? ''),
+                    consentWords: student.consentWords,
+                })}
+            </Text>
+            <Button size="compact-sm" variant="default" loading={saving} onClick={takeBack}>
+                {t('Remove')}
+            </Button>
+        </Group>
+    );
+}
+
 function Accesses({ studentId }: { studentId: number }) {
     const [isOpen, setOpen] = useState(false);
     const accesses = api.useQuery('get', '/students/{student}/accesses', at({ student: studentId }), {
@@ -86,9 +98,9 @@ function Accesses({ studentId }: { studentId: number }) {
     });
     return (
         <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-            <summary>Who has looked at this data</summary>
+            <summary>{t('Who has looked at this data')}</summary>
             <Trouble error={accesses.error} again={() => accesses.refetch()} />
-            {accesses.data?.length === 0 && <Text size="sm">Nobody yet.</Text>}
+            {accesses.data?.length === 0 && <Text size="sm">{t('Nobody yet.')}</Text>}
             <List size="sm" mt={4}>
                 {(accesses.data ?? []).map((one) => (
                     <List.Item key={`${one.date} ${one.who} ${one.what}`}>
@@ -117,7 +129,7 @@ function ConsentForm({
     return (
         <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
             <TextInput
-                label="Agreed on"
+                label={t('Agreed on')}
                 type="date"
                 required
                 max={today}
@@ -125,8 +137,8 @@ function ConsentForm({
                 onChange={(event) => setDraft({ ...draft, on: event.currentTarget.value })}
             />
             <Textarea
-                label="Who agreed, and to what"
-                placeholder="Her mother, to the home link, by signature"
+                label={t('Who agreed, and to what')}
+                placeholder={t('Her mother, to the home link, by signature')}
                 required
                 autosize
                 maxLength={500}
@@ -136,7 +148,7 @@ function ConsentForm({
                 onChange={(event) => setDraft({ ...draft, words: event.currentTarget.value })}
             />
             <Button type="submit" variant="light" loading={saving}>
-                Note the consent
+                {t('Note the consent')}
             </Button>
         </Group>
     );

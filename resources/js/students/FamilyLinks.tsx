@@ -7,6 +7,7 @@ import { Trouble } from '../shared/Notes';
 import { ShownOnce } from '../shared/ShownOnce';
 import { isHere } from '../shared/students';
 import { dateOf, shortDate } from '../shared/words';
+import { t } from '../text';
 
 type FamilyLink = Api['FamilyLinkResource'];
 
@@ -20,7 +21,7 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
         mutationFn: () =>
             ask('post', '/students/{student}/links', {
                 ...at({ student: studentId }),
-                body: { label: label || 'Home', expiresOn: null },
+                body: { label: label || t('Home'), expiresOn: null },
             }),
         onSuccess: () => {
             setLabel('');
@@ -36,9 +37,9 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
         make.mutate();
     };
     return (
-        <section className="sheet" aria-label="Home links">
+        <section className="sheet" aria-label={t('Home links')}>
             <Title order={2} fz="lg">
-                Home links
+                {t('Home links')}
             </Title>
             <Stack gap={6} mt="xs">
                 {links.map((link) => (
@@ -51,17 +52,17 @@ export function FamilyLinks({ studentId, links }: { studentId: number; links: Fa
                     />
                 ))}
                 <Trouble error={make.error ?? withdraw.error} />
-                {make.data?.url && <ShownOnce url={make.data.url} about="Send this to the family now." />}
+                {make.data?.url && <ShownOnce url={make.data.url} about={t('Send this to the family now.')} />}
                 <CalendarLink studentId={studentId} />
                 <Group component="form" onSubmit={submit} align="flex-end" gap="xs">
                     <TextInput
-                        label="A new link for"
-                        placeholder="Family tablet"
+                        label={t('A new link for')}
+                        placeholder={t('Family tablet')}
                         value={label}
                         onChange={(event) => setLabel(event.currentTarget.value)}
                     />
                     <Button type="submit" variant="light" loading={make.isPending}>
-                        Make a link
+                        {t('Make a link')}
                     </Button>
                 </Group>
             </Stack>
@@ -80,8 +81,8 @@ function Siblings({ link, studentId, fresh }: { link: FamilyLink; studentId: num
     return (
         <MultiSelect
             size="xs"
-            aria-label={`Brothers and sisters on ${link.label}`}
-            placeholder={link.siblings.length === 0 ? 'join brothers and sisters' : ''}
+            aria-label={t('Brothers and sisters on {{label}}', { label: link.label })}
+            placeholder={link.siblings.length === 0 ? t('join brothers and sisters') : ''}
             value={link.siblings.map((child) => String(child.id))}
             onChange={(ids) => join.mutate(ids.map(Number))}
             data={(students.data ?? [])
@@ -108,12 +109,16 @@ function LinkRow({
         <Group gap="sm">
             <Text td={link.withdrawn ? 'line-through' : undefined}>{link.label}</Text>
             <Text size="sm" className="faint">
-                {link.withdrawn ? 'withdrawn' : link.usedAt ? `used ${shortDate(dateOf(link.usedAt))}` : 'not used yet'}
+                {link.withdrawn
+                    ? t('withdrawn')
+                    : link.usedAt
+                      ? t('used {{shortDate}}', { shortDate: shortDate(dateOf(link.usedAt)) })
+                      : t('not used yet')}
             </Text>
             {!link.withdrawn && <Siblings link={link} studentId={studentId} fresh={fresh} />}
             {!link.withdrawn && (
                 <Button size="compact-sm" variant="default" onClick={withdraw}>
-                    Withdraw
+                    {t('Withdraw')}
                 </Button>
             )}
         </Group>

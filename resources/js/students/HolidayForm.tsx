@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { ask } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 
 /** Days on which lessons rest, practice rests, or both; of one student or of everybody. */
 export function HolidayForm({ studentId, done }: { studentId: number; done: () => void }) {
@@ -20,8 +21,8 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <TextInput
-                label="What it is"
-                placeholder="Half term"
+                label={t('What it is')}
+                placeholder={t('Half term')}
                 required
                 maxLength={60}
                 value={draft.label}
@@ -30,24 +31,24 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
             />
             <Days from={draft.from} to={draft.to} set={set} />
             <Checkbox
-                label="No lessons"
+                label={t('No lessons')}
                 checked={!draft.lessons}
                 onChange={(event) => set({ lessons: !event.currentTarget.checked })}
             />
             <Checkbox
-                label="No practice"
+                label={t('No practice')}
                 checked={!draft.practice}
                 onChange={(event) => set({ practice: !event.currentTarget.checked })}
             />
             <Checkbox
-                label="For every student"
+                label={t('For every student')}
                 checked={everybody}
                 onChange={(event) => setEverybody(event.currentTarget.checked)}
             />
             <Trouble error={save.error} />
             <Group>
                 <Button type="submit" loading={save.isPending}>
-                    Save
+                    {t('Save')}
                 </Button>
             </Group>
         </Stack>
@@ -59,14 +60,14 @@ function Days({ from, to, set }: { from: string; to: string; set: (days: { from?
     return (
         <Group grow align="flex-start">
             <TextInput
-                label="First day"
+                label={t('First day')}
                 type="date"
                 required
                 value={from}
                 onChange={(event) => set({ from: event.currentTarget.value, to: to || event.currentTarget.value })}
             />
             <TextInput
-                label="Last day"
+                label={t('Last day')}
                 type="date"
                 required
                 value={to}

@@ -3,13 +3,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { t } from '../text';
 
 type Ladder = Api['LadderResource'];
 
 const HANDS: { value: Api['LadderResource']['hand']; label: string }[] = [
-    { value: '', label: 'Both' },
-    { value: 'R', label: 'Right' },
-    { value: 'L', label: 'Left' },
+    { value: '', label: t('Both') },
+    { value: 'R', label: t('Right') },
+    { value: 'L', label: t('Left') },
 ];
 
 /** The tempo ladders of a student on a piece: that of the page, or the teacher's, for both hands or for one. */
@@ -25,18 +26,18 @@ export function Ladders({ learningId }: { learningId: number }) {
     });
     const ladder = ladders.data?.find((one) => one.hand === hand);
     if (ladders.error) return <Trouble error={ladders.error} again={() => ladders.refetch()} />;
-    if (ladder === undefined) return <Waiting what="Fetching the ladders…" />;
+    if (ladder === undefined) return <Waiting what={t('Fetching the ladders…')} />;
     return (
         <Stack gap="sm">
             <SegmentedControl
-                aria-label="Hands"
+                aria-label={t('Hands')}
                 value={hand}
                 onChange={(of) => setHand(HANDS.find((one) => one.value === of)?.value ?? '')}
                 data={HANDS}
             />
             <Text size="sm">
                 {ladder.rungs.join(' · ')}
-                <span className="faint"> {ladder.own ? '' : ', as the page has it'}</span>
+                <span className="faint"> {ladder.own ? '' : t(', as the page has it')}</span>
             </Text>
             <LadderForm
                 key={`${hand} ${ladder.rungs.join()}`}
@@ -69,16 +70,22 @@ function LadderForm({ ladder, saving, save, remove }: Props) {
         <form onSubmit={submit}>
             <Group grow align="flex-start">
                 <NumberInput
-                    label="From"
+                    label={t('From')}
                     min={20}
                     max={400}
                     value={start}
                     onChange={(value) => setStart(Number(value))}
                 />
-                <NumberInput label="To" min={20} max={400} value={goal} onChange={(value) => setGoal(Number(value))} />
                 <NumberInput
-                    label="By"
-                    placeholder="the metronome’s marks"
+                    label={t('To')}
+                    min={20}
+                    max={400}
+                    value={goal}
+                    onChange={(value) => setGoal(Number(value))}
+                />
+                <NumberInput
+                    label={t('By')}
+                    placeholder={t('the metronome’s marks')}
                     min={1}
                     max={60}
                     value={step ?? ''}
@@ -87,11 +94,11 @@ function LadderForm({ ladder, saving, save, remove }: Props) {
             </Group>
             <Group mt="sm">
                 <Button type="submit" loading={saving}>
-                    Save
+                    {t('Save')}
                 </Button>
                 {ladder.own && (
                     <Button variant="default" onClick={remove}>
-                        As the page has it
+                        {t('As the page has it')}
                     </Button>
                 )}
             </Group>

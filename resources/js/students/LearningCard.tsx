@@ -7,6 +7,7 @@ import { Dialog } from '../shared/Dialog';
 import { Flower } from '../shared/Flower';
 import { Trouble } from '../shared/Notes';
 import { shortDate } from '../shared/words';
+import { t } from '../text';
 import { Ladders } from './Ladders';
 import styles from './LearningCard.module.css';
 import { FinishedStages, Stages, useFresh } from './Stages';
@@ -38,29 +39,33 @@ export function LearningCard({ learning, studentId }: { learning: Learning; stud
                         size="compact-sm"
                         variant="default"
                         aria-expanded={looking}
-                        aria-label={`Stages of ${learning.title}`}
+                        aria-label={t('Stages of {{title}}', { title: learning.title })}
                         onClick={() => setLooking(!looking)}
                     >
-                        Stages
+                        {t('Stages')}
                     </Button>
                 )}
                 {!finished && (
                     <Stack gap={4}>
                         <Button size="compact-sm" variant="default" onClick={() => turn.mutate()}>
-                            {learning.state === 'resting' ? 'Take up again' : 'Pause this page'}
+                            {learning.state === 'resting' ? t('Take up again') : t('Pause this page')}
                         </Button>
                         <Button
                             size="compact-sm"
                             variant="default"
-                            aria-label={`Tempos of ${learning.title}`}
+                            aria-label={t('Tempos of {{title}}', { title: learning.title })}
                             onClick={() => setClimbing(true)}
                         >
-                            Tempos
+                            {t('Tempos')}
                         </Button>
                     </Stack>
                 )}
             </Group>
-            <Dialog opened={climbing} onClose={() => setClimbing(false)} title={`Tempos of ${learning.title}`}>
+            <Dialog
+                opened={climbing}
+                onClose={() => setClimbing(false)}
+                title={t('Tempos of {{title}}', { title: learning.title })}
+            >
                 <Ladders learningId={learning.id} />
             </Dialog>
             <Trouble error={turn.error} />
@@ -90,8 +95,11 @@ function PageWords({ learning, studentId }: { learning: Learning; studentId: num
             </Text>
             <Text size="sm">
                 {finished && learning.finishedOn
-                    ? `signed off ${shortDate(learning.finishedOn)}`
-                    : `${learning.state === 'resting' ? 'resting, ' : ''}open since ${shortDate(learning.openedOn)}`}
+                    ? t('signed off {{shortDate}}', { shortDate: shortDate(learning.finishedOn) })
+                    : t('{{which}}open since {{shortDate}}', {
+                          which: learning.state === 'resting' ? t('resting, ') : '',
+                          shortDate: shortDate(learning.openedOn),
+                      })}
             </Text>
         </div>
     );

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { type Api, ask, at, type Choice, choices } from '../api';
 import { Trouble } from '../shared/Notes';
 import { longDate } from '../shared/words';
+import { t } from '../text';
 import { Together } from './Together';
 
 type LessonDay = Api['LessonDayResource'];
@@ -46,14 +47,14 @@ export function LessonChange({ studentId, lessons, done }: Props) {
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <SegmentedControl
-                aria-label="What becomes of the lesson"
+                aria-label={t('What becomes of the lesson')}
                 value={state}
                 onChange={(value) => setState(value as State)}
                 data={STATES}
             />
             {state !== 'make-up' && (
                 <Select
-                    label="Which lesson"
+                    label={t('Which lesson')}
                     allowDeselect={false}
                     value={slotOn}
                     onChange={setSlotOn}
@@ -61,13 +62,13 @@ export function LessonChange({ studentId, lessons, done }: Props) {
                 />
             )}
             {state !== 'cancelled' && (
-                <WhenInstead toward={state === 'moved' ? 'To' : 'On'} instead={instead} set={setInstead} />
+                <WhenInstead toward={state === 'moved' ? t('To') : t('On')} instead={instead} set={setInstead} />
             )}
             <Trouble error={save.error} />
             <Together error={save.error} on={together} set={setTogether} />
             <Group>
                 <Button type="submit" loading={save.isPending}>
-                    Save
+                    {t('Save')}
                 </Button>
             </Group>
         </Stack>
@@ -92,14 +93,14 @@ function WhenInstead({ toward, instead, set }: { toward: string; instead: Instea
                 onChange={(event) => set({ ...instead, heldOn: event.currentTarget.value })}
             />
             <TextInput
-                label="At"
+                label={t('At')}
                 type="time"
                 value={instead.time}
                 onChange={(event) => set({ ...instead, time: event.currentTarget.value })}
             />
             <NumberInput
-                label="Minutes"
-                placeholder="as always"
+                label={t('Minutes')}
+                placeholder={t('as always')}
                 min={10}
                 max={180}
                 value={instead.minutes ?? ''}

@@ -2,6 +2,7 @@ import { Group, NumberInput, Select, TextInput } from '@mantine/core';
 import { useSession } from '../shared/Shell';
 import { TimeZoneSelect } from '../shared/TimeZoneSelect';
 import { dayName } from '../shared/words';
+import { t } from '../text';
 import type { StudentDraft } from './draft';
 
 export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
@@ -20,21 +21,21 @@ export function LessonTimes({ draft, set }: Props) {
         <>
             <Group grow align="flex-start">
                 <Select
-                    label="Lesson day"
+                    label={t('Lesson day')}
                     allowDeselect={false}
                     value={String(draft.lessonWeekday)}
                     onChange={(day) => set({ lessonWeekday: Number(day) })}
                     data={DAYS}
                 />
                 <TextInput
-                    label="Time"
+                    label={t('Time')}
                     type="time"
                     required
                     value={draft.lessonTime}
                     onChange={(event) => set({ lessonTime: event.currentTarget.value })}
                 />
                 <NumberInput
-                    label="Minutes"
+                    label={t('Minutes')}
                     min={10}
                     max={180}
                     step={15}
@@ -44,8 +45,8 @@ export function LessonTimes({ draft, set }: Props) {
             </Group>
             <SecondLesson draft={draft} set={set} studio={studio} />
             <TextInput
-                label="Family email"
-                description="Weeks that are sent, and reports, go there too."
+                label={t('Family email')}
+                description={t('Weeks that are sent, and reports, go there too.')}
                 type="email"
                 maxLength={190}
                 value={draft.familyMail ?? ''}
@@ -70,8 +71,8 @@ function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props[
     return (
         <Group grow align="flex-start">
             <Select
-                label="Second lesson"
-                placeholder="none"
+                label={t('Second lesson')}
+                placeholder={t('none')}
                 clearable
                 value={draft.secondWeekday === null ? null : String(draft.secondWeekday)}
                 onChange={second}
@@ -80,14 +81,14 @@ function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props[
             {draft.secondWeekday !== null && (
                 <>
                     <TextInput
-                        label="Its time"
+                        label={t('Its time')}
                         type="time"
                         required
                         value={draft.secondTime ?? ''}
                         onChange={(event) => set({ secondTime: event.currentTarget.value })}
                     />
                     <NumberInput
-                        label="Its minutes"
+                        label={t('Its minutes')}
                         min={10}
                         max={180}
                         step={15}
@@ -97,7 +98,9 @@ function SecondLesson({ draft, set, studio }: { draft: StudentDraft; set: Props[
                 </>
             )}
             <TimeZoneSelect
-                placeholder={studio === undefined ? 'that of the studio' : `${studio}, as the studio`}
+                placeholder={
+                    studio === undefined ? t('that of the studio') : t('{{studio}}, as the studio', { studio })
+                }
                 clearable
                 value={draft.timezone}
                 onChange={(timezone) => set({ timezone })}

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { t } from '../text';
 
 type Body = Api['LearningRequest'];
 
@@ -28,7 +29,7 @@ interface Props {
 export function OpenPage({ studentId, open, books: own, done }: Props) {
     const books = api.useQuery('get', '/books');
     const { chosen, choose, begin } = useChosen(studentId, done);
-    if (books.isPending) return <Waiting what="Fetching the books…" />;
+    if (books.isPending) return <Waiting what={t('Fetching the books…')} />;
     if (books.error) return <Trouble error={books.error} />;
     const ordered = [...books.data].sort((a, b) => Number(own.includes(b.id)) - Number(own.includes(a.id)));
     const submit = (event: FormEvent) => {
@@ -42,7 +43,7 @@ export function OpenPage({ studentId, open, books: own, done }: Props) {
             <Trouble error={begin.error} />
             {ordered.length === 0 && (
                 <Text>
-                    There is no book yet. <Link to="/books">Add one first.</Link>
+                    {t('There is no book yet.')} <Link to="/books">{t('Add one first.')}</Link>
                 </Text>
             )}
             {ordered.map((book, i) => (
@@ -60,7 +61,7 @@ export function OpenPage({ studentId, open, books: own, done }: Props) {
                                 disabled={line.isOpen}
                                 checked={line.isOpen || chosen.has(line.key)}
                                 onChange={(event) => choose(line, event.currentTarget.checked)}
-                                label={`${line.title}, ${line.page}${line.isOpen ? ', open already' : ''}`}
+                                label={`${line.title}, ${line.page}${line.isOpen ? t(', open already') : ''}`}
                             />
                         ))}
                     </Stack>
@@ -68,7 +69,7 @@ export function OpenPage({ studentId, open, books: own, done }: Props) {
             ))}
             <Group>
                 <Button type="submit" disabled={chosen.size === 0} loading={begin.isPending}>
-                    {chosen.size > 1 ? `Open ${chosen.size} pages` : 'Open'}
+                    {chosen.size > 1 ? t('Open {{size}} pages', { size: chosen.size }) : t('Open')}
                 </Button>
             </Group>
         </Stack>
@@ -108,7 +109,7 @@ function linesOf(book: Api['BookResource'], open: number[]): Line[] {
             ? [
                   {
                       key: `page ${page.id}`,
-                      title: page.title || `Page ${page.number}`,
+                      title: page.title || t('Page {{number}}', { number: page.number }),
                       page: page.kind === 'pieces' ? 'no music typed yet' : page.kind,
                       body: { pageId: page.id },
                       isOpen: false,

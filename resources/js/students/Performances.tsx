@@ -6,6 +6,7 @@ import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { QUIET } from '../shared/quiet';
 import { fullDate } from '../shared/words';
+import { t } from '../text';
 
 type Performance = Api['PerformanceResource'];
 
@@ -29,20 +30,21 @@ export function Performances({ studentId, performances, pieces }: Props) {
         onSuccess: fresh,
     });
     return (
-        <section className="sheet" aria-label="Performances">
+        <section className="sheet" aria-label={t('Performances')}>
             <Group justify="space-between">
                 <Title order={2} fz="lg">
-                    Performances
+                    {t('Performances')}
                 </Title>
                 <Button size="compact-sm" variant="default" onClick={() => setInHand('new')}>
-                    Enter a performance
+                    {t('Enter a performance')}
                 </Button>
             </Group>
             <Trouble error={remove.error} />
             {performances.length === 0 && (
                 <Text size="sm" className="faint" mt={4}>
-                    None ahead. For a performance that is entered, the two weeks before it are planned with its pieces
-                    on every day.
+                    {t(
+                        'None ahead. For a performance that is entered, the two weeks before it are planned with its pieces on every day.',
+                    )}
                 </Text>
             )}
             <Stack gap={4} mt="xs">
@@ -58,7 +60,7 @@ export function Performances({ studentId, performances, pieces }: Props) {
             <Dialog
                 opened={inHand !== null}
                 onClose={() => setInHand(null)}
-                title={inHand === 'new' ? 'Enter a performance' : 'Change a performance'}
+                title={inHand === 'new' ? t('Enter a performance') : t('Change a performance')}
             >
                 {inHand !== null && (
                     <PerformanceForm
@@ -85,11 +87,11 @@ function Line({ performance, change, remove }: LineProps) {
             <Text size="sm">
                 <b>{performance.title}</b>, {fullDate(performance.date)}: {performance.pieces.join(', ')}
             </Text>
-            <Button {...QUIET} onClick={change} aria-label={`Change ${performance.title}`}>
-                change
+            <Button {...QUIET} onClick={change} aria-label={t('Change {{title}}', { title: performance.title })}>
+                {t('change')}
             </Button>
-            <Button {...QUIET} onClick={remove} aria-label={`Remove ${performance.title}`}>
-                remove
+            <Button {...QUIET} onClick={remove} aria-label={t('Remove {{title}}', { title: performance.title })}>
+                {t('remove')}
             </Button>
         </Group>
     );
@@ -125,8 +127,8 @@ function PerformanceForm({ studentId, start, pieces, done }: FormProps) {
     return (
         <Stack component="form" onSubmit={submit} gap="sm">
             <TextInput
-                label="What it is"
-                placeholder="Summer concert"
+                label={t('What it is')}
+                placeholder={t('Summer concert')}
                 required
                 maxLength={60}
                 value={draft.title}
@@ -134,18 +136,18 @@ function PerformanceForm({ studentId, start, pieces, done }: FormProps) {
                 data-autofocus
             />
             <TextInput
-                label="Day"
+                label={t('Day')}
                 type="date"
                 required
                 value={draft.date}
                 onChange={(event) => set({ date: event.currentTarget.value })}
             />
             <MultiSelect
-                label="Pieces, in the order they are played"
+                label={t('Pieces, in the order they are played')}
                 searchable
                 hidePickedOptions
                 maxValues={12}
-                nothingFoundMessage="No piece of this name is open or signed off."
+                nothingFoundMessage={t('No piece of this name is open or signed off.')}
                 value={draft.learningIds.map(String)}
                 onChange={(ids) => set({ learningIds: ids.map(Number) })}
                 data={pieces
@@ -155,7 +157,7 @@ function PerformanceForm({ studentId, start, pieces, done }: FormProps) {
             <Trouble error={save.error} />
             <Group>
                 <Button type="submit" loading={save.isPending}>
-                    Save
+                    {t('Save')}
                 </Button>
             </Group>
         </Stack>

@@ -5,6 +5,7 @@ import { HandMark } from '../shared/HandMark';
 import { Trouble, Waiting } from '../shared/Notes';
 import { type PathChoice, PathSelect } from '../shared/PathSelect';
 import { tempoWords } from '../shared/words';
+import { t } from '../text';
 import styles from './Stages.module.css';
 
 type Learning = Api['LearningResource'];
@@ -21,7 +22,7 @@ export function useFresh(learning: Learning, studentId: number) {
 /** The stages of a page that is signed off, fetched when they are wanted. */
 export function FinishedStages({ learning, studentId }: { learning: Learning; studentId: number }) {
     const whole = api.useQuery('get', '/learnings/{learning}', at({ learning: learning.id }));
-    if (whole.isPending) return <Waiting what="Fetching the stages…" />;
+    if (whole.isPending) return <Waiting what={t('Fetching the stages…')} />;
     if (whole.error) return <Trouble error={whole.error} again={() => whole.refetch()} />;
     return <Stages learning={whole.data} studentId={studentId} />;
 }
@@ -44,7 +45,7 @@ export function Stages({ learning, studentId }: { learning: Learning; studentId:
             <PathSelect
                 size="xs"
                 mt={6}
-                aria-label={`Path of ${learning.title}`}
+                aria-label={t('Path of {{title}}', { title: learning.title })}
                 value={{ path: learning.path, pathId: learning.pathId ?? null }}
                 onChange={(choice) => follow.mutate(choice)}
             />
@@ -67,7 +68,9 @@ export function Stages({ learning, studentId }: { learning: Learning; studentId:
                             )}
                             {stage.misses > 0 && stage.passedOn === null && (
                                 <Badge size="sm" variant="light" color="flower" tt="none" c="var(--ink)">
-                                    {stage.misses === 1 ? 'again once' : `again ${stage.misses} times`}
+                                    {stage.misses === 1
+                                        ? t('again once')
+                                        : t('again {{misses}} times', { misses: stage.misses })}
                                 </Badge>
                             )}
                         </Group>

@@ -2,6 +2,7 @@ import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 
 interface Props {
     studentId: number;
@@ -26,23 +27,23 @@ export function StudentBooks({ studentId, books, open }: Props) {
     });
     const others = (all.data ?? []).filter((book) => !books.some((own) => own.bookId === book.id));
     return (
-        <section className="sheet" aria-label="Books">
+        <section className="sheet" aria-label={t('Books')}>
             <Title order={2} fz="lg" mb={6}>
-                Books
+                {t('Books')}
             </Title>
             <ul className="plain-list">
                 {books.map((book) => (
                     <BookLine key={book.bookId} book={book} open={open} leave={() => leave.mutate(book.bookId)} />
                 ))}
             </ul>
-            {books.length === 0 && <Text className="faint">In no book yet.</Text>}
+            {books.length === 0 && <Text className="faint">{t('In no book yet.')}</Text>}
             <Trouble error={enter.error ?? leave.error} />
             {others.length > 0 && (
                 <Select
                     maw={320}
                     mt="xs"
-                    aria-label="Into another book"
-                    placeholder="into another book"
+                    aria-label={t('Into another book')}
+                    placeholder={t('into another book')}
                     searchable
                     inputMode="search"
                     value={null}
@@ -68,8 +69,8 @@ function BookLine({ book: { title, at: reached, next }, open, leave }: LineProps
                 <div>
                     <Text fw={700}>{title}</Text>
                     <Text size="sm" className="faint">
-                        {reached === null ? 'not begun' : `as far as ${reached}`}
-                        {next === null && reached !== null && ', its end'}
+                        {reached === null ? t('not begun') : t('as far as {{reached}}', { reached })}
+                        {next === null && reached !== null && t(', its end')}
                     </Text>
                 </div>
                 <Group gap="xs">
@@ -81,17 +82,17 @@ function BookLine({ book: { title, at: reached, next }, open, leave }: LineProps
                                 open(next.pieceId === null ? { pageId: next.pageId } : { pieceId: next.pieceId })
                             }
                         >
-                            Open {next.title}
+                            {t('Open {{title}}', { title: next.title })}
                         </Button>
                     )}
                     <Button
                         size="compact-sm"
                         variant="subtle"
                         c="var(--ink)"
-                        aria-label={`No longer in ${title}`}
+                        aria-label={t('No longer in {{title}}', { title })}
                         onClick={leave}
                     >
-                        no longer
+                        {t('no longer')}
                     </Button>
                 </Group>
             </Group>

@@ -2,6 +2,7 @@ import { Button, Group, NumberInput, SimpleGrid, Stack, Text, TextInput } from '
 import { type FormEvent, useState } from 'react';
 import { Trouble } from '../shared/Notes';
 import { dayName } from '../shared/words';
+import { t } from '../text';
 import type { StudentDraft } from './draft';
 import { LessonTimes, WEEKDAYS } from './LessonTimes';
 import styles from './StudentForm.module.css';
@@ -31,21 +32,21 @@ export function StudentForm({ start, save, saving, error, verb, measuredPace = n
         <Stack component="form" onSubmit={submit} gap="sm">
             <Group grow align="flex-start">
                 <TextInput
-                    label="First name"
+                    label={t('First name')}
                     required
                     value={draft.firstName}
                     onChange={(event) => set({ firstName: event.currentTarget.value })}
                     data-autofocus
                 />
                 <TextInput
-                    label="Initial"
+                    label={t('Initial')}
                     required
                     maxLength={2}
                     value={draft.initial}
                     onChange={(event) => set({ initial: event.currentTarget.value })}
                 />
                 <NumberInput
-                    label="Age"
+                    label={t('Age')}
                     required
                     min={3}
                     max={110}
@@ -76,14 +77,14 @@ function PracticeMinutes({ draft, set }: { draft: StudentDraft; set: (change: Pa
     return (
         <fieldset className={styles.minutes}>
             <Text component="legend" size="sm" fw={700}>
-                Minutes at home
+                {t('Minutes at home')}
             </Text>
             <SimpleGrid cols={7} spacing={6}>
                 {WEEKDAYS.map((day) => (
                     <NumberInput
                         key={day}
                         label={dayName(day).slice(0, 3)}
-                        aria-label={`Minutes on ${dayName(day)}`}
+                        aria-label={t('Minutes on {{dayName}}', { dayName: dayName(day) })}
                         min={0}
                         max={240}
                         step={5}
@@ -107,11 +108,11 @@ interface PaceProps {
 function Pace({ draft, set, measured }: PaceProps) {
     return (
         <NumberInput
-            label="Time needed, percent of the estimate"
+            label={t('Time needed, percent of the estimate')}
             description={
                 measured === null
-                    ? 'Leave it empty: after eight tasks at home it is measured.'
-                    : `Leave it empty to go by what was measured at home: ${measured} %.`
+                    ? t('Leave it empty: after eight tasks at home it is measured.')
+                    : t('Leave it empty to go by what was measured at home: {{measured}} %.', { measured })
             }
             placeholder={`${measured ?? 100}`}
             min={50}

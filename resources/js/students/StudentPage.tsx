@@ -6,7 +6,8 @@ import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
-import { dayName, fullDate } from '../shared/words';
+import { clockTime, dayName, fullDate } from '../shared/words';
+import { t } from '../text';
 import { Consent } from './Consent';
 import { FamilyLinks } from './FamilyLinks';
 import { LearningCard } from './LearningCard';
@@ -29,10 +30,10 @@ export function StudentPage() {
     const { query } = hand;
     const isTeacher = useTeaches();
     useKeys([
-        { key: 'o', does: 'open a page for this student', run: () => setDialog('open') },
-        { key: 'e', does: 'change the student', run: () => isTeacher && setDialog('edit') },
+        { key: 'o', does: t('open a page for this student'), run: () => setDialog('open') },
+        { key: 'e', does: t('change the student'), run: () => isTeacher && setDialog('edit') },
     ]);
-    if (query.isPending) return <Waiting what="Fetching the student…" />;
+    if (query.isPending) return <Waiting what={t('Fetching the student…')} />;
     if (query.error) return <Trouble error={query.error} again={() => query.refetch()} />;
     const { student, learnings, links, lessons, holidays, books, performances, opened } = query.data;
     return (
@@ -42,17 +43,19 @@ export function StudentPage() {
             {student.leftOn !== null && (
                 <Group className="sheet" role="status" justify="space-between">
                     <Text>
-                        {student.firstName} left on {fullDate(student.leftOn)}. Everything is kept; home links and
-                        calendars are closed.
+                        {t(
+                            '{{firstName}} left on {{fullDate}}. Everything is kept; home links and calendars are closed.',
+                            { firstName: student.firstName, fullDate: fullDate(student.leftOn) },
+                        )}
                     </Text>
                     <Button variant="light" onClick={() => hand.leave.mutate(false)} loading={hand.leave.isPending}>
-                        Comes back
+                        {t('Comes back')}
                     </Button>
                 </Group>
             )}
             {learnings.length === 0 && (
                 <Text className="sheet">
-                    No page is open yet. Open the first one: it is broken into stages at once.
+                    {t('No page is open yet. Open the first one: it is broken into stages at once.')}
                 </Text>
             )}
             <Pages of={query.data} />
@@ -89,7 +92,7 @@ function Pages({ of: { student, learnings, opened } }: { of: Detail }) {
             {signedOff > newest.length && whole.data === undefined && (
                 <Group>
                     <Button variant="default" onClick={() => setAll(true)} loading={all && whole.isPending}>
-                        Show all {signedOff} pages that are signed off
+                        {t('Show all {{signedOff}} pages that are signed off', { signedOff })}
                     </Button>
                 </Group>
             )}
@@ -113,24 +116,32 @@ function Head({ of: { student, weekId, measuredPace }, hand, open, isTeacher }: 
                     {student.name}
                 </Title>
                 <Text className="faint">
-                    {student.age} years · {dayName(student.lessonWeekday)} {student.lessonTime}
-                    {student.secondWeekday !== null && ` and ${dayName(student.secondWeekday)} ${student.secondTime}`}
+                    {t('{{age}} years · {{dayName}} {{lessonTime}}', {
+                        age: student.age,
+                        dayName: dayName(student.lessonWeekday),
+                        lessonTime: clockTime(student.lessonTime),
+                    })}
+                    {student.secondWeekday !== null &&
+                        t(' and {{dayName}} {{secondTime}}', {
+                            dayName: dayName(student.secondWeekday),
+                            secondTime: clockTime(student.secondTime ?? ''),
+                        })}
                     {paceWords(student.pace, measuredPace)}
                 </Text>
             </div>
             <Group gap="xs">
-                <Button onClick={() => open('open')}>Open a page (o)</Button>
+                <Button onClick={() => open('open')}>{t('Open a page (o)')}</Button>
                 {weekId === null ? (
                     <Button variant="default" onClick={() => plan.mutate()} loading={plan.isPending}>
-                        Plan a week
+                        {t('Plan a week')}
                     </Button>
                 ) : (
                     <Button variant="default" component={Link} to={`/weeks/${weekId}`}>
-                        The week
+                        {t('The week')}
                     </Button>
                 )}
                 <Button variant="default" component={Link} to={`/students/${student.id}/progress`}>
-                    Progress
+                    {t('Progress')}
                 </Button>
                 {isTeacher && <ForTeachers student={student} leave={hand.leave} open={open} />}
             </Group>
@@ -151,18 +162,18 @@ function ForTeachers({
     return (
         <>
             <Button variant="default" onClick={() => open('edit')}>
-                Change (e)
+                {t('Change (e)')}
             </Button>
             <Button variant="subtle" c="var(--ink)" component="a" href={`/api/students/${student.id}/export`} download>
-                Export
+                {t('Export')}
             </Button>
             {student.leftOn === null && (
                 <Button variant="subtle" c="var(--ink)" onClick={() => leave.mutate(true)} loading={leave.isPending}>
-                    Has left
+                    {t('Has left')}
                 </Button>
             )}
             <Button variant="subtle" c="var(--thorn)" onClick={() => open('erase')}>
-                Erase
+                {t('Erase')}
             </Button>
         </>
     );
@@ -179,17 +190,22 @@ function Dialogs({ of: { student, opened: known, books, measuredPace }, hand, op
     const { save, erase } = hand;
     return (
         <>
-            <Dialog opened={opened === 'edit'} onClose={close} title={`Change ${student.name}`} size="lg">
+            <Dialog
+                opened={opened === 'edit'}
+                onClose={close}
+                title={t('Change {{name}}', { name: student.name })}
+                size="lg"
+            >
                 <StudentForm
                     start={student}
                     save={(draft) => save.mutate(draft)}
                     saving={save.isPending}
                     error={save.error}
-                    verb="Save"
+                    verb={t('Save')}
                     measuredPace={measuredPace}
                 />
             </Dialog>
-            <Dialog opened={opened === 'open'} onClose={close} title="Open pages">
+            <Dialog opened={opened === 'open'} onClose={close} title={t('Open pages')}>
                 <OpenPage
                     studentId={student.id}
                     open={known.map((one) => one.pieceId)}
@@ -197,19 +213,19 @@ function Dialogs({ of: { student, opened: known, books, measuredPace }, hand, op
                     done={hand.fresh}
                 />
             </Dialog>
-            <Dialog opened={opened === 'erase'} onClose={close} title={`Erase ${student.name}?`}>
+            <Dialog opened={opened === 'erase'} onClose={close} title={t('Erase {{name}}?', { name: student.name })}>
                 <Text>
-                    All weeks, practice, marks, links and mails of this student go, also templates and drafts with their
-                    name. This cannot be undone. If they only stop for a while, choose “Has left”: then everything is
-                    kept.
+                    {t(
+                        'All weeks, practice, marks, links and mails of this student go, also templates and drafts with their name. This cannot be undone. If they only stop for a while, choose “Has left”: then everything is kept.',
+                    )}
                 </Text>
                 <Trouble error={erase.error} />
                 <Group mt="md">
                     <Button color="red" onClick={() => erase.mutate()} loading={erase.isPending}>
-                        Erase everything
+                        {t('Erase everything')}
                     </Button>
                     <Button variant="default" onClick={close}>
-                        Keep
+                        {t('Keep')}
                     </Button>
                 </Group>
             </Dialog>
@@ -221,5 +237,8 @@ function Dialogs({ of: { student, opened: known, books, measuredPace }, hand, op
 function paceWords(own: number | null, measured: number | null): string {
     const pace = own ?? measured;
     if (pace === null) return '';
-    return ` · needs ${pace} % of the estimated time${own === null ? ' (measured at home)' : ''}`;
+    return t(' · needs {{pace}} % of the estimated time{{which}}', {
+        pace,
+        which: own === null ? t(' (measured at home)') : '',
+    });
 }

@@ -9,12 +9,13 @@ import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useTeaches } from '../shared/Shell';
 import { isHere } from '../shared/students';
-import { dayName, fullDate, minutes } from '../shared/words';
+import { clockTime, dayName, fullDate, minutes } from '../shared/words';
+import { t } from '../text';
 import { NEW_STUDENT, type StudentDraft } from './draft';
 import { StudentForm } from './StudentForm';
 import styles from './Students.module.css';
 
-const PATHS = { beat: 'beat first', notes: 'notes first', sound: 'sound first' };
+const PATHS = { beat: t('beat first'), notes: t('notes first'), sound: t('sound first') };
 
 export function Students() {
     const client = useQueryClient();
@@ -29,21 +30,21 @@ export function Students() {
             client.invalidateQueries({ queryKey: keyOf('/this-week') });
         },
     });
-    useKeys([{ key: 'a', does: 'add a student', run: () => setAdding(isTeacher) }]);
+    useKeys([{ key: 'a', does: t('add a student'), run: () => setAdding(isTeacher) }]);
     const [found, find] = useFind(students.data ?? [], (student) => student.name);
     const former = found.filter((student) => !isHere(student));
-    if (students.isPending) return <Waiting what="Fetching the students…" />;
+    if (students.isPending) return <Waiting what={t('Fetching the students…')} />;
     if (students.error) return <Trouble error={students.error} again={() => students.refetch()} />;
     return (
         <Stack maw={1000}>
             <Group justify="space-between">
                 <Title order={1} fz={28}>
-                    Students
+                    {t('Students')}
                 </Title>
-                {isTeacher && <Button onClick={() => setAdding(true)}>Add a student (a)</Button>}
+                {isTeacher && <Button onClick={() => setAdding(true)}>{t('Add a student (a)')}</Button>}
             </Group>
             {find}
-            {students.data.length === 0 && <Empty title="No students yet" />}
+            {students.data.length === 0 && <Empty title={t('No students yet')} />}
             <ul className={`plain-list ${styles.list}`}>
                 {found.filter(isHere).map((student) => (
                     <StudentRow key={student.id} student={student} />
@@ -52,7 +53,7 @@ export function Students() {
             {former.length > 0 && (
                 <section aria-labelledby="former-students">
                     <Title order={2} fz="lg" mb="xs" id="former-students">
-                        Former students
+                        {t('Former students')}
                     </Title>
                     <ul className={`plain-list ${styles.left}`}>
                         {former.map((student) => (
@@ -61,13 +62,13 @@ export function Students() {
                     </ul>
                 </section>
             )}
-            <Dialog opened={adding} onClose={() => setAdding(false)} title="A new student" size="lg">
+            <Dialog opened={adding} onClose={() => setAdding(false)} title={t('A new student')} size="lg">
                 <StudentForm
                     start={NEW_STUDENT}
                     save={(draft) => add.mutate(draft)}
                     saving={add.isPending}
                     error={add.error}
-                    verb="Add"
+                    verb={t('Add')}
                 />
             </Dialog>
         </Stack>
@@ -90,23 +91,27 @@ function StudentRow({ student }: { student: Student }) {
                         {student.name}
                     </Anchor>
                     <Text size="sm" className="faint">
-                        {student.age} years · {PATHS[student.path]}
+                        {t('{{age}} years · {{paths}}', { age: student.age, paths: PATHS[student.path] })}
                     </Text>
                 </div>
                 {student.leftOn === null ? (
                     <div className={styles.lesson}>
                         <Text size="sm">
-                            {dayName(student.lessonWeekday)} {student.lessonTime}, {student.lessonMinutes} min
+                            {t('{{dayName}} {{lessonTime}}, {{lessonMinutes}} min', {
+                                dayName: dayName(student.lessonWeekday),
+                                lessonTime: clockTime(student.lessonTime),
+                                lessonMinutes: student.lessonMinutes,
+                            })}
                         </Text>
                         <Text size="sm" className="faint">
-                            at home:{' '}
+                            {t('at home:')}{' '}
                             {student.practiceDays
                                 .map((day) => `${dayName(day.weekday).slice(0, 2)} ${minutes(day.minutes)}`)
-                                .join(', ') || 'no days yet'}
+                                .join(', ') || t('no days yet')}
                         </Text>
                     </div>
                 ) : (
-                    <Text size="sm">left on {fullDate(student.leftOn)}</Text>
+                    <Text size="sm">{t('left on {{fullDate}}', { fullDate: fullDate(student.leftOn) })}</Text>
                 )}
             </Group>
         </li>

@@ -5,7 +5,8 @@ import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { QUIET } from '../shared/quiet';
-import { longDate, shortDate } from '../shared/words';
+import { clockTime, longDate, shortDate } from '../shared/words';
+import { t } from '../text';
 import { HolidayForm } from './HolidayForm';
 import { LessonChange } from './LessonChange';
 
@@ -34,27 +35,27 @@ export function Timetable({ studentId, lessons, holidays }: Props) {
         onSuccess: fresh,
     });
     return (
-        <section className="sheet" aria-label="Lessons ahead">
+        <section className="sheet" aria-label={t('Lessons ahead')}>
             <Group justify="space-between">
                 <Title order={2} fz="lg">
-                    Lessons ahead
+                    {t('Lessons ahead')}
                 </Title>
                 <Group gap="xs">
                     <Button size="compact-sm" variant="default" onClick={() => setDialog('lesson')}>
-                        Move a lesson
+                        {t('Move a lesson')}
                     </Button>
                     <Button size="compact-sm" variant="default" onClick={() => setDialog('holiday')}>
-                        Enter a holiday
+                        {t('Enter a holiday')}
                     </Button>
                 </Group>
             </Group>
             <Trouble error={takeBack.error ?? drop.error} />
             <LessonBadges lessons={lessons} />
             <Changes lessons={lessons} holidays={holidays} takeBack={takeBack.mutate} drop={drop.mutate} />
-            <Dialog opened={dialog === 'lesson'} onClose={() => setDialog(null)} title="Move a lesson">
+            <Dialog opened={dialog === 'lesson'} onClose={() => setDialog(null)} title={t('Move a lesson')}>
                 <LessonChange studentId={studentId} lessons={lessons} done={fresh} />
             </Dialog>
-            <Dialog opened={dialog === 'holiday'} onClose={() => setDialog(null)} title="Enter a holiday">
+            <Dialog opened={dialog === 'holiday'} onClose={() => setDialog(null)} title={t('Enter a holiday')}>
                 <HolidayForm studentId={studentId} done={fresh} />
             </Dialog>
         </section>
@@ -62,14 +63,22 @@ export function Timetable({ studentId, lessons, holidays }: Props) {
 }
 
 function changeWords(lesson: LessonDay): string {
-    if (lesson.state === 'cancelled') return `${longDate(lesson.date)} is cancelled.`;
-    if (lesson.state === 'make-up') return `${longDate(lesson.date)}, ${lesson.time}: a make-up lesson.`;
-    return `${longDate(lesson.slotOn ?? lesson.date)} is moved to ${longDate(lesson.date)}, ${lesson.time}.`;
+    if (lesson.state === 'cancelled') return t('{{longDate}} is cancelled.', { longDate: longDate(lesson.date) });
+    if (lesson.state === 'make-up')
+        return t('{{longDate}}, {{time}}: a make-up lesson.', {
+            longDate: longDate(lesson.date),
+            time: clockTime(lesson.time),
+        });
+    return t('{{longDate}} is moved to {{longDate2}}, {{time}}.', {
+        longDate: longDate(lesson.slotOn ?? lesson.date),
+        longDate2: longDate(lesson.date),
+        time: clockTime(lesson.time),
+    });
 }
 
 function rests(holiday: Api['HolidayResource']): string {
-    if (!holiday.lessons && !holiday.practice) return 'no lessons, no practice';
-    return holiday.lessons ? 'no practice' : 'no lessons';
+    if (!holiday.lessons && !holiday.practice) return t('no lessons, no practice');
+    return holiday.lessons ? t('no practice') : t('no lessons');
 }
 
 /** What is not as always, each with the way back. */
@@ -93,7 +102,7 @@ function Changes({
                         <Text size="sm">{changeWords(lesson)}</Text>
                         {lesson.lessonId !== null && (
                             <Button {...QUIET} onClick={() => takeBack(lesson.lessonId ?? 0)}>
-                                take back
+                                {t('take back')}
                             </Button>
                         )}
                     </Group>
@@ -101,11 +110,20 @@ function Changes({
             {holidays.map((holiday) => (
                 <Group key={holiday.id} gap="xs">
                     <Text size="sm">
-                        {holiday.label}, {shortDate(holiday.from)} to {shortDate(holiday.to)}: {rests(holiday)}
-                        {holiday.studentId === null && ', for everybody'}
+                        {t('{{label}}, {{shortDate}} to {{shortDate2}}: {{rests}}', {
+                            label: holiday.label,
+                            shortDate: shortDate(holiday.from),
+                            shortDate2: shortDate(holiday.to),
+                            rests: rests(holiday),
+                        })}
+                        {holiday.studentId === null && t(', for everybody')}
                     </Text>
-                    <Button {...QUIET} onClick={() => drop(holiday.id)} aria-label={`Remove ${holiday.label}`}>
-                        remove
+                    <Button
+                        {...QUIET}
+                        onClick={() => drop(holiday.id)}
+                        aria-label={t('Remove {{label}}', { label: holiday.label })}
+                    >
+                        {t('remove')}
                     </Button>
                 </Group>
             ))}
@@ -125,7 +143,7 @@ function LessonBadges({ lessons }: { lessons: LessonDay[] }) {
                     tt="none"
                     size="lg"
                     td={lesson.state === 'cancelled' ? 'line-through' : undefined}
-                    title={`${lesson.time}, ${lesson.minutes} min`}
+                    title={t('{{time}}, {{minutes}} min', { time: clockTime(lesson.time), minutes: lesson.minutes })}
                 >
                     {shortDate(lesson.date)}
                 </Badge>

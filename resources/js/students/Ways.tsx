@@ -1,6 +1,7 @@
 import { Checkbox, Group, NumberInput, Select, Text, TextInput } from '@mantine/core';
 import { choices } from '../api';
 import { PathSelect } from '../shared/PathSelect';
+import { t } from '../text';
 import type { StudentDraft } from './draft';
 
 interface Props {
@@ -22,23 +23,23 @@ function ReadingWays({ draft, set }: Props) {
     return (
         <>
             <Text size="sm" fw={700}>
-                Reading and learning
+                {t('Reading and learning')}
             </Text>
             <Group grow align="flex-start">
                 <PathSelect
-                    label="Path"
+                    label={t('Path')}
                     value={{ path: draft.path, pathId: draft.pathId ?? null }}
                     onChange={(choice) => set(choice)}
                 />
                 <Select
-                    label="Reading"
+                    label={t('Reading')}
                     allowDeselect={false}
                     value={draft.school}
                     onChange={(school) => school !== null && set({ school })}
                     data={choices.School}
                 />
                 <Select
-                    label="Landmarks known"
+                    label={t('Landmarks known')}
                     allowDeselect={false}
                     value={draft.landmarkLevel}
                     onChange={(landmarkLevel) => landmarkLevel !== null && set({ landmarkLevel })}
@@ -47,12 +48,12 @@ function ReadingWays({ draft, set }: Props) {
             </Group>
             <Group grow align="center">
                 <Checkbox
-                    label="The bass staff’s middle line (D3) is a landmark too"
+                    label={t('The bass staff’s middle line (D3) is a landmark too')}
                     checked={draft.landmarkMiddle}
                     onChange={(event) => set({ landmarkMiddle: event.currentTarget.checked })}
                 />
                 <NumberInput
-                    label="Hand span, white keys"
+                    label={t('Hand span, white keys')}
                     min={4}
                     max={12}
                     value={draft.handSpan}
@@ -67,18 +68,18 @@ function CountingWays({ draft, set }: Props) {
     return (
         <>
             <Text size="sm" fw={700}>
-                Counting
+                {t('Counting')}
             </Text>
             <Group grow align="flex-start">
                 <Select
-                    label="What is said"
+                    label={t('What is said')}
                     allowDeselect={false}
                     value={draft.counting}
                     onChange={(counting) => counting !== null && set({ counting })}
                     data={choices.CountingSystem}
                 />
                 <Select
-                    label="Say “&”"
+                    label={t('Say “&”')}
                     allowDeselect={false}
                     disabled={!choices.CountingSystem.some((one) => one.value === draft.counting && one.isByBeat)}
                     value={draft.countStyle}
@@ -86,7 +87,7 @@ function CountingWays({ draft, set }: Props) {
                     data={choices.CountStyle}
                 />
                 <Select
-                    label="Of a long note"
+                    label={t('Of a long note')}
                     allowDeselect={false}
                     value={draft.longNotes}
                     onChange={(longNotes) => longNotes !== null && set({ longNotes })}
@@ -95,15 +96,15 @@ function CountingWays({ draft, set }: Props) {
             </Group>
             <Group grow align="flex-start">
                 <Select
-                    label="6/8 and similar"
+                    label={t('6/8 and similar')}
                     allowDeselect={false}
                     value={draft.compoundBeats}
                     onChange={(compoundBeats) => compoundBeats !== null && set({ compoundBeats })}
                     data={choices.CompoundBeats}
                 />
                 <TextInput
-                    label="The count-in ends with"
-                    placeholder="the last numbers"
+                    label={t('The count-in ends with')}
+                    placeholder={t('the last numbers')}
                     maxLength={40}
                     value={draft.countReady}
                     onChange={(event) => set({ countReady: event.currentTarget.value })}

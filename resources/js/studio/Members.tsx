@@ -7,12 +7,13 @@ import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { ShownOnce } from '../shared/ShownOnce';
 import { shortDate } from '../shared/words';
+import { t } from '../text';
 
 type Member = Api['MemberResource'];
 
 const ROLES = [
-    { value: 'teacher', label: 'Teacher: all students, books and settings' },
-    { value: 'assistant', label: 'Assistant: lessons and plans of the students given to her' },
+    { value: 'teacher', label: t('Teacher: all students, books and settings') },
+    { value: 'assistant', label: t('Assistant: lessons and plans of the students given to her') },
 ];
 
 /** Who works in the studio. Whoever leads it invites others, says what they may do, and takes them out. */
@@ -24,9 +25,9 @@ export function Members() {
     const leads = session.data?.role === 'owner';
     const link = hand.invite.data ?? hand.again.data;
     return (
-        <section className="sheet" aria-label="People">
+        <section className="sheet" aria-label={t('People')}>
             <Title order={2} fz="lg" mb={6}>
-                People
+                {t('People')}
             </Title>
             <Stack gap="xs">
                 <Trouble error={members.error} again={() => members.refetch()} />
@@ -46,7 +47,9 @@ export function Members() {
                 {link?.token && (
                     <ShownOnce
                         url={`${location.origin}/invited#${link.token}`}
-                        about={`${link.name} gets this by mail. You can send it yourself too; it opens for two weeks.`}
+                        about={t('{{name}} gets this by mail. You can send it yourself too; it opens for two weeks.', {
+                            name: link.name,
+                        })}
                     />
                 )}
                 {leads && <InviteForm invite={hand.invite} />}
@@ -55,7 +58,9 @@ export function Members() {
                 opened={leaving !== null}
                 onClose={() => setLeaving(null)}
                 title={
-                    leaving?.hasJoined ? `Take ${leaving.name} out?` : `Take the invitation of ${leaving?.name} back?`
+                    leaving?.hasJoined
+                        ? t('Take {{name}} out?', { name: leaving.name })
+                        : t('Take the invitation of {{name}} back?', { name: leaving?.name })
                 }
             >
                 {leaving !== null && <TakeOut member={leaving} others={members.data ?? []} takeOut={hand.takeOut} />}
@@ -113,15 +118,15 @@ function MemberRow({ member, leads, change, again, takeOut }: RowProps) {
                 <div>
                     <Text>
                         <b>{name}</b>
-                        {isYou && ' (you)'} <span className="faint">{email}</span>
+                        {isYou && t(' (you)')} <span className="faint">{email}</span>
                     </Text>
                     <Text size="sm" className="faint">
-                        {role === 'owner' ? 'leads the studio' : role}
-                        {` · ${students === 1 ? '1 student' : `${students} students`}`}
+                        {role === 'owner' ? t('leads the studio') : role}
+                        {` · ${students === 1 ? t('1 student') : t('{{students}} students', { students })}`}
                         {!hasJoined &&
                             (invitedUntil === null
-                                ? ' · the invitation is too old'
-                                : ` · invited until ${shortDate(invitedUntil)}`)}
+                                ? t(' · the invitation is too old')
+                                : t(' · invited until {{shortDate}}', { shortDate: shortDate(invitedUntil) }))}
                     </Text>
                 </div>
                 {leads && !isYou && (
@@ -129,28 +134,32 @@ function MemberRow({ member, leads, change, again, takeOut }: RowProps) {
                         <Select
                             size="xs"
                             w={150}
-                            aria-label={`What ${name} may do`}
+                            aria-label={t('What {{name}} may do', { name })}
                             allowDeselect={false}
                             value={role}
                             onChange={(next) => next !== null && change(next as Member['role'])}
                             data={[
-                                { value: 'teacher', label: 'teacher' },
-                                { value: 'assistant', label: 'assistant' },
-                                ...(hasJoined ? [{ value: 'owner', label: 'leads the studio' }] : []),
+                                { value: 'teacher', label: t('teacher') },
+                                { value: 'assistant', label: t('assistant') },
+                                ...(hasJoined ? [{ value: 'owner', label: t('leads the studio') }] : []),
                             ]}
                         />
                         {!hasJoined && (
                             <Button size="compact-sm" variant="default" onClick={again}>
-                                A new link
+                                {t('A new link')}
                             </Button>
                         )}
                         <Button
                             size="compact-sm"
                             variant="default"
                             onClick={takeOut}
-                            aria-label={hasJoined ? `Take ${name} out` : `Take the invitation of ${name} back`}
+                            aria-label={
+                                hasJoined
+                                    ? t('Take {{name}} out', { name })
+                                    : t('Take the invitation of {{name}} back', { name })
+                            }
                         >
-                            Take out
+                            {t('Take out')}
                         </Button>
                     </Group>
                 )}
@@ -169,17 +178,17 @@ function InviteForm({ invite }: { invite: ReturnType<typeof useMembers>['invite'
         if (!invite.isPending) invite.mutate(draft, { onSuccess: () => setDraft(NOBODY) });
     };
     return (
-        <Stack component="form" onSubmit={submit} gap="xs" aria-label="Invite somebody">
+        <Stack component="form" onSubmit={submit} gap="xs" aria-label={t('Invite somebody')}>
             <Group align="flex-end" gap="xs" grow>
                 <TextInput
-                    label="Name"
+                    label={t('Name')}
                     required
                     maxLength={120}
                     value={draft.name}
                     onChange={(event) => set({ name: event.currentTarget.value })}
                 />
                 <TextInput
-                    label="Email"
+                    label={t('Email')}
                     type="email"
                     required
                     maxLength={190}
@@ -188,7 +197,7 @@ function InviteForm({ invite }: { invite: ReturnType<typeof useMembers>['invite'
                 />
             </Group>
             <Select
-                label="As"
+                label={t('As')}
                 allowDeselect={false}
                 value={draft.role}
                 onChange={(role) => role !== null && set({ role: role as typeof NOBODY.role })}
@@ -197,7 +206,7 @@ function InviteForm({ invite }: { invite: ReturnType<typeof useMembers>['invite'
             <Trouble error={invite.error} />
             <Group>
                 <Button type="submit" variant="light" loading={invite.isPending}>
-                    Invite
+                    {t('Invite')}
                 </Button>
             </Group>
         </Stack>
@@ -217,12 +226,19 @@ function TakeOut({ member, others, takeOut }: TakeOutProps) {
         <Stack gap="sm">
             <Text>
                 {member.hasJoined
-                    ? `${member.name} cannot open this studio any more. The account stays, for other studios.`
-                    : 'The link opens nothing any more.'}
+                    ? t('{{name}} cannot open this studio any more. The account stays, for other studios.', {
+                          name: member.name,
+                      })
+                    : t('The link opens nothing any more.')}
             </Text>
             {member.students > 0 && (
                 <Select
-                    label={`Who teaches ${member.students === 1 ? 'the student' : `the ${member.students} students`} from now on`}
+                    label={t('Who teaches {{which}} from now on', {
+                        which:
+                            member.students === 1
+                                ? t('the student')
+                                : t('the {{students}} students', { students: member.students }),
+                    })}
                     allowDeselect={false}
                     value={to}
                     onChange={setTo}
@@ -240,7 +256,7 @@ function TakeOut({ member, others, takeOut }: TakeOutProps) {
                         takeOut.mutate({ member, studentsTo: member.students > 0 && to ? Number(to) : null })
                     }
                 >
-                    Take out
+                    {t('Take out')}
                 </Button>
             </Group>
         </Stack>

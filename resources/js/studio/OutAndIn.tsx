@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { asForm, ask, at } from '../api';
 import { CalendarLink } from '../shared/CalendarLink';
 import { Trouble } from '../shared/Notes';
+import { t } from '../text';
 
 /** What leaves the studio as open files, and a studio that comes back. */
 export function OutAndIn({ studioId, leads }: { studioId: number; leads: boolean }) {
@@ -13,18 +14,18 @@ export function OutAndIn({ studioId, leads }: { studioId: number; leads: boolean
         onSuccess: () => client.invalidateQueries(),
     });
     return (
-        <section className="sheet" aria-label="Export and import">
+        <section className="sheet" aria-label={t('Export and import')}>
             <Title order={2} fz="lg" mb={6}>
-                Export and import
+                {t('Export and import')}
             </Title>
             <Stack gap="sm">
                 <CalendarLink studentId={null} />
                 <Group gap="xs">
                     <Button size="compact-sm" variant="default" component="a" href="/api/practice.csv" download>
-                        Practice as a table
+                        {t('Practice as a table')}
                     </Button>
                     <Button size="compact-sm" variant="default" component="a" href="/api/marks.csv" download>
-                        Marks as a table
+                        {t('Marks as a table')}
                     </Button>
                 </Group>
                 <Group gap="xs">
@@ -35,13 +36,13 @@ export function OutAndIn({ studioId, leads }: { studioId: number; leads: boolean
                         href={`/api/studios/${studioId}/backup`}
                         download
                     >
-                        Back up the whole studio
+                        {t('Back up the whole studio')}
                     </Button>
                     {leads && (
                         <FileButton accept=".zip,application/zip" onChange={(file) => file && restore.mutate(file)}>
                             {(props) => (
                                 <Button size="compact-sm" variant="subtle" loading={restore.isPending} {...props}>
-                                    Restore a backup
+                                    {t('Restore a backup')}
                                 </Button>
                             )}
                         </FileButton>
@@ -49,12 +50,13 @@ export function OutAndIn({ studioId, leads }: { studioId: number; leads: boolean
                 </Group>
                 {leads && (
                     <Text size="sm" className="faint">
-                        A backup is restored into a studio that has no students and no books yet. People who were in it
-                        are invited again.
+                        {t(
+                            'A backup is restored into a studio that has no students and no books yet. People who were in it are invited again.',
+                        )}
                     </Text>
                 )}
                 <Trouble error={restore.error} />
-                <span role="status">{restore.isSuccess && 'Everything is back.'}</span>
+                <span role="status">{restore.isSuccess && t('Everything is back.')}</span>
             </Stack>
         </section>
     );

@@ -6,6 +6,7 @@ import { type Api, ask, at, choices, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
 import { TimeZoneSelect } from '../shared/TimeZoneSelect';
+import { t } from '../text';
 import { showFirstSteps } from '../week/FirstSteps';
 import { Members } from './Members';
 import { OutAndIn } from './OutAndIn';
@@ -55,36 +56,40 @@ function StudioForm({ studio }: { studio: Api['StudioResource'] }) {
         <Stack component="form" onSubmit={submit} maw={860} gap="md">
             <Group justify="space-between">
                 <Title order={1} fz={28}>
-                    Studio
+                    {t('Studio')}
                 </Title>
                 <Group gap="md">
                     <Anchor component={Link} to="/" onClick={showFirstSteps} c="var(--ink)">
-                        First steps
+                        {t('First steps')}
                     </Anchor>
                     <Anchor component={Link} to="/paths" c="var(--ink)">
-                        Paths on which pages are learnt
+                        {t('Paths on which pages are learnt')}
                     </Anchor>
                 </Group>
             </Group>
             <Settings draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
             <StudioWords
-                title="Sentences for lines and spaces"
-                about="For students who read by a sentence. Each word begins with the letter of its place, from the bottom up."
+                title={t('Sentences for lines and spaces')}
+                about={t(
+                    'For students who read by a sentence. Each word begins with the letter of its place, from the bottom up.',
+                )}
                 words={draft.phrases}
                 change={(phrases) => setDraft({ ...draft, phrases })}
             />
             <StudioWords
-                title="Words for lengths"
-                about="For students who count with the words of the studio. Several words are said in turn. An empty one is said by its time name."
+                title={t('Words for lengths')}
+                about={t(
+                    'For students who count with the words of the studio. Several words are said in turn. An empty one is said by its time name.',
+                )}
                 words={draft.countWords}
                 change={(countWords) => setDraft({ ...draft, countWords })}
             />
             <Trouble error={save.error} />
             <Group>
                 <Button type="submit" loading={save.isPending}>
-                    Save
+                    {t('Save')}
                 </Button>
-                <span role="status">{save.isSuccess && 'Saved.'}</span>
+                <span role="status">{save.isSuccess && t('Saved.')}</span>
             </Group>
         </Stack>
     );
@@ -100,20 +105,20 @@ function Settings({ draft, set }: SettingsProps) {
         <>
             <SimpleGrid cols={2}>
                 <TextInput
-                    label="Name"
+                    label={t('Name')}
                     required
                     value={draft.name}
                     onChange={(event) => set({ name: event.currentTarget.value })}
                 />
                 <Select
-                    label="Lengths are called"
+                    label={t('Words')}
                     allowDeselect={false}
                     value={draft.words}
                     onChange={(words) => words !== null && set({ words })}
                     data={choices.NoteWords}
                 />
                 <Select
-                    label="Paper"
+                    label={t('Paper')}
                     allowDeselect={false}
                     value={draft.paper}
                     onChange={(paper) => paper !== null && set({ paper })}
@@ -127,22 +132,22 @@ function Settings({ draft, set }: SettingsProps) {
             </SimpleGrid>
             <SimpleGrid cols={3}>
                 <NumberInput
-                    label="A parent agrees under the age of"
-                    description="Before a home link is made. 0: never asked."
+                    label={t('A parent agrees under the age of')}
+                    description={t('Before a home link is made. 0: never asked.')}
                     {...whole(0, 21)}
                     value={draft.consentAge}
                     onChange={(age) => set({ consentAge: Number(age) })}
                 />
                 <NumberInput
-                    label="Days that drafts are kept"
-                    description="Pages typed but not saved."
+                    label={t('Days that drafts are kept')}
+                    description={t('Pages typed but not saved.')}
                     {...whole(7, 3650)}
                     value={draft.keepDrafts}
                     onChange={(days) => set({ keepDrafts: Number(days) })}
                 />
                 <NumberInput
-                    label="Days that sent mails are kept"
-                    description="After that they are deleted."
+                    label={t('Days that sent mails are kept')}
+                    description={t('After that they are deleted.')}
                     {...whole(7, 3650)}
                     value={draft.keepMails}
                     onChange={(days) => set({ keepMails: Number(days) })}

@@ -2,6 +2,7 @@ import { Anchor, Button, Group, Text, Title } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api } from '../api';
+import { t } from '../text';
 import styles from './FirstSteps.module.css';
 
 const KEPT = 'nasturtium.first-steps';
@@ -36,13 +37,13 @@ export function FirstSteps({ rows }: { rows: readonly Api['ThisWeekResource'][] 
     if (state === 'yes' || isOver || had.data === undefined) return null;
     const next = steps.find((step) => !step.done);
     return (
-        <section className="sheet" aria-label="First steps">
+        <section className="sheet" aria-label={t('First steps')}>
             <Group justify="space-between">
                 <Title order={2} fz="lg">
-                    First steps
+                    {t('First steps')}
                 </Title>
                 <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={putAway}>
-                    {next === undefined ? 'Close' : 'Not now'}
+                    {next === undefined ? t('Close') : t('Not now')}
                 </Button>
             </Group>
             <ol className={`plain-list ${styles.steps}`}>
@@ -71,31 +72,31 @@ function stepsOf(had: Api['FirstStepsResource'], rows: readonly Api['ThisWeekRes
     const planned = rows.find((row) => row.weekId !== null);
     return [
         {
-            title: 'A page',
-            words: 'Make a book, and type or read in the first page of it.',
+            title: t('A page'),
+            words: t('Make a book, and type or read in the first page of it.'),
             to: '/books',
-            verb: 'To the books',
+            verb: t('To the books'),
             done: had.page,
         },
         {
-            title: 'A student',
-            words: 'Lesson day, and the minutes at home.',
+            title: t('A student'),
+            words: t('Lesson day, and the minutes at home.'),
             to: '/students',
-            verb: 'Add a student',
+            verb: t('Add a student'),
             done: had.student,
         },
         {
-            title: 'A plan',
-            words: 'Open the page for the student; the first plan is proposed from it.',
+            title: t('A plan'),
+            words: t('Open the page for the student; the first plan is proposed from it.'),
             to: student,
-            verb: first === undefined ? 'To the students' : `To ${first.student}`,
+            verb: first === undefined ? t('To the students') : t('To {{student}}', { student: first.student }),
             done: had.plan,
         },
         {
-            title: 'Sent',
-            words: 'Look it over and send it. The family sees it by their link.',
+            title: t('Sent'),
+            words: t('Look it over and send it. The family sees it by their link.'),
             to: planned === undefined ? student : `/weeks/${planned.weekId}`,
-            verb: planned === undefined ? 'After the plan' : 'To the plan',
+            verb: planned === undefined ? t('After the plan') : t('To the plan'),
             done: had.sent,
         },
     ];

@@ -10,7 +10,8 @@ import { nextOf, useOpenLesson } from '../shared/lessons';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession, useTeaches } from '../shared/Shell';
 import { mine } from '../shared/studios';
-import { longDate, minutes } from '../shared/words';
+import { clockTime, longDate, minutes } from '../shared/words';
+import { t } from '../text';
 import { FirstSteps } from './FirstSteps';
 import styles from './ThisWeek.module.css';
 
@@ -29,12 +30,12 @@ export function ThisWeek() {
     useKeys([
         {
             key: 'p',
-            does: 'open the plan of the next student',
+            does: t('open the plan of the next student'),
             run: () => next?.weekId && navigate(`/weeks/${next.weekId}`),
         },
     ]);
     const [found, find] = useFind(everyone ? (week.data ?? []) : own, (row) => row.student);
-    if (week.isPending) return <Waiting what="Looking at the week…" />;
+    if (week.isPending) return <Waiting what={t('Looking at the week…')} />;
     if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
     if (week.data.length === 0) return <NoStudents />;
     const today = session.data?.studio.today;
@@ -42,7 +43,7 @@ export function ThisWeek() {
         <Stack gap="sm">
             <Group justify="space-between" align="baseline">
                 <Title order={1} fz={28}>
-                    This week
+                    {t('This week')}
                 </Title>
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
@@ -71,19 +72,19 @@ function NoStudents() {
     return (
         <Stack gap="sm">
             <Title order={1} fz={28}>
-                This week
+                {t('This week')}
             </Title>
             {isTeacher && <FirstSteps rows={[]} />}
-            <Empty title="No students yet">
+            <Empty title={t('No students yet')}>
                 {isTeacher ? (
                     <>
-                        <Text>Add the first one, with a lesson day and the minutes at home.</Text>
+                        <Text>{t('Add the first one, with a lesson day and the minutes at home.')}</Text>
                         <Button component={Link} to="/students">
-                            Add a student
+                            {t('Add a student')}
                         </Button>
                     </>
                 ) : (
-                    <Text>A teacher of the studio gives you the first one.</Text>
+                    <Text>{t('A teacher of the studio gives you the first one.')}</Text>
                 )}
             </Empty>
         </Stack>
@@ -95,12 +96,12 @@ function Whose({ everyone, set }: { everyone: boolean; set: (everyone: boolean) 
     return (
         <SegmentedControl
             maw={320}
-            aria-label="Whose students"
+            aria-label={t('Whose students')}
             value={everyone ? 'all' : 'mine'}
             onChange={(value) => set(value === 'all')}
             data={[
-                { value: 'mine', label: 'My students' },
-                { value: 'all', label: 'Everyone’s' },
+                { value: 'mine', label: t('My students') },
+                { value: 'all', label: t('Everyone’s') },
             ]}
         />
     );
@@ -122,11 +123,11 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
         <li className={`sheet ${styles.row}`} data-next={next ? 'yes' : undefined}>
             <div>
                 <Text fw={700} size="sm">
-                    {row.lessonOn === today ? 'Today' : longDate(row.lessonOn)}
+                    {row.lessonOn === today ? t('Today') : longDate(row.lessonOn)}
                 </Text>
                 <Text className="faint" size="sm">
-                    {row.lessonTime}
-                    {row.held && ' ✓ held'}
+                    {clockTime(row.lessonTime)}
+                    {row.held && t(' ✓ held')}
                 </Text>
             </div>
             <Leaf days={row.leaf} today={today} size={80} />
@@ -135,12 +136,17 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                     {row.student}
                 </Anchor>
                 <Text size="sm" className="faint">
-                    {row.age} years{row.pieces.length > 0 && ` · ${row.pieces.join(', ')}`}
+                    {t('{{age}} years', { age: row.age })}
+                    {row.pieces.length > 0 && ` · ${row.pieces.join(', ')}`}
                 </Text>
                 <Text size="sm">
                     {planned > 0
-                        ? `${days === 1 ? '1 day' : `${days} days`}, ${minutes(practised)} of ${minutes(planned)}`
-                        : 'nothing planned'}
+                        ? t('{{which}}, {{minutes}} of {{minutes2}}', {
+                              which: days === 1 ? t('1 day') : t('{{days}} days', { days }),
+                              minutes: minutes(practised),
+                              minutes2: minutes(planned),
+                          })
+                        : t('nothing planned')}
                 </Text>
             </div>
             <WhatWaits row={row} />
@@ -164,21 +170,30 @@ function RowButtons({
     return (
         <Group gap="xs" wrap="nowrap" justify="flex-end">
             {row.weekId === null ? (
-                <Button variant="default" onClick={propose} aria-label={`Plan a week for ${row.student}`}>
-                    Plan
+                <Button
+                    variant="default"
+                    onClick={propose}
+                    aria-label={t('Plan a week for {{student}}', { student: row.student })}
+                >
+                    {t('Plan')}
                 </Button>
             ) : (
                 <Button
                     variant="default"
                     component={Link}
                     to={`/weeks/${row.weekId}`}
-                    aria-label={`Plan of ${row.student}`}
+                    aria-label={t('Plan of {{student}}', { student: row.student })}
                 >
-                    Plan
+                    {t('Plan')}
                 </Button>
             )}
-            <Button variant={next ? 'filled' : 'light'} onClick={teach} aria-label={`Lesson of ${row.student}`}>
-                Lesson{next && ' (n)'}
+            <Button
+                variant={next ? 'filled' : 'light'}
+                onClick={teach}
+                aria-label={t('Lesson of {{student}}', { student: row.student })}
+            >
+                {t('Lesson')}
+                {next && ' (n)'}
             </Button>
         </Group>
     );
@@ -190,7 +205,7 @@ function WhatWaits({ row }: { row: Row }) {
         <Stack gap={4} align="flex-start">
             {row.stuck.map((text) => (
                 <Text key={text} size="sm" className="thorn" fw={700}>
-                    ▲ Stuck: {text}
+                    {t('▲ Stuck: {{text}}', { text })}
                 </Text>
             ))}
             {row.waiting.map((text) => (
@@ -200,7 +215,7 @@ function WhatWaits({ row }: { row: Row }) {
             ))}
             {row.stuck.length + row.waiting.length === 0 && (
                 <Text size="sm" className="faint">
-                    All set
+                    {t('All set')}
                 </Text>
             )}
         </Stack>

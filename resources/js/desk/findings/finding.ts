@@ -1,5 +1,6 @@
 import type { Api, Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
+import { t } from '../../text';
 
 /** A sentence beside the music, with what it lights: notes by id, bars by number. */
 export interface Finding {
@@ -34,36 +35,42 @@ export function eventsBetween(report: Report, hand: Api['Hand'], from: string, t
 /** A place as it is said: `bar 2, beat 3`. */
 export function placeWords(place: string): string {
     const [bar, beat = '1'] = place.split('.');
-    return `${bar === '0' ? 'the pickup' : `bar ${bar}`}, beat ${beat.replace('+1/2', ' and a half').replace('+', ' and ')}`;
+    return t('{{which}}, beat {{beat}}', {
+        which: bar === '0' ? t('the pickup') : t('bar {{bar}}', { bar }),
+        beat: beat.replace('+1/2', ' and a half').replace('+', ' and '),
+    });
 }
 
 const PARTS: Record<string, string> = { '1/2': '½', '1/3': '⅓', '2/3': '⅔', '1/4': '¼', '3/4': '¾' };
 
 /** `1 beat`, `half a beat`, `1½ beats`, `5/6 of a beat` of `1`, `1/2`, `3/2`, `5/6`. */
 export function beatsWords(beats: string): string {
-    if (beats === '1/2') return 'half a beat';
+    if (beats === '1/2') return t('half a beat');
     const [over = 0, under = 1] = beats.split('/').map(Number);
     const whole = Math.floor(over / under);
     const part = over % under === 0 ? '' : (PARTS[`${over % under}/${under}`] ?? null);
-    if (part === null || (whole === 0 && part !== '')) return `${part ?? beats} of a beat`;
-    return `${whole}${part} ${beats === '1' ? 'beat' : 'beats'}`;
+    if (part === null || (whole === 0 && part !== '')) return t('{{part}} of a beat', { part: part ?? beats });
+    return `${whole}${part} ${beats === '1' ? t('beat') : t('beats')}`;
 }
 
 /** `once`, `3 times` */
 export function timesWords(times: number): string {
-    return times === 1 ? 'once' : `${times} times`;
+    return times === 1 ? t('once') : t('{{times}} times', { times });
 }
 
 /** `bar 3`, `bars 1, 4 and 7`, `the pickup and bar 2` */
 export function barsSaid(bars: readonly number[]): string {
-    if (bars[0] === 0) return bars.length === 1 ? 'the pickup' : `the pickup and ${barsSaid(bars.slice(1))}`;
-    return `${bars.length === 1 ? 'bar' : 'bars'} ${bars.length < 2 ? bars[0] : `${bars.slice(0, -1).join(', ')} and ${bars.at(-1)}`}`;
+    if (bars[0] === 0)
+        return bars.length === 1
+            ? t('the pickup')
+            : t('the pickup and {{barsSaid}}', { barsSaid: barsSaid(bars.slice(1)) });
+    return `${bars.length === 1 ? t('bar') : t('bars')} ${bars.length < 2 ? bars[0] : t('{{bars}} and {{bars2}}', { bars: bars.slice(0, -1).join(', '), bars2: bars.at(-1) })}`;
 }
 
 /** `bars 1 to 4`, `bar 3`, `the pickup to bar 4` */
 export function stretch(from: number, to: number): string {
     if (from === to) return barsSaid([from]);
-    return from === 0 ? `the pickup to bar ${to}` : `bars ${from} to ${to}`;
+    return from === 0 ? t('the pickup to bar {{to}}', { to }) : t('bars {{from}} to {{to}}', { from, to });
 }
 
 export function capital(text: string): string {

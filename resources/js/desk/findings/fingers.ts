@@ -1,6 +1,7 @@
 import { type Api, choices, type Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
 import { handWords, keyWords, listed } from '../../shared/words';
+import { t } from '../../text';
 import { barOf, beatsWords, capital, eventsBetween, type Finding, found, placeWords, stretch } from './finding';
 
 const HANDS = choices.Hand.map((hand) => hand.value);
@@ -13,7 +14,7 @@ interface At {
     finding: Finding;
 }
 
-const keysWords = (keys: number): string => `${Math.abs(keys)} ${Math.abs(keys) === 1 ? 'key' : 'keys'}`;
+const keysWords = (keys: number): string => `${Math.abs(keys)} ${Math.abs(keys) === 1 ? t('key') : t('keys')}`;
 
 /** Positions on the keyboard, and all that the hands have to do to get from one to the next. */
 export function fingers(report: Report): Finding[] {
@@ -21,24 +22,18 @@ export function fingers(report: Report): Finding[] {
         ...positions(report),
         ...patterns(report),
         ...shifts(report),
-        ...report.crossings.map((one) =>
-            thorn(
-                report,
-                one.hand,
-                one.at,
-                one.kind === 'under' ? 'Thumb under' : `Finger ${one.finger} over`,
-                one.kind === 'under'
-                    ? `The ${handWords(one.hand)}’s thumb goes under finger ${one.finger} at ${placeWords(one.at)}.`
-                    : `In the ${handWords(one.hand)}, finger ${one.finger} goes over the thumb at ${placeWords(one.at)}.`,
-            ),
-        ),
+        ...report.crossings.map((one) => crossing(report, one)),
         ...report.leaps.map((one) =>
             thorn(
                 report,
                 one.hand,
                 one.at,
                 `${capital(handWords(one.hand))}: ${one.move}`,
-                `From ${one.from} to ${one.to}, to ${placeWords(one.at)}. Move the arm, do not reach.`,
+                t('From {{from}} to {{to}}, to {{placeWords}}. Move the arm, do not reach.', {
+                    from: one.from,
+                    to: one.to,
+                    placeWords: placeWords(one.at),
+                }),
             ),
         ),
         ...report.spans.map((one) =>
@@ -46,16 +41,24 @@ export function fingers(report: Report): Finding[] {
                 report,
                 one.hand,
                 one.at,
-                one.fits ? 'A wide chord' : 'Too wide for this hand',
-                `${one.keys} keys in the ${handWords(one.hand)} at ${placeWords(one.at)}${one.fits ? '; the hand opens.' : '. Leave a note out, or break it.'}`,
+                one.fits ? t('A wide chord') : t('Too wide for this hand'),
+                t('{{keys}} keys in the {{handWords}} at {{placeWords}}{{which}}', {
+                    keys: one.keys,
+                    handWords: handWords(one.hand),
+                    placeWords: placeWords(one.at),
+                    which: one.fits ? t('; the hand opens.') : t('. Leave a note out, or break it.'),
+                }),
             ),
         ),
         ...report.weak_runs.map((one) => ({
             at: one.from,
             finding: {
                 ...found(
-                    'Fingers 4 and 5 in a row',
-                    `${capital(handWords(one.hand))}, from ${placeWords(one.from)}. Keep it short, and stop if it aches.`,
+                    t('Fingers 4 and 5 in a row'),
+                    t('{{capital}}, from {{placeWords}}. Keep it short, and stop if it aches.', {
+                        capital: capital(handWords(one.hand)),
+                        placeWords: placeWords(one.from),
+                    }),
                     one.events,
                 ),
                 thorn: true,
@@ -64,8 +67,27 @@ export function fingers(report: Report): Finding[] {
     ];
     const checks = report.checks
         .filter((check) => check.code.startsWith('finger_'))
-        .map((check) => ({ ...found('A finger to look at', check.text, check.events), thorn: true }));
+        .map((check) => ({ ...found(t('A finger to look at'), check.text, check.events), thorn: true }));
     return [...checks, ...inOrder(all), ...lines(report)];
+}
+
+function crossing(report: Report, one: Report['crossings'][number]): At {
+    const values = { handWords: handWords(one.hand), finger: one.finger, placeWords: placeWords(one.at) };
+    return one.kind === 'under'
+        ? thorn(
+              report,
+              one.hand,
+              one.at,
+              t('Thumb under'),
+              t('The {{handWords}}’s thumb goes under finger {{finger}} at {{placeWords}}.', values),
+          )
+        : thorn(
+              report,
+              one.hand,
+              one.at,
+              t('Finger {{finger}} over', values),
+              t('In the {{handWords}}, finger {{finger}} goes over the thumb at {{placeWords}}.', values),
+          );
 }
 
 function inOrder(all: At[]): Finding[] {
@@ -80,7 +102,12 @@ function positions(report: Report): At[] {
             finding: {
                 ...found(
                     `${capital(handWords(position.hand))}: ${position.name}`,
-                    `Thumb on ${position.thumb}, from ${position.low} to ${position.high}; ${stretch(from, to)}.`,
+                    t('Thumb on {{thumb}}, from {{low}} to {{high}}; {{stretch}}.', {
+                        thumb: position.thumb,
+                        low: position.low,
+                        high: position.high,
+                        stretch: stretch(from, to),
+                    }),
                     eventsBetween(report, position.hand, position.from, position.to),
                 ),
                 keys: position.keys.map((midi, i) => ({ midi, text: String(i + 1), hand: position.hand })),
@@ -110,7 +137,7 @@ function patterns(report: Report): At[] {
                 return {
                     at,
                     finding: found(
-                        `${keyWords(run.name)}, standard fingering`,
+                        t('{{keyWords}}, standard fingering', { keyWords: keyWords(run.name) }),
                         `${capital(handWords(hand))}: ${said}.`,
                         ids,
                     ),
@@ -123,14 +150,21 @@ function shifts(report: Report): At[] {
     return report.shifts.map((shift) => {
         const time =
             shift.rest === '0'
-                ? `${beatsWords(shift.beats)} from note to note, no rest`
-                : `${beatsWords(shift.rest)} of rest to do it in`;
+                ? t('{{beatsWords}} from note to note, no rest', { beatsWords: beatsWords(shift.beats) })
+                : t('{{beatsWords}} of rest to do it in', { beatsWords: beatsWords(shift.rest) });
         return thorn(
             report,
             shift.hand,
             shift.at,
-            `Shift at ${shift.at}`,
-            `The ${handWords(shift.hand)} moves ${keysWords(shift.keys)} ${shift.keys > 0 ? 'up' : 'down'}, thumb from ${shift.from} to ${shift.to}; ${time}.`,
+            t('Shift at {{at}}', { at: shift.at }),
+            t('The {{handWords}} moves {{keysWords}} {{which}}, thumb from {{from}} to {{to}}; {{time}}.', {
+                handWords: handWords(shift.hand),
+                keysWords: keysWords(shift.keys),
+                which: shift.keys > 0 ? t('up') : t('down'),
+                from: shift.from,
+                to: shift.to,
+                time,
+            }),
         );
     });
 }
@@ -146,7 +180,7 @@ function lines(report: Report): Finding[] {
         if (rows.length === 0) return [];
         return [
             found(
-                `In the air, ${handWords(hand)}`,
+                t('In the air, {{handWords}}', { handWords: handWords(hand) }),
                 rows.map((row) => row.text).join(' | '),
                 [],
                 rows.map((row) => row.measure),
@@ -168,7 +202,9 @@ export function startWords(report: Report): string {
     return listed(
         HANDS.flatMap((hand) => {
             const first = report.positions.find((position) => position.hand === hand);
-            return first === undefined ? [] : [`${handWords(hand)} in ${first.name}`];
+            return first === undefined
+                ? []
+                : [t('{{handWords}} in {{name}}', { handWords: handWords(hand), name: first.name })];
         }),
     );
 }

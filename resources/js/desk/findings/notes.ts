@@ -1,12 +1,13 @@
 import type { Report } from '../../api';
+import { t } from '../../text';
 import { barOf, type Finding, found, timesWords } from './finding';
 
-const STATUS: Record<string, string> = { new: 'new', shaky: 'still shaky', secure: 'secure' };
+const STATUS: Record<string, string> = { new: t('new'), shaky: t('still shaky'), secure: t('secure') };
 
 /** What is new or shaky, what to ring, what is easily read wrong, and every note of the page with the way to it. */
 export function notes(report: Report): Finding[] {
     const traps = report.traps.map((trap) => ({
-        ...found('Easily read wrong', trap.text, trap.events, trap.events.length > 0 ? [] : [barOf(trap.place)]),
+        ...found(t('Easily read wrong'), trap.text, trap.events, trap.events.length > 0 ? [] : [barOf(trap.place)]),
         thorn: true,
     }));
     const drill =
@@ -14,8 +15,18 @@ export function notes(report: Report): Finding[] {
             ? []
             : [
                   found(
-                      'Before the page is opened',
-                      `Drill ${report.drill.map((one) => `${one.pitch} in the ${one.clef} clef (${one.why})`).join('; ')}.`,
+                      t('Before the page is opened'),
+                      t('Drill {{drill}}.', {
+                          drill: report.drill
+                              .map((one) =>
+                                  t('{{pitch}} in the {{clef}} clef ({{why}})', {
+                                      pitch: one.pitch,
+                                      clef: one.clef,
+                                      why: one.why,
+                                  }),
+                              )
+                              .join('; '),
+                      }),
                       report.notes
                           .filter((note) =>
                               report.drill.some((one) => one.pitch === note.pitch && one.clef === note.clef),
@@ -25,19 +36,31 @@ export function notes(report: Report): Finding[] {
               ];
     const rings = report.rings
         .slice(0, 3)
-        .map((ring) => found(`Ring every ${ring.what}`, `There are ${ring.times} on this page.`, ring.events));
+        .map((ring) =>
+            found(
+                t('Ring every {{what}}', { what: ring.what }),
+                t('There are {{times}} on this page.', { times: ring.times }),
+                ring.events,
+            ),
+        );
     // The hand that plays it: the clef does not say, both hands may be in one.
     const hands = new Map(report.events.map((event) => [event.id, event.hand]));
     const inventory = report.notes.map(
         (note): Finding => ({
             ...found(
                 `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
-                `${timesWords(note.times)}, first at ${note.first}${report.student ? `; ${STATUS[note.status] ?? note.status}` : ''}. ${note.route === note.key ? '' : `Read: ${note.route}. `}Key: ${note.key}.`,
+                t('{{timesWords}}, first at {{first}}{{which}}. {{which2}}Key: {{key}}.', {
+                    timesWords: timesWords(note.times),
+                    first: note.first,
+                    which: report.student ? `; ${STATUS[note.status] ?? note.status}` : '',
+                    which2: note.route === note.key ? '' : t('Read: {{route}}. ', { route: note.route }),
+                    key: note.key,
+                }),
                 note.events,
             ),
             keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
         }),
     );
-    const due = report.landmarks_due === null ? [] : [found('Time for more landmarks', report.landmarks_due, [])];
+    const due = report.landmarks_due === null ? [] : [found(t('Time for more landmarks'), report.landmarks_due, [])];
     return [...drill, ...rings, ...traps, ...due, ...inventory];
 }

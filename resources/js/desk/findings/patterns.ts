@@ -1,4 +1,5 @@
 import type { Report } from '../../api';
+import { t } from '../../text';
 import { barsSaid, capital, type Finding, found, stretch } from './finding';
 
 const between = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
@@ -9,15 +10,22 @@ export function patterns(report: Report): Finding[] {
     const first = learn.order.filter((bar) => bar.serves.length > 1).slice(0, 4);
     const order = first.map((bar) => ({
         ...found(
-            `Learn bar ${bar.measure}`,
-            `and you have ${barsSaid(bar.serves.filter((other) => other !== bar.measure))} too.`,
+            t('Learn bar {{measure}}', { measure: bar.measure }),
+            t('and you have {{barsSaid}} too.', {
+                barsSaid: barsSaid(bar.serves.filter((other) => other !== bar.measure)),
+            }),
             [],
             bar.serves,
         ),
         pair: pairOf(bar.serves),
     }));
     const lines = report.lines.map((line) =>
-        found(`Line ${line.letter}`, `${capital(stretch(line.from, line.to))}.`, [], between(line.from, line.to)),
+        found(
+            t('Line {{letter}}', { letter: line.letter }),
+            `${capital(stretch(line.from, line.to))}.`,
+            [],
+            between(line.from, line.to),
+        ),
     );
     const group = (name: string, groups: number[][]) =>
         groups.map((bars) => ({ ...found(name, `${capital(barsSaid(bars))}.`, [], bars), pair: pairOf(bars) }));
@@ -26,18 +34,18 @@ export function patterns(report: Report): Finding[] {
     return [
         found(
             learn.text,
-            `Bars of its own: ${learn.hands.R} in the right hand, ${learn.hands.L} in the left.`,
+            t('Bars of its own: {{r}} in the right hand, {{l}} in the left.', { r: learn.hands.R, l: learn.hands.L }),
             [],
             learn.order.map((bar) => bar.measure),
         ),
         ...order,
         ...lines,
-        ...group('Right hand the same', without(right.same, bars)),
-        ...group('Left hand the same', without(left.same, bars)),
-        ...group('Right hand, same shape', without(right.shape, [...bars, ...right.same])),
-        ...group('Left hand, same shape', without(left.shape, [...bars, ...left.same])),
-        ...group('Right hand, same rhythm', without(right.rhythm, [...bars, ...right.same, ...right.shape])),
-        ...group('Left hand, same rhythm', without(left.rhythm, [...bars, ...left.same, ...left.shape])),
+        ...group(t('Right hand the same'), without(right.same, bars)),
+        ...group(t('Left hand the same'), without(left.same, bars)),
+        ...group(t('Right hand, same shape'), without(right.shape, [...bars, ...right.same])),
+        ...group(t('Left hand, same shape'), without(left.shape, [...bars, ...left.same])),
+        ...group(t('Right hand, same rhythm'), without(right.rhythm, [...bars, ...right.same, ...right.shape])),
+        ...group(t('Left hand, same rhythm'), without(left.rhythm, [...bars, ...left.same, ...left.shape])),
         ...pieces(report),
     ];
 }
@@ -55,8 +63,12 @@ function pieces(report: Report): Finding[] {
             const [from, to] = [Number.parseInt(chunk.from, 10), Number.parseInt(chunk.to, 10)];
             const also = chunk.serves.slice(1);
             return found(
-                `To practise: ${chunk.kind}`,
-                `${chunk.from} to ${chunk.to}${also.length > 0 ? `; it serves ${also.join(' and ')} too` : ''}.`,
+                t('To practise: {{kind}}', { kind: chunk.kind }),
+                t('{{from}} to {{to}}{{which}}.', {
+                    from: chunk.from,
+                    to: chunk.to,
+                    which: also.length > 0 ? t('; it serves {{also}} too', { also: also.join(' and ') }) : '',
+                }),
                 [],
                 between(from, to),
             );
@@ -72,8 +84,8 @@ function without(groups: number[][], said: number[][]): number[][] {
 export function alike(report: Report, hand: 'right' | 'left', a: number, b: number): string | null {
     const groups = report.equal[hand];
     const together = (of: number[][]) => of.some((bars) => bars.includes(a) && bars.includes(b));
-    if (together(groups.same)) return 'the same';
-    if (together(groups.shape)) return 'the same shape, from another note';
-    if (together(groups.rhythm)) return 'the same rhythm, other notes';
+    if (together(groups.same)) return t('the same');
+    if (together(groups.shape)) return t('the same shape, from another note');
+    if (together(groups.rhythm)) return t('the same rhythm, other notes');
     return null;
 }

@@ -1,5 +1,6 @@
 import type { Report } from '../../api';
 import { handWords, minutes, tempoWords } from '../../shared/words';
+import { t } from '../../text';
 import { capital, type Finding, found, stretch } from './finding';
 
 /** The way the page is learnt, stage by stage. */
@@ -12,11 +13,21 @@ export function stages(report: Report): Finding[] {
         const chunks =
             stage.chunks.length < 2
                 ? ''
-                : ` In ${stage.chunks.length} parts: ${stage.chunks.map(partWords).join(', ')}.`;
+                : t(' In {{chunks}} parts: {{chunks2}}.', {
+                      chunks: stage.chunks.length,
+                      chunks2: stage.chunks.map(partWords).join(', '),
+                  });
         const tempo = stage.tempo === null ? '' : `, ${tempoWords(stage.tempo)}`;
         return found(
             `${i + 1}. ${capital(stage.name)}`,
-            `${stage.do}${chunks} Passes: ${stage.pass}. ${capital(handWords(stage.hand))}${tempo}, ${minutes(stage.minutes)}.`,
+            t('{{do}}{{chunks}} Passes: {{pass}}. {{capital}}{{tempo}}, {{minutes}}.', {
+                do: stage.do,
+                chunks,
+                pass: stage.pass,
+                capital: capital(handWords(stage.hand)),
+                tempo,
+                minutes: minutes(stage.minutes),
+            }),
             [],
             [...bars],
         );
@@ -26,5 +37,7 @@ export function stages(report: Report): Finding[] {
 /** `bars 5 to 8`, `the pickup to bar 4`, `bar 3 into bar 4` where it ends on a first beat. */
 function partWords({ from, to }: { from: string; to: string }): string {
     const [first, last] = [Number.parseInt(from, 10), Number.parseInt(to, 10)];
-    return last > first && to === `${last}.1` ? `${stretch(first, last - 1)} into bar ${last}` : stretch(first, last);
+    return last > first && to === `${last}.1`
+        ? t('{{stretch}} into bar {{last}}', { stretch: stretch(first, last - 1), last })
+        : stretch(first, last);
 }

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { t } from '../../text';
 import { Gatherer, readMessage } from './messages';
 import type { MidiSource } from './source';
 import { StandIn } from './standIn';
@@ -8,7 +9,7 @@ const standIn = new StandIn();
 function fromInput(input: MIDIInput): MidiSource {
     return {
         id: input.id,
-        name: input.name ?? 'MIDI keyboard',
+        name: input.name ?? t('MIDI keyboard'),
         listen: (listener) => {
             const take = (event: MIDIMessageEvent) => event.data !== null && listener(event.data);
             input.addEventListener('midimessage', take as EventListener);
@@ -29,7 +30,9 @@ export function useMidi(onChord: (keys: number[]) => void) {
     const look = async () => {
         if (navigator.requestMIDIAccess === undefined) {
             setTrouble(
-                'This browser cannot hear MIDI keyboards. The stand-in and the keys on the screen work all the same.',
+                t(
+                    'This browser cannot hear MIDI keyboards. The stand-in and the keys on the screen work all the same.',
+                ),
             );
             return;
         }
@@ -39,14 +42,16 @@ export function useMidi(onChord: (keys: number[]) => void) {
                 const found = [...access.inputs.values()].map(fromInput);
                 setSources([...found, standIn]);
                 setTrouble(
-                    found.length === 0 ? 'No MIDI keyboard is connected. Plug one in, and it appears here.' : null,
+                    found.length === 0 ? t('No MIDI keyboard is connected. Plug one in, and it appears here.') : null,
                 );
                 if (found[0] !== undefined) setChosen((before) => before ?? found[0]?.id ?? null);
             };
             access.onstatechange = read;
             read();
         } catch {
-            setTrouble('The browser was told not to listen to MIDI keyboards. Allow it in the settings of this page.');
+            setTrouble(
+                t('The browser was told not to listen to MIDI keyboards. Allow it in the settings of this page.'),
+            );
         }
     };
     useEffect(() => {

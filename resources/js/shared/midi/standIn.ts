@@ -1,3 +1,4 @@
+import { t } from '../../text';
 import type { MidiSource } from './source';
 
 /** A recorded take: keys that go down together, and how many milliseconds after the start. */
@@ -9,9 +10,9 @@ export interface Take {
 const evenly = (keys: number[][], every: number) => keys.map((together, i) => ({ at: i * every, keys: together }));
 
 export const TAKES: Take[] = [
-    { name: 'Five steps up', strikes: evenly([[60], [62], [64], [65], [67]], 240) },
+    { name: t('Five steps up'), strikes: evenly([[60], [62], [64], [65], [67]], 240) },
     {
-        name: 'Three chords',
+        name: t('Three chords'),
         strikes: evenly(
             [
                 [60, 64, 67],
@@ -21,8 +22,8 @@ export const TAKES: Take[] = [
             400,
         ),
     },
-    { name: 'Left hand, down and up', strikes: evenly([[55], [53], [52], [50], [48], [50], [52], [55]], 240) },
-    { name: 'A black key', strikes: evenly([[62], [66], [69], [66]], 240) },
+    { name: t('Left hand, down and up'), strikes: evenly([[55], [53], [52], [50], [48], [50], [52], [55]], 240) },
+    { name: t('A black key'), strikes: evenly([[62], [66], [69], [66]], 240) },
 ];
 
 const HELD = 180;
@@ -30,7 +31,7 @@ const HELD = 180;
 /** Stands in for a MIDI keyboard: it sends the messages that one would, from recorded takes. */
 export class StandIn implements MidiSource {
     readonly id = 'stand-in';
-    readonly name = 'Stand-in keyboard';
+    readonly name = t('Stand-in keyboard');
     private readonly listeners = new Set<(bytes: ArrayLike<number>) => void>();
 
     listen(listener: (bytes: ArrayLike<number>) => void): () => void {

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { t } from '../../text';
 import { Gatherer } from '../midi/messages';
 
 interface Props {
@@ -35,7 +36,7 @@ export function Piano({ from, to, onChord, marked = [] }: Props) {
     };
     return (
         // biome-ignore lint/a11y/useSemanticElements: a fieldset would draw a frame around the keys
-        <div className="piano" role="group" aria-label="Piano keys" onKeyDown={move}>
+        <div className="piano" role="group" aria-label={t('Piano keys')} onKeyDown={move}>
             {all.map((key) => {
                 const before = whites.filter((white) => white < key).length;
                 const black = isBlack(key);

@@ -1,5 +1,6 @@
 import { type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Report } from '../../api';
+import { t } from '../../text';
 import { BarButtons } from './BarButtons';
 import { beatAt, beatLines, boxesOf, type Range, rangeOf } from './beats';
 import { noteAt, type Places } from './places';
@@ -30,7 +31,12 @@ export function MusicLayer({ report, places, bars, slipped, range, onBar, onNote
         <>
             <BarButtons
                 places={places}
-                label={(i) => `Bar ${report.bars[i]?.measure}${slipped?.has(i) ? ', slip noted' : ''}`}
+                label={(i) =>
+                    t('Bar {{measure}}{{which}}', {
+                        measure: report.bars[i]?.measure,
+                        which: slipped?.has(i) ? t(', slip noted') : '',
+                    })
+                }
                 state={(i) => (bars.has(i) ? 'chosen' : slipped?.has(i) ? 'slip' : 'plain')}
                 choose={onBar}
             />

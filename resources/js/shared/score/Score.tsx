@@ -1,5 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { memo, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
+import { t } from '../../text';
 import { Waiting } from '../Notes';
 import { Newest } from '../newest';
 import { engraveAll } from './engrave';
@@ -60,8 +61,8 @@ export function Score({
             data-above={rows.above > 0 ? 'yes' : undefined}
             data-stamp={shown}
         >
-            {error !== null && <p role="alert">The music could not be engraved: {error}.</p>}
-            {drawn === null && error === null && <Waiting what="Engraving…" />}
+            {error !== null && <p role="alert">{t('The music could not be engraved: {{error}}.', { error })}</p>}
+            {drawn === null && error === null && <Waiting what={t('Engraving…')} />}
             {drawn !== null && (
                 // biome-ignore lint/a11y/useKeyWithClickEvents: the text beside it is the way by keys
                 <div

@@ -1,4 +1,5 @@
 import type { Report } from '../../api';
+import { t } from '../../text';
 import type { Box, Places } from './places';
 
 /** From a beat to a beat, both included: measures by index, beats counted from 1. */
@@ -89,11 +90,19 @@ export function rangeWords(report: Report, range: Range): string {
     if (first === undefined || last === undefined) return '';
     if (range.first === range.last) {
         const whole = range.from === first.first && range.to === last.last;
-        const beats = range.from === range.to ? `beat ${range.from}` : `beats ${range.from} to ${range.to}`;
-        return `bar ${first.measure}${whole ? '' : `, ${beats}`}`;
+        const beats =
+            range.from === range.to
+                ? t('beat {{from}}', { from: range.from })
+                : t('beats {{from}} to {{to}}', { from: range.from, to: range.to });
+        return t('bar {{measure}}{{which}}', { measure: first.measure, which: whole ? '' : `, ${beats}` });
     }
     const whole = range.from === first.first && range.to === last.last;
     return whole
-        ? `bars ${first.measure} to ${last.measure}`
-        : `bar ${first.measure}, beat ${range.from} to bar ${last.measure}, beat ${range.to}`;
+        ? t('bars {{measure}} to {{measure2}}', { measure: first.measure, measure2: last.measure })
+        : t('bar {{measure}}, beat {{from}} to bar {{measure2}}, beat {{to}}', {
+              measure: first.measure,
+              from: range.from,
+              measure2: last.measure,
+              to: range.to,
+          });
 }

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Group, SegmentedControl, Text } from '@mantine/core';
 import { memo, useEffect, useRef, useState } from 'react';
 import { type Api, type Playback, wordsOf } from '../../api';
+import { t } from '../../text';
 import { type beatAt, schedule, type Wish } from './beats';
 import { showAlone } from './lights';
 import styles from './Player.module.css';
@@ -50,35 +51,35 @@ export const Player = memo(function Player({
     const sounds = state === 'playing' || state === 'silent';
     const known = typeof playback === 'function' ? null : playback;
     return (
-        <fieldset className={styles.player} aria-label="Listen">
+        <fieldset className={styles.player} aria-label={t('Listen')}>
             <Group gap="sm" align="center">
                 <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={sounds}>
-                    {sounds ? 'Stop' : `Play${what === undefined ? '' : ` ${what}`}`}
+                    {sounds ? t('Stop') : t('Play{{which}}', { which: what === undefined ? '' : ` ${what}` })}
                 </Button>
                 <SegmentedControl
                     size={large ? 'md' : 'xs'}
-                    aria-label="Hands"
+                    aria-label={t('Hands')}
                     value={wish.hands}
                     onChange={(hands) => setWish({ ...wish, hands: hands as Wish['hands'] })}
                     data={[
-                        { value: 'R', label: 'Right' },
-                        { value: 'L', label: 'Left' },
-                        { value: 'both', label: 'Both' },
-                        ...(large ? [{ value: 'none', label: 'Only the beat' }] : []),
+                        { value: 'R', label: t('Right') },
+                        { value: 'L', label: t('Left') },
+                        { value: 'both', label: t('Both') },
+                        ...(large ? [{ value: 'none', label: t('Only the beat') }] : []),
                     ]}
                 />
                 <TempoSteps tempo={wish.tempo} rungs={rungs} setTempo={setTempo} size={size} />
                 <Checkbox
-                    label="Count in"
+                    label={t('Count in')}
                     checked={wish.countIn}
                     onChange={(event) => setWish({ ...wish, countIn: event.currentTarget.checked })}
                 />
                 <Checkbox
-                    label="Metronome"
+                    label={t('Metronome')}
                     checked={wish.metronome}
                     onChange={(event) => setWish({ ...wish, metronome: event.currentTarget.checked })}
                 />
-                <Checkbox label="Loop" checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
+                <Checkbox label={t('Loop')} checked={loop} onChange={(event) => setLoop(event.currentTarget.checked)} />
             </Group>
             {large && sounds && <Beat beat={beat} />}
             <PlayerWords counts={wish.countIn ? known : null} silent={state === 'silent'} trouble={trouble} />
@@ -177,13 +178,13 @@ function TempoSteps({ tempo, rungs, setTempo, size }: TempoProps) {
     };
     return (
         <Group gap={6} wrap="nowrap">
-            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-1)} aria-label="Slower">
+            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(-1)} aria-label={t('Slower')}>
                 −
             </Button>
             <Text fw={700} miw="2.2rem" ta="center" aria-live="polite">
                 {tempo}
             </Text>
-            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(1)} aria-label="Faster">
+            <Button variant="default" size={size} px="sm" onClick={() => tempoBy(1)} aria-label={t('Faster')}>
                 +
             </Button>
         </Group>
@@ -196,12 +197,15 @@ function PlayerWords({ counts, silent, trouble }: { counts: Playback | null; sil
         <>
             {counts !== null && counts.counts.length > 0 && (
                 <Text size="sm" className="faint" mt={4}>
-                    Count in {counts.counts.join(' ')}, then play on {counts.enter}.
+                    {t('Count in {{counts}}, then play on {{enter}}.', {
+                        counts: counts.counts.join(' '),
+                        enter: counts.enter,
+                    })}
                 </Text>
             )}
             {silent && (
                 <Text size="sm" role="status">
-                    This device gives no sound. The notes light up all the same: count aloud and play along.
+                    {t('This device gives no sound. The notes light up all the same: count aloud and play along.')}
                 </Text>
             )}
             {trouble !== null && (

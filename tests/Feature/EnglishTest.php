@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\English;
+use Carbon\CarbonImmutable;
+use Nasturtium\Core\Counting\NoteWords;
+use Tests\Fixtures;
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->own->studio->update(['words' => 'us']);
+    $this->actingAs($this->own->teacher->refresh());
+});
+
+afterEach(fn () => app()->setLocale('en'));
+
+test('what the product says to a studio with American words has them', function (): void {
+    $own = $this->own;
+    $task = $own->task('Tap and count');
+    $week = $this->getJson("/api/weeks/{$own->week->id}")->assertOk()->json('tasks');
+    expect(array_column($week, null, 'id')[$task->id]['bars'][0]['label'])->toStartWith('measures ');
+    $report = $this->getJson("/api/pieces/{$own->piece->id}/breakdown")->assertOk()->json('report');
+    expect($report['learn']['text'])->toContain(' measures')
+        ->and($this->getJson("/api/lessons/{$own->lesson->id}")->assertOk()->json('slips.0.place'))->toBe('measure 2');
+    $this->postJson("/api/lessons/{$own->lesson->id}/slips", ['taskId' => $task->id, 'kind' => 'beat-lost', 'measure' => 99, 'hand' => 'R'])
+        ->assertJsonPath('errors.measure.0', 'The piece of this task has no such measure.');
+    $this->postJson("/api/students/{$own->student->id}/lesson-changes", ['state' => 'moved', 'slotOn' => '2031-05-12', 'heldOn' => '2020-05-14'])
+        ->assertJsonPath('errors.heldOn.0', 'Choose a day from May 5, 2030 to May 5, 2032.');
+    $this->getJson('/api/home/week', ['Authorization' => "Bearer {$own->token}"])->assertOk()->assertJsonPath('words', 'us');
+});
+
+test('what a teacher has typed stays as she typed it, and what is kept is kept in one variety', function (): void {
+    $own = $this->own;
+    $task = $own->task('Warm-up');
+    $task->update(['instruction' => 'Bars of gold, to be practised.']);
+    $remedy = $own->task('Tap and count');
+    $remedy->update(['instruction' => 'Tap these bars and count aloud.']);
+    $said = array_column($this->getJson("/api/weeks/{$own->week->id}")->json('tasks'), 'instruction', 'id');
+    expect($said[$task->id])->toBe('Bars of gold, to be practised.')
+        ->and($said[$remedy->id])->toBe('Tap these measures and count aloud.')
+        ->and($remedy->refresh()->instruction)->toBe('Tap these bars and count aloud.');
+    $own->studio->update(['words' => 'uk']);
+    expect(array_column($this->getJson("/api/weeks/{$own->week->id}")->json('tasks'), 'instruction', 'id')[$remedy->id])->toBe('Tap these bars and count aloud.');
+});
+
+test('days are written as they are there', function (NoteWords $words, array $said): void {
+    English::speak($words);
+    $day = CarbonImmutable::parse('2031-11-07');
+    expect([English::shortDay($day), English::day($day), English::weekday($day), English::date($day)])->toBe($said)
+        ->and(English::words())->toBe($words);
+})->with([
+    [NoteWords::British, ['7 Nov', '7 November', 'Friday, 7 November', '7 November 2031']],
+    [NoteWords::American, ['Nov 7', 'November 7', 'Friday, November 7', 'November 7, 2031']],
+]);
