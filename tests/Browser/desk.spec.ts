@@ -81,7 +81,7 @@ test('words of two lenses keep clear of each other and of the music', async ({ p
 
 test('a press on a note finds its sentence, and a bar is seen beside its equal', async ({ page }) => {
     await openDesk(page, 'Uphill on a Saturday');
-    await page.keyboard.press('n');
+    await page.keyboard.press('o');
     await page.waitForTimeout(600);
     const note = await noteAt(page, 2);
     await page.mouse.click(note.x, note.y);

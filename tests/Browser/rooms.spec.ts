@@ -85,7 +85,7 @@ test('a finding lights its notes, a bar tells what is in it, and a student’s r
     await engraved(page);
     const findings = page.getByRole('complementary');
     await expect(findings).toContainText('Both hands in one clef');
-    await page.keyboard.press('n');
+    await page.keyboard.press('o');
     await findings.getByRole('button', { name: /^B4/ }).click();
     await expect(page.locator('g.note[data-lit]')).toHaveCount(6);
     await findings.getByRole('button', { name: /^B4/ }).click();

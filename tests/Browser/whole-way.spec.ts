@@ -61,7 +61,7 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await engraved(page);
         const findings = page.getByRole('complementary');
         await expect(findings).toContainText('1 2 3 4, then play on 1.');
-        await page.keyboard.press('n');
+        await page.keyboard.press('o');
         await expect(findings).toContainText('from middle C up: C D');
         await page.keyboard.press('j');
         await expect(page.locator('[data-lit]')).not.toHaveCount(0);

@@ -21,7 +21,7 @@ export function LensBar({ desk }: { desk: DeskState }) {
                         onClick={(event) => (event.shiftKey ? desk.lookWith(one.name) : desk.look(one.name))}
                     >
                         {over && '+ '}
-                        {one.name} ({one.key})
+                        {one.label} ({one.key})
                     </Button>
                 );
             })}

@@ -80,7 +80,7 @@ function Sheet({ data, studio, search, set }: Props) {
                     allowDeselect={false}
                     value={lens}
                     onChange={(next) => set({ lens: next ?? lens, kind: 'lens' })}
-                    data={LENSES.map((one) => one.name)}
+                    data={LENSES.map(({ name, label }) => ({ value: name, label }))}
                 />
                 {kinds.length > 1 && (
                     <SegmentedControl

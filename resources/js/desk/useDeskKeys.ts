@@ -10,12 +10,12 @@ export function useDeskKeys(desk: DeskState, pieceId: number, sheet: string) {
     useKeys([
         ...LENSES.map((one) => ({
             key: one.key,
-            does: t('look at: {{name}}', { name: one.name }),
+            does: t('look at: {{name}}', { name: one.label }),
             run: () => desk.look(one.name),
         })),
         ...LENSES.map((one) => ({
             key: one.key.toUpperCase(),
-            does: t('lay over it: {{name}}', { name: one.name }),
+            does: t('lay over it: {{name}}', { name: one.label }),
             run: () => desk.lookWith(one.name),
         })),
         { key: 'j', does: t('next finding'), run: () => desk.nextFinding(1) },

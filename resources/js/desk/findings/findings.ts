@@ -1,4 +1,5 @@
 import type { Report } from '../../api';
+import { t } from '../../text';
 import { counts } from './counts';
 import type { Finding } from './finding';
 import { fingers } from './fingers';
@@ -13,15 +14,15 @@ export type { Finding } from './finding';
 
 /** What a page can be looked at through: its name, its key, and what it finds. */
 export const LENSES = [
-    { name: 'look over', key: 'l', finds: lookOver },
-    { name: 'notes', key: 'n', finds: notes },
-    { name: 'fingers', key: 'f', finds: fingers },
-    { name: 'counts', key: 'c', finds: counts },
-    { name: 'hands', key: 'h', finds: hands },
-    { name: 'patterns', key: 'p', finds: patterns },
-    { name: 'trouble', key: 't', finds: trouble },
-    { name: 'stages', key: 's', finds: stages },
-] as const satisfies readonly { name: string; key: string; finds: (report: Report) => Finding[] }[];
+    { name: 'look over', label: t('look over'), key: 'l', finds: lookOver },
+    { name: 'notes', label: t('notes'), key: 'o', finds: notes },
+    { name: 'fingers', label: t('fingers'), key: 'f', finds: fingers },
+    { name: 'counts', label: t('counts'), key: 'c', finds: counts },
+    { name: 'hands', label: t('hands'), key: 'h', finds: hands },
+    { name: 'patterns', label: t('patterns'), key: 'p', finds: patterns },
+    { name: 'trouble', label: t('trouble'), key: 't', finds: trouble },
+    { name: 'stages', label: t('stages'), key: 's', finds: stages },
+] as const satisfies readonly { name: string; label: string; key: string; finds: (report: Report) => Finding[] }[];
 
 export type Lens = (typeof LENSES)[number]['name'];
 
