@@ -46,7 +46,7 @@ const forget = (page) =>
         asked.onerror = () => done();
     }));
 
-const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
 await watch(desk);
 const page = await desk.newPage();
 await page.goto(`${base}/sign-in`);
@@ -121,7 +121,7 @@ const token = await page.evaluate(async () => {
 if (token === null) {
     console.log('No plan that was sent has music for today: home is not measured.');
 } else {
-    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, deviceScaleFactor: 2 });
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, deviceScaleFactor: 2, locale: 'en-GB' });
     await watch(phone);
     const home = await phone.newPage();
     await (await phone.newCDPSession(home)).send('Emulation.setCPUThrottlingRate', { rate: 4 });
@@ -133,7 +133,7 @@ if (token === null) {
         await home.waitForTimeout(i === 0 ? 25_000 : 3000);
         const pressed = await home.evaluate(() => {
             window.came.note = undefined;
-            const line = [...document.querySelectorAll('ol button')].find((one) => /bars?/.test(one.textContent));
+            const line = [...document.querySelectorAll('ol button')].find((one) => /(bar|measure)s?/.test(one.textContent));
             const at = performance.now();
             line.click();
             return at;

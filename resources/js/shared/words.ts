@@ -66,7 +66,8 @@ export function handWords(hand: Api['Hand'] | null): string {
 
 /** `bars 1–4, 5–8` */
 export function barsWords(bars: readonly { label: string }[]): string {
-    const labels = bars.map((of) => of.label.replace(/^bars? /, ''));
+    const named = new RegExp(`^(${t('bars')}|${t('bar')}) `);
+    const labels = bars.map((of) => of.label.replace(named, ''));
     if (labels.length === 0) return '';
     return `${labels.length === 1 && !labels[0]?.includes('–') ? t('bar') : t('bars')} ${labels.join(', ')}`;
 }

@@ -111,9 +111,17 @@ describe('texts', () => {
                 dates.clockTime('15:45'),
                 dates.clockTime('00:05'),
                 dates.clockTime('12:00'),
+                dates.barsWords([{ label: kept === 'us' ? 'measures 1–4' : 'bars 1–4' }]),
             ];
         };
-        expect(await said('uk')).toEqual(['Monday 5 May', '27 Nov 2031', '15:45', '00:05', '12:00']);
-        expect(await said('us')).toEqual(['Monday, May 5', 'Nov 27, 2031', '3:45 pm', '12:05 am', '12:00 pm']);
+        expect(await said('uk')).toEqual(['Monday 5 May', '27 Nov 2031', '15:45', '00:05', '12:00', 'bars 1–4']);
+        expect(await said('us')).toEqual([
+            'Monday, May 5',
+            'Nov 27, 2031',
+            '3:45 pm',
+            '12:05 am',
+            '12:00 pm',
+            'measures 1–4',
+        ]);
     });
 });
