@@ -18,9 +18,9 @@ enum Grid: string implements Choice
     public function label(): string
     {
         return match ($this) {
-            self::Quarters => 'Quarters',
-            self::Eighths => 'Eighths',
-            self::Sixteenths => 'Sixteenths',
+            self::Quarters => 'Crotchets',
+            self::Eighths => 'Quavers',
+            self::Sixteenths => 'Semiquavers',
             self::Triplets => 'Triplets',
         };
     }

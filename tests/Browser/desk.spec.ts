@@ -33,7 +33,7 @@ test('a page of two lines fits the screen with any two lenses, and every lens ha
     const findings = page.getByRole('complementary');
     for (const [key, name] of Object.entries({
         l: 'look over',
-        n: 'notes',
+        o: 'notes',
         f: 'fingers',
         c: 'counts',
         h: 'hands',
@@ -46,7 +46,7 @@ test('a page of two lines fits the screen with any two lenses, and every lens ha
         await page.keyboard.press('j');
         await expect(findings.getByRole('button', { pressed: true }).first()).toBeVisible();
     }
-    for (const two of ['fC', 'nC', 'fH', 'nT']) {
+    for (const two of ['fC', 'oC', 'fH', 'oT']) {
         await page.keyboard.press(two.charAt(0));
         await page.keyboard.press(two.charAt(1));
         await expect(page.getByRole('toolbar').getByRole('button', { pressed: true })).toHaveCount(2);

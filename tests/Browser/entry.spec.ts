@@ -62,7 +62,7 @@ test('a piano by keys and a MIDI keyboard type at the cursor, with the lengths i
     await expect(page.getByRole('button', { name: 'F sharp 4' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect.poll(() => typedText(page)).toBe('R: @c4 q c f+');
-    await page.getByRole('button', { name: 'Half' }).click();
+    await page.getByRole('button', { name: 'Minim' }).click();
     await page.getByRole('button', { name: 'E 4', exact: true }).click();
     await expect.poll(() => typedText(page)).toBe('R: @c4 q c f+ h e');
     await page.getByRole('button', { name: 'Tie' }).click();
@@ -211,7 +211,7 @@ test('a piece goes out as MIDI and comes in again as a start', async ({ page }) 
     await page.setInputFiles('input[type=file]', { name: 'gate.mid', mimeType: 'audio/midi', buffer: bytes });
     const dialog = page.getByRole('dialog');
     await dialog.getByRole('combobox', { name: 'Lay the notes on a grid of' }).click();
-    await page.getByRole('option', { name: 'Quarters' }).click();
+    await page.getByRole('option', { name: 'Crotchets' }).click();
     await dialog.getByRole('button', { name: 'Type on from it' }).click();
     await expect.poll(() => typedText(page)).toContain('R: qc e c e | he g');
 });

@@ -99,11 +99,11 @@ final readonly class Token
             isset($parts['voltatyped']) => 'A first ending is [1, a second [2. For finger '.trim($typed, '|.').' put a space after the bar line: | '.trim($typed, '|.').'.',
             isset($parts['slurtyped']) => 'A slur is _ after its first and its last note: 1_ 2 3_. Brackets hold a chord; put a space before one.',
             isset($parts['figure']) => match ($typed) {
-                '8' => 'An eighth is v, as in v1 2. Fingers are 1 to 5.',
+                '8' => 'Half of q is v, as in v1 2. Fingers are 1 to 5.',
                 '0' => 'A rest is r. Fingers are 1 to 5.',
-                default => 'Fingers are 1 to 5. Lengths are letters: w h q v x, from a whole note to a sixteenth.',
+                default => 'Fingers are 1 to 5. Lengths are letters: w h q v x, from the longest to the shortest.',
             },
-            isset($parts['slash']) => 'Lengths are letters: w h q v x, from a whole note to a sixteenth. A time signature is [time 3/4].',
+            isset($parts['slash']) => 'Lengths are letters: w h q v x, from the longest to the shortest. A time signature is [time 3/4].',
             default => null,
         };
     }

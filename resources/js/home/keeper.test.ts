@@ -37,8 +37,13 @@ function ask(path: string, how: { token?: string; mode?: string } = {}): Promise
     );
     Object.defineProperty(request, 'mode', { value: how.mode ?? 'cors' });
     let answer: Promise<Response> | undefined;
-    handlers.get('fetch')?.({ request, respondWith: (given: Promise<Response>) => (answer = given) });
-    return answer ?? Promise.resolve(undefined);
+    let later: Promise<void> = Promise.resolve();
+    handlers.get('fetch')?.({
+        request,
+        respondWith: (given: Promise<Response>) => (answer = given),
+        waitUntil: (work: Promise<void>) => (later = work),
+    });
+    return (answer ?? Promise.resolve(undefined)).then((given) => later.then(() => given));
 }
 
 async function keep(paths: string[]): Promise<void> {
@@ -95,6 +100,30 @@ describe('the keeper of the home side', () => {
         expect(await body(ask('/home/a-link', { mode: 'navigate' }))).toBe('fresh /home/a-link');
         expect(await ask('/weeks/4', { mode: 'navigate' })).toBeUndefined();
         expect(await ask('/api/this-week')).toBeUndefined();
+    });
+
+    it('keeps the page and the files it has until those of a new build are all there', async () => {
+        const built = (name: string) => async (request: Request) => {
+            const path = new URL(request.url).pathname;
+            return new Response(path === '/home/a-link' ? `<script src="/build/assets/${name}.js">` : `fresh ${path}`);
+        };
+        network = built('old');
+        await ask('/home/a-link', { mode: 'navigate' });
+        await keep(['/home/a-link', '/build/assets/old.js']);
+        network = async (request) => {
+            if (request.url.endsWith('new.js')) throw new TypeError('cut off');
+            return built('new')(request);
+        };
+        await ask('/home/a-link', { mode: 'navigate' });
+        await keep(['/build/assets/new.js']);
+        network = offline;
+        expect(await body(ask('/home/a-link', { mode: 'navigate' }))).toContain('old.js');
+        expect(await body(ask('/build/assets/old.js'))).toBe('fresh /build/assets/old.js');
+        network = built('new');
+        await ask('/home/a-link', { mode: 'navigate' });
+        network = offline;
+        expect(await body(ask('/home/a-link', { mode: 'navigate' }))).toContain('new.js');
+        expect(await body(ask('/build/assets/new.js'))).toBe('fresh /build/assets/new.js');
     });
 
     it('fetches files of a build once, and drops those of an older one', async () => {
