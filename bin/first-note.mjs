@@ -1,5 +1,6 @@
 #!/usr/bin/env node
 // Measures how long the eye waits, in the browser, on a running demo studio: node bin/first-note.mjs http://127.0.0.1:8000
+// (what else the browser is to be told, as the certificate of a server that is tried out, stands in BROWSER_ARGS, divided by semicolons):
 //   from the address of a page to its first note, of a page seen before and of one never seen;
 //   within the application, likewise; beside the bare route of the same server, in the same run;
 //   at home on a phone slowed fourfold: to the day, and from there to the music of a task.
@@ -12,7 +13,7 @@ const NOTE = '.score svg g.note';
 
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', ...(process.env.BROWSER_ARGS ?? '').split(';').filter(Boolean)],
 });
 
 /** Notes when something first stands on the page, by the clock of the page. */
