@@ -14,8 +14,8 @@ const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 });
-const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-GB' });
 const page = await desk.newPage();
 const hand = await phone.newPage();
 for (const one of [page, hand]) {
@@ -61,7 +61,7 @@ const views = {
     ...Object.fromEntries(
         [
             ['look-over', 'l'],
-            ['notes', 'n'],
+            ['notes', 'o'],
             ['fingers', 'f'],
             ['counts', 'c'],
             ['hands', 'h'],

@@ -131,7 +131,7 @@ test('a finger is overruled and the rest follows; it is undone', async ({ page }
     await expect(page.getByRole('region', { name: 'Your finger' })).toBeVisible();
     await page.keyboard.press('4');
     await expect(page.locator('.score-mark[data-from="teacher"]')).toHaveText(['4']);
-    await expect(page.getByRole('complementary')).toContainText('Shift at 1.4');
+    await expect(page.getByRole('complementary')).toContainText('Shift at bar 1, beat 4');
     await page.keyboard.press('u');
     await expect(page.locator('.score-mark[data-from="teacher"]')).toHaveCount(0);
     expect(await marks()).toEqual(before);

@@ -10,16 +10,23 @@ type Progress = Api['ProgressResource'];
 
 const HEIGHT = 200;
 
-interface WeekBarsProps {
+interface WeekBarsProps<Row> {
     about: string;
-    data: Record<string, string | number>[];
-    series: { name: string; color: string }[];
+    data: Row[];
+    /** `name` is the field of the data. */
+    series: { name: keyof Row & string; label: string; color: string }[];
     stacked?: boolean;
     unit?: string;
 }
 
 /** Bars for each week. */
-function WeekBars({ about, data, series, stacked = false, unit = '' }: WeekBarsProps) {
+function WeekBars<Row extends Record<string, string | number>>({
+    about,
+    data,
+    series,
+    stacked = false,
+    unit = '',
+}: WeekBarsProps<Row>) {
     return (
         <div role="img" aria-label={t('{{about}}, week by week; the numbers are below', { about })}>
             <BarChart
@@ -48,8 +55,8 @@ export function PracticeChart({ weeks }: { weeks: Progress['weeks'] }) {
                     practised,
                 }))}
                 series={[
-                    { name: t('planned'), color: 'var(--rule)' },
-                    { name: t('practised'), color: 'var(--leaf)' },
+                    { name: 'planned', label: t('planned'), color: 'var(--rule)' },
+                    { name: 'practised', label: t('practised'), color: 'var(--leaf)' },
                 ]}
                 unit={t(' min')}
             />
@@ -76,8 +83,8 @@ export function KnowledgeChart({ weeks }: { weeks: Progress['weeks'] }) {
                 about={t('Secure and shaky notes')}
                 data={weeks.map(({ startsOn, secure, shaky }) => ({ week: shortDate(startsOn), secure, shaky }))}
                 series={[
-                    { name: t('secure'), color: 'var(--leaf)' },
-                    { name: t('shaky'), color: 'var(--thorn)' },
+                    { name: 'secure', label: t('secure'), color: 'var(--leaf)' },
+                    { name: 'shaky', label: t('shaky'), color: 'var(--thorn)' },
                 ]}
                 stacked
             />

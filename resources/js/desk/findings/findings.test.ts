@@ -50,8 +50,8 @@ describe('what is said beside the music', () => {
     it('lays positions on the keyboard and tells each shift with the time for it', () => {
         const found = findingsOf(PAGE, 'fingers');
         expect(named(found, 'Right hand: C position')?.keys?.map((key) => key.midi)).toEqual([60, 62, 64, 65, 67]);
-        expect(named(found, 'Shift at 4.1')).toMatchObject({ thorn: true });
-        expect(named(found, 'Shift at 4.1')?.text).toBe(
+        expect(named(found, 'Shift at bar 4, beat 1')).toMatchObject({ thorn: true });
+        expect(named(found, 'Shift at bar 4, beat 1')?.text).toBe(
             'The right hand moves 4 keys up, thumb from C4 to G4; 2 beats from note to note, no rest.',
         );
         expect(named(found, 'In the air, right hand')?.text).toBe('1 | 1 2 3 | 5 4 3 | 1 2 3 | 1 2 3 | 1 2 3 | 1');

@@ -156,7 +156,7 @@ function shifts(report: Report): At[] {
             report,
             shift.hand,
             shift.at,
-            t('Shift at {{at}}', { at: shift.at }),
+            t('Shift at {{at}}', { at: placeWords(shift.at) }),
             t('The {{handWords}} moves {{keysWords}} {{which}}, thumb from {{from}} to {{to}}; {{time}}.', {
                 handWords: handWords(shift.hand),
                 keysWords: keysWords(shift.keys),

@@ -1,6 +1,6 @@
 import type { Report } from '../../api';
 import { t } from '../../text';
-import { barOf, type Finding, found } from './finding';
+import { barOf, type Finding, found, placeWords } from './finding';
 
 /** What a teacher would point at before a note is played, in her order; then what does not add up. */
 export function lookOver(report: Report): Finding[] {
@@ -12,7 +12,9 @@ export function lookOver(report: Report): Finding[] {
         ...(one.thorn ? { thorn: true } : {}),
     }));
     const checks = report.checks.map((check) => ({
-        ...found(t('Check at {{place}}', { place: check.place }), check.text, check.events, [barOf(check.place)]),
+        ...found(t('Check at {{place}}', { place: placeWords(check.place) }), check.text, check.events, [
+            barOf(check.place),
+        ]),
         thorn: true,
     }));
     return [...traps, ...pointed, ...checks];

@@ -1,6 +1,6 @@
 import type { Report } from '../../api';
 import { t } from '../../text';
-import { barOf, type Finding, found, timesWords } from './finding';
+import { barOf, type Finding, found, placeWords, timesWords } from './finding';
 
 const STATUS: Record<string, string> = { new: t('new'), shaky: t('still shaky'), secure: t('secure') };
 
@@ -51,7 +51,7 @@ export function notes(report: Report): Finding[] {
                 `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
                 t('{{timesWords}}, first at {{first}}{{which}}. {{which2}}Key: {{key}}.', {
                     timesWords: timesWords(note.times),
-                    first: note.first,
+                    first: placeWords(note.first),
                     which: report.student ? `; ${STATUS[note.status] ?? note.status}` : '',
                     which2: note.route === note.key ? '' : t('Read: {{route}}. ', { route: note.route }),
                     key: note.key,
