@@ -53,3 +53,9 @@ test('days are written as they are there', function (NoteWords $words, array $sa
     [NoteWords::British, ['7 Nov', '7 November', 'Friday, 7 November', '7 November 2031']],
     [NoteWords::American, ['Nov 7', 'November 7', 'Friday, November 7', 'November 7, 2031']],
 ]);
+
+test('a rule that is broken is told in words, whatever the English', function (string $words): void {
+    $this->own->studio->update(['words' => $words]);
+    $told = $this->postJson('/api/students', ['firstName' => str_repeat('a', 61)])->assertUnprocessable()->json('errors.firstName.0');
+    expect($told)->toBe('First name: use 60 letters or fewer.');
+})->with(['us', 'uk']);
