@@ -71,7 +71,6 @@ final class BenchCommand extends Command
         $before = null;
         $page = $this->tune(self::PAGE);
         $this->line('');
-        $this->line(sprintf('A page of %d bars is broken down in %.1f ms of processor time.', self::PAGE, $this->least($rounds, static fn () => $breakDown($page, new Settings()), self::processor(...))));
         $this->line(sprintf('%-10s %12s %10s %12s %10s   %s', 'bars', 'breakdown', 'growth', 'read file', 'growth', 'processor time'));
         foreach (self::LENGTHS as $bars) {
             $score = $this->tune($bars);
@@ -85,6 +84,7 @@ final class BenchCommand extends Command
             $this->line(sprintf('%-10d %12.1f %10s %12.1f %10s', $bars, $took[0], $growth[0], $took[1], $growth[1]));
             $before = $took;
         }
+        $this->line(sprintf('A page of %d bars is broken down in %.1f ms of processor time.', self::PAGE, $this->least($rounds, static fn () => $breakDown($page, new Settings()), self::processor(...))));
         $this->line($linear ? 'Linear: at most x'.self::MOST_GROWTH.' for ten times the bars.' : 'More than x'.self::MOST_GROWTH.' for ten times the bars: measure again on a quiet machine, then look for what grows.');
     }
 
