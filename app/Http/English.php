@@ -30,6 +30,16 @@ final readonly class English
         return Variety::in(self::words(), $text);
     }
 
+    /** Times of day in a text: `15:30 to 16:00`, `3:30 pm to 4:00 pm`. */
+    public static function times(string $text): string
+    {
+        return self::words() === NoteWords::British ? $text : (string) preg_replace_callback(
+            '/\b([01]\d|2[0-3]):([0-5]\d)\b/',
+            static fn (array $time): string => (((int) $time[1] + 11) % 12 + 1).":{$time[2]} ".((int) $time[1] < 12 ? 'am' : 'pm'),
+            $text,
+        );
+    }
+
     /** `27 Nov`, `Nov 27` */
     public static function shortDay(DateTimeInterface $day): string
     {

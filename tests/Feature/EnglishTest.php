@@ -47,11 +47,11 @@ test('what a teacher has typed stays as she typed it, and what is kept is kept i
 test('days are written as they are there', function (NoteWords $words, array $said): void {
     English::speak($words);
     $day = CarbonImmutable::parse('2031-11-07');
-    expect([English::shortDay($day), English::day($day), English::weekday($day), English::date($day)])->toBe($said)
+    expect([English::shortDay($day), English::day($day), English::weekday($day), English::date($day), English::times('00:05 to 12:00, or 15:30')])->toBe($said)
         ->and(English::words())->toBe($words);
 })->with([
-    [NoteWords::British, ['7 Nov', '7 November', 'Friday, 7 November', '7 November 2031']],
-    [NoteWords::American, ['Nov 7', 'November 7', 'Friday, November 7', 'November 7, 2031']],
+    [NoteWords::British, ['7 Nov', '7 November', 'Friday, 7 November', '7 November 2031', '00:05 to 12:00, or 15:30']],
+    [NoteWords::American, ['Nov 7', 'November 7', 'Friday, November 7', 'November 7, 2031', '12:05 am to 12:00 pm, or 3:30 pm']],
 ]);
 
 test('a rule that is broken is told in words, whatever the English', function (string $words): void {

@@ -31,7 +31,7 @@ final class AtOneTime
             foreach ($student->hours() as $weekday => $hour) {
                 $theirs = $other->hours()[$weekday] ?? null;
                 if ($theirs?->meets($hour) === true) {
-                    self::refuse($other, CarbonImmutable::getDays()[$weekday % 7].'s, '.$theirs->words());
+                    self::refuse($other, CarbonImmutable::getDays()[$weekday % 7].'s, '.English::times($theirs->words()));
                 }
             }
         }
@@ -48,7 +48,7 @@ final class AtOneTime
             foreach (LessonsAhead::between($other, $day, $day) as $lesson) {
                 $theirs = new LessonHour($lesson->time, $lesson->minutes);
                 if ($lesson->state !== LessonState::Cancelled && $theirs->meets($hour)) {
-                    self::refuse($other, English::weekday($day).', '.$theirs->words());
+                    self::refuse($other, English::weekday($day).', '.English::times($theirs->words()));
                 }
             }
         }
