@@ -159,7 +159,7 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             />
             {kept.length > 0 && (
                 <Text role="status" className="sheet" p="xs">
-                    {t('{{waits}} kept here and will be sent when there is a connection.', { waits: waits(kept) })}
+                    {waits(kept)}
                 </Text>
             )}
             {refused > 0 && <Text role="alert">{t('Something could not be taken: its week is over.')}</Text>}
@@ -209,11 +209,20 @@ function howItStands(count: number, done: number, away: number): string {
         : t('{{done}} of {{count}} done', { done, count });
 }
 
+/** What is kept here until there is a connection. */
 function waits(kept: Unsent[]): string {
-    const word = kept.every(isTick) ? 'tick' : kept.every(isWord) ? 'word' : 'change';
-    return kept.length === 1
-        ? t('One {{word}} is', { word })
-        : t('{{kept}} {{word}}s are', { kept: kept.length, word });
+    const count = kept.length;
+    if (kept.every(isTick))
+        return count === 1
+            ? t('One tick is kept here and will be sent when there is a connection.')
+            : t('{{count}} ticks are kept here and will be sent when there is a connection.', { count });
+    if (kept.every(isWord))
+        return count === 1
+            ? t('One word is kept here and will be sent when there is a connection.')
+            : t('{{count}} words are kept here and will be sent when there is a connection.', { count });
+    return count === 1
+        ? t('One change is kept here and will be sent when there is a connection.')
+        : t('{{count}} changes are kept here and will be sent when there is a connection.', { count });
 }
 
 function nothing(week: HomeWeek, inWeek: boolean): string {
