@@ -60,6 +60,19 @@ for (const words of ['us', 'uk']) {
                     await expectNoneOf(page, foreign);
                 });
             }
+            await test.step('every lens, and the shortcuts', async () => {
+                await page.goto('/books');
+                await page.getByRole('link', { name: 'Copper Kettle' }).click();
+                await engraved(page);
+                for (const lens of 'lofchpts') {
+                    await page.keyboard.press(lens);
+                    await expect(page.getByRole('complementary')).not.toBeEmpty();
+                    await expectNoneOf(page, foreign);
+                }
+                await page.keyboard.press('?');
+                await expect(page.getByRole('dialog')).toContainText('next');
+                await expectNoneOf(page, foreign);
+            });
             await test.step('the shorthand', async () => {
                 await page.goto('/shorthand');
                 await engraved(page);

@@ -41,10 +41,10 @@ function Invitation({ token, data }: { token: string; data: Api['InvitationResou
         join.mutate();
     };
     const isNew = data.signedIn === null && !data.isKnown;
-    const words = t('You are invited to {{studio}}, as {{which}}.', {
-        studio: data.studio,
-        which: data.role === 'assistant' ? t('an assistant') : t('a teacher'),
-    });
+    const words =
+        data.role === 'assistant'
+            ? t('You are invited to {{studio}}, as an assistant.', { studio: data.studio })
+            : t('You are invited to {{studio}}, as a teacher.', { studio: data.studio });
     return (
         <Door submit={submit} words={words}>
             {data.signedIn !== null && (

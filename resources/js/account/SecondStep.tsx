@@ -33,12 +33,11 @@ export function SecondStep({ codesLeft }: { codesLeft: number | null }) {
             </Title>
             <Text mb="xs">
                 {on
-                    ? t('You are asked for a code of your app. {{which}} left.', {
-                          which:
-                              codesLeft === 1
-                                  ? t('One recovery code is')
-                                  : t('{{codesLeft}} recovery codes are', { codesLeft }),
-                      })
+                    ? codesLeft === 1
+                        ? t('You are asked for a code of your app. One recovery code is left.')
+                        : t('You are asked for a code of your app. {{codesLeft}} recovery codes are left.', {
+                              codesLeft,
+                          })
                     : t('Besides the password, a code of an authenticator app on your phone.')}
             </Text>
             {begin.data !== undefined && !on ? (

@@ -32,10 +32,9 @@ export function ContentsDialog({ book, close }: { book: Book; close: () => void 
                 {bring.error != null && <WhyNot error={bring.error} />}
                 {bring.data !== undefined && (
                     <Text role="status">
-                        {t('The book has {{pages}} {{which}} now.', {
-                            pages: bring.data.pages.length,
-                            which: bring.data.pages.length === 1 ? t('page') : t('pages'),
-                        })}
+                        {bring.data.pages.length === 1
+                            ? t('The book has {{pages}} page now.', { pages: bring.data.pages.length })
+                            : t('The book has {{pages}} pages now.', { pages: bring.data.pages.length })}
                     </Text>
                 )}
                 <Textarea

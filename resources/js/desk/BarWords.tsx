@@ -20,7 +20,9 @@ export function BarWords({ report, bar, compare }: { report: Report; bar: number
             <b>{bar === 0 ? t('Pickup') : t('Bar {{bar}}', { bar })}</b>{' '}
             <span className="faint">
                 {hands?.play === 'together'
-                    ? t('together{{which}}', { which: hands.motion ? `, ${hands.motion}` : '' })
+                    ? hands.motion
+                        ? t('together, {{motion}}', { motion: hands.motion })
+                        : t('together')
                     : hands?.play === 'turns'
                       ? t('taking turns')
                       : ''}

@@ -28,9 +28,9 @@ export function Compare({ data, bars, done }: Props) {
                     event.kind === 'rest',
             ),
         );
-        return t('{{capital}} hand: {{which}}.', {
+        return t('{{capital}} hand: {{how}}.', {
             capital: capital(hand === 'right' ? t('right') : t('left')),
-            which: rests ? t('rests in both') : (how ?? t('not alike')),
+            how: rests ? t('rests in both') : (how ?? t('not alike')),
         });
     });
     return (

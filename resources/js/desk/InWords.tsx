@@ -1,5 +1,5 @@
 import type { Report } from '../api';
-import { handWords } from '../shared/words';
+import { handWords, listed } from '../shared/words';
 import { t } from '../text';
 import { barOf } from './findings/finding';
 
@@ -28,18 +28,15 @@ export function barsInWords(report: Pick<Report, 'bars' | 'events'>): string[] {
             const words = handWords(hand);
             return [`${words.charAt(0).toUpperCase()}${words.slice(1)}: ${played.map(eventInWords).join(', ')}.`];
         });
-        return t('Bar {{measure}}. {{which}}', {
-            measure,
-            which: hands.length === 0 ? t('Nothing is played.') : hands.join(' '),
-        });
+        return hands.length === 0
+            ? t('Bar {{measure}}. Nothing is played.', { measure })
+            : t('Bar {{measure}}. {{hands}}', { measure, hands: hands.join(' ') });
     });
 }
 
 function eventInWords(event: Report['events'][number]): string {
-    const what = event.pitches.length === 0 ? t('rest') : event.pitches.join(' and ');
-    return t('{{what}} for {{beats}} {{which}}', {
-        what,
-        beats: event.beats,
-        which: event.beats === '1' || event.beats.includes('/') ? t('beat') : t('beats'),
-    });
+    const what = event.pitches.length === 0 ? t('rest') : listed(event.pitches);
+    return event.beats === '1' || event.beats.includes('/')
+        ? t('{{what}} for {{beats}} beat', { what, beats: event.beats })
+        : t('{{what}} for {{beats}} beats', { what, beats: event.beats });
 }

@@ -1,6 +1,6 @@
 import { Button, Group, Select, Text } from '@mantine/core';
 import { t } from '../text';
-import { LENSES } from './findings/findings';
+import { LENSES, lensWords } from './findings/findings';
 import { SAYINGS, type Saying } from './marks';
 import type { DeskState } from './useDesk';
 
@@ -17,7 +17,7 @@ export function LensBar({ desk }: { desk: DeskState }) {
                         size="compact-md"
                         variant={desk.lens === one.name ? 'filled' : over ? 'light' : 'default'}
                         aria-pressed={desk.lens === one.name || over}
-                        title={t('With Shift it is laid over the {{lens}} lens', { lens: desk.lens })}
+                        title={t('With Shift it is laid over the {{lens}} lens', { lens: lensWords([desk.lens]) })}
                         onClick={(event) => (event.shiftKey ? desk.lookWith(one.name) : desk.look(one.name))}
                     >
                         {over && '+ '}

@@ -6,7 +6,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';
 import { t } from '../text';
-import { findingsOf, LENSES, type Lens } from './findings/findings';
+import { findingsOf, LENSES, type Lens, lensWords } from './findings/findings';
 import { startKeys, startWords } from './findings/fingers';
 import styles from './LensSheet.module.css';
 import { lensesIn, sayingIn } from './lenses';
@@ -175,7 +175,7 @@ function OnPaper({
     const { piece } = data;
     return (
         <article className="paper" style={{ width: `${music.width}mm` }}>
-            <Head piece={piece} words={kind === 'lens' ? lenses.join(' and ') : ''} />
+            <Head piece={piece} words={kind === 'lens' ? lensWords(lenses) : ''} />
             {kind === 'blank' && <Text mb="sm">{BLANK[lens]}</Text>}
             {kind === 'ring' && (
                 <Text mb="sm">

@@ -1,5 +1,5 @@
 import type { Api, Report } from '../api';
-import { handWords, keyWords } from '../shared/words';
+import { handWords, keyWords, listed } from '../shared/words';
 import { t } from '../text';
 import styles from './Desk.module.css';
 import { beatsWords, placeWords } from './findings/finding';
@@ -15,19 +15,14 @@ const FROM: Record<Api['FingerSource'], string> = {
 export function NoteWords({ report, id }: { report: Report; id: string }) {
     const event = report.events.find((one) => one.id === id);
     if (event === undefined) return null;
-    const fingers = event.fingers.some((finger) => finger !== null)
-        ? t('finger {{fingers}}, {{which}}', {
-              fingers: event.fingers.map((finger) => finger ?? '?').join(' '),
-              which: event.finger_from === null ? '' : FROM[event.finger_from],
-          })
-        : '';
+    const fingers = event.fingers.map((finger) => finger ?? '?').join(' ');
     const said = [
         event.kind === 'rest'
             ? t('rest')
-            : `${event.pitches.join(' ')}${event.staff.length > 0 ? t(' on {{staff}}', { staff: event.staff.join(' and ') }) : ''}`,
+            : `${event.pitches.join(' ')}${event.staff.length > 0 ? t(' on {{staff}}', { staff: listed(event.staff) }) : ''}`,
         event.solfege,
         event.move,
-        fingers,
+        event.finger_from === null ? '' : t('finger {{fingers}}, {{from}}', { fingers, from: FROM[event.finger_from] }),
         event.finger_from === 'pattern' && event.pattern !== null ? keyWords(event.pattern) : null,
         event.fingers_or === null ? '' : t('or {{fingersor}}', { fingersor: event.fingers_or.join(' ') }),
         beatsWords(event.beats),

@@ -57,13 +57,17 @@ export function PagePath({ pieceId, path, student }: Props) {
                 onChange={(choice) => save.mutate(choice)}
             />
             <Text size="sm" mt={4}>
-                {t('{{passed}} of {{stages}} stages passed{{which}}. Another path keeps them.', {
-                    passed: passed.length,
-                    stages: learning.stages.length,
-                    which: last?.passedOn
-                        ? t(', {{name}} on {{shortDate}}', { name: last.name, shortDate: shortDate(last.passedOn) })
-                        : '',
-                })}
+                {last?.passedOn
+                    ? t('{{passed}} of {{stages}} stages passed, {{name}} on {{shortDate}}. Another path keeps them.', {
+                          passed: passed.length,
+                          stages: learning.stages.length,
+                          name: last.name,
+                          shortDate: shortDate(last.passedOn),
+                      })
+                    : t('{{passed}} of {{stages}} stages passed. Another path keeps them.', {
+                          passed: passed.length,
+                          stages: learning.stages.length,
+                      })}
             </Text>
             <Trouble error={save.error} />
         </div>

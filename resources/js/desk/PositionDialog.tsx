@@ -113,12 +113,11 @@ function Moved({ piece, moved }: { piece: Props['piece']; moved: Api['PositionRe
                 </Text>
             ))}
             <Text size="sm" mb="xs">
-                {t('{{which}} Everything else by the same moves.', {
-                    which:
-                        moved.accidentals.length === 0
-                            ? t('White keys only.')
-                            : t('Played sharp or flat: {{listed}}.', { listed: listed(moved.accidentals) }),
-                })}
+                {moved.accidentals.length === 0
+                    ? t('White keys only. Everything else by the same moves.')
+                    : t('Played sharp or flat: {{listed}}. Everything else by the same moves.', {
+                          listed: listed(moved.accidentals),
+                      })}
             </Text>
             <Button size="compact-sm" variant="default" mb="xs" onClick={() => keep(piece.title, moved)}>
                 {t('Keep it as MusicXML')}

@@ -99,11 +99,9 @@ function Parts({ parts, roles, setRoles }: PartsProps) {
                 {parts.map((part) => (
                     <Table.Tr key={part.id}>
                         <Table.Td>
-                            {t('{{name}}, {{notes}} notes on {{which}}', {
-                                name: part.name,
-                                notes: part.notes,
-                                which: part.staves === 1 ? t('one staff') : t('two staves'),
-                            })}
+                            {part.staves === 1
+                                ? t('{{name}}, {{notes}} notes on one staff', { name: part.name, notes: part.notes })
+                                : t('{{name}}, {{notes}} notes on two staves', { name: part.name, notes: part.notes })}
                         </Table.Td>
                         {ROLES.map(([role, name]) => (
                             <Table.Td key={role}>

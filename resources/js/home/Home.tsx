@@ -205,7 +205,9 @@ function WhoPractises({ week, child, choose }: WhoProps) {
 function howItStands(count: number, done: number, away: number): string {
     if (count === 0) return away === 0 ? t('Nothing to practise today.') : t('Nothing to practise.');
     return away > 0
-        ? t('{{which}} to look forward to', { which: count === 1 ? t('One thing') : t('{{count}} things', { count }) })
+        ? count === 1
+            ? t('One thing to look forward to')
+            : t('{{count}} things to look forward to', { count })
         : t('{{done}} of {{count}} done', { done, count });
 }
 
@@ -227,10 +229,11 @@ function waits(kept: Unsent[]): string {
 
 function nothing(week: HomeWeek, inWeek: boolean): string {
     if (week.lessonOn === null) return t('No plan has been sent yet.');
-    return t('{{which}}. The next lesson is {{longDate}}.', {
-        which: inWeek ? t('A free day') : t('This day is not in the plan that was sent'),
-        longDate: longDate(week.lessonOn),
-    });
+    return inWeek
+        ? t('A free day. The next lesson is {{longDate}}.', { longDate: longDate(week.lessonOn) })
+        : t('This day is not in the plan that was sent. The next lesson is {{longDate}}.', {
+              longDate: longDate(week.lessonOn),
+          });
 }
 
 function FromTheTeacher({ week }: { week: HomeWeek }) {

@@ -48,12 +48,11 @@ export function Lesson() {
             <Trouble error={finish.error ?? open.error} />
             {hand.refused > 0 && (
                 <Text role="alert" className="thorn">
-                    {t('{{which}} not taken by the server. Look over what stands below.', {
-                        which:
-                            hand.refused === 1
-                                ? t('One step was')
-                                : t('{{refused}} steps were', { refused: hand.refused }),
-                    })}
+                    {hand.refused === 1
+                        ? t('One step was not taken by the server. Look over what stands below.')
+                        : t('{{refused}} steps were not taken by the server. Look over what stands below.', {
+                              refused: hand.refused,
+                          })}
                 </Text>
             )}
             {hearing.cards.length === 0 && (

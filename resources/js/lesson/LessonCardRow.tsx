@@ -135,10 +135,9 @@ function HomeWords({ card }: { card: LessonCard }) {
                             ? set === 0
                                 ? t('not scheduled')
                                 : t('not practised')
-                            : t('practised on {{which}}, “{{feeling}}” at the end', {
-                                  which: days === 1 ? t('1 day') : t('{{days}} days', { days }),
-                                  feeling,
-                              })}
+                            : days === 1
+                              ? t('practised on 1 day, “{{feeling}}” at the end', { feeling })
+                              : t('practised on {{days}} days, “{{feeling}}” at the end', { feeling, days })}
                     </>
                 )}
             </Text>

@@ -1,5 +1,5 @@
 import type { Api } from '../api';
-import { dayName, minutes, shortDate, weekdayOf } from '../shared/words';
+import { dayName, halves, minutes, shortDate, weekdayOf } from '../shared/words';
 import { t } from '../text';
 import styles from './DayHead.module.css';
 
@@ -29,7 +29,7 @@ export function DayHead({ day, today, open }: Props) {
                 {free
                     ? t('free')
                     : t('{{minutes}} of {{minutes2}}', {
-                          minutes: minutes(day.planned).replace(' min', ''),
+                          minutes: halves(day.planned),
                           minutes2: minutes(day.minutes),
                       })}
             </div>

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Api, Task } from '../api';
-import { dayName, minutes, weekdayOf } from '../shared/words';
+import { dayName, halves, minutes, weekdayOf } from '../shared/words';
 import { t } from '../text';
 import styles from './MarkCell.module.css';
 
@@ -68,7 +68,7 @@ export function MarkCell({ task, day, past, over, isNews, taken, take, set, edit
 function Inside({ practised, locked, more }: { practised: boolean; locked: boolean; more: number }) {
     if (practised) return '✓';
     if (locked) return <Tack />;
-    return more > 0 ? <span className={styles.more}>+{minutes(more).replace(' min', '')}</span> : '';
+    return more > 0 ? <span className={styles.more}>+{halves(more)}</span> : '';
 }
 
 /** A tack: it stays on its day. */

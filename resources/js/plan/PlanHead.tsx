@@ -25,14 +25,14 @@ function stateOf(data: Props['data']): string {
     return [
         t('Next lesson {{longDate}}.', { longDate: longDate(data.endsOn) }),
         data.sentAt === null
-            ? t('Not sent yet: the family does not see it.{{which}}', {
-                  which:
-                      data.receivers.length > 0 ? t(' It goes to {{listed}}.', { listed: listed(data.receivers) }) : '',
-              })
-            : t('Sent {{shortDate}}{{which}}.', {
-                  shortDate: shortDate(dateOf(data.sentAt)),
-                  which: data.changes.length > 0 ? t(', and changed since') : '',
-              }),
+            ? data.receivers.length > 0
+                ? t('Not sent yet: the family does not see it. It goes to {{listed}}.', {
+                      listed: listed(data.receivers),
+                  })
+                : t('Not sent yet: the family does not see it.')
+            : data.changes.length > 0
+              ? t('Sent {{shortDate}}, and changed since.', { shortDate: shortDate(dateOf(data.sentAt)) })
+              : t('Sent {{shortDate}}.', { shortDate: shortDate(dateOf(data.sentAt)) }),
         data.share < 100 ? t('A light week: half the minutes.') : '',
         data.plannedOn !== null && data.plannedOn > data.startsOn
             ? t('What was left was planned again on {{longDate}}.', { longDate: longDate(data.plannedOn) })

@@ -71,9 +71,7 @@ function Paper({ week, studio, pieces }: Props) {
                 <Button variant="default" onClick={() => link.mutate()} loading={link.isPending}>
                     {t('With a home link to scan')}
                 </Button>
-                <Text c="var(--ink)">
-                    {t('One {{which}} sheet', { which: studio.paper === 'a4' ? 'A4' : t('Letter') })}
-                </Text>
+                <Text c="var(--ink)">{studio.paper === 'a4' ? t('One A4 sheet') : t('One Letter sheet')}</Text>
             </Group>
             <div className={styles.sheet} style={{ width: `${paper.width}mm`, height: `${paper.height}mm` }}>
                 <div

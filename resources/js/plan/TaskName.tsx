@@ -13,10 +13,7 @@ export function TaskName({ task, edit }: { task: Task; edit: () => void }) {
                 type="button"
                 className={styles.button}
                 onClick={edit}
-                aria-label={t('Change {{title}}{{which}}', {
-                    title: task.title,
-                    which: task.piece === null ? '' : `, ${task.piece}`,
-                })}
+                aria-label={t('Change {{task}}', { task: [task.title, task.piece].filter(Boolean).join(', ') })}
             >
                 <b>
                     {task.starred && '★ '}

@@ -114,11 +114,9 @@ function daysWords(row: Row, today: string | undefined): string {
     const { planned, practised } = daysOf(row, today);
     return planned === 0
         ? t('the week has just begun')
-        : t('{{practised}} of {{planned}} {{which}} so far', {
-              practised,
-              planned,
-              which: planned === 1 ? t('day') : t('days'),
-          });
+        : planned === 1
+          ? t('{{practised}} of {{planned}} day so far', { practised, planned })
+          : t('{{practised}} of {{planned}} days so far', { practised, planned });
 }
 
 /** Who is stuck, whose plan does not fit, whose review is due. */

@@ -111,12 +111,17 @@ function Pace({ data }: { data: Progress }) {
             {data.pace.map((pace) => (
                 <Text key={pace.book} mb={6}>
                     <b>{pace.book}</b>
-                    {t(': {{perWeek}} {{which}} a lesson week, {{left}} left. {{endWords}}', {
-                        perWeek: pace.perWeek,
-                        which: pace.perWeek === '1' ? t('page') : t('pages'),
-                        left: pace.left,
-                        endWords: endWords(pace),
-                    })}
+                    {pace.perWeek === '1'
+                        ? t(': {{perWeek}} page a lesson week, {{left}} left. {{endWords}}', {
+                              perWeek: pace.perWeek,
+                              left: pace.left,
+                              endWords: endWords(pace),
+                          })
+                        : t(': {{perWeek}} pages a lesson week, {{left}} left. {{endWords}}', {
+                              perWeek: pace.perWeek,
+                              left: pace.left,
+                              endWords: endWords(pace),
+                          })}
                 </Text>
             ))}
             <Text size="sm" className="faint">

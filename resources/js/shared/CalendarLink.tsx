@@ -26,12 +26,9 @@ export function CalendarLink({ studentId }: { studentId: number | null }) {
             {own.map((feed) => (
                 <Group key={feed.id} gap="sm">
                     <Text size="sm">
-                        {t('A calendar, {{which}}', {
-                            which:
-                                feed.usedAt === null
-                                    ? t('not fetched yet')
-                                    : t('fetched {{shortDate}}', { shortDate: shortDate(dateOf(feed.usedAt)) }),
-                        })}
+                        {feed.usedAt === null
+                            ? t('A calendar, not fetched yet')
+                            : t('A calendar, fetched {{shortDate}}', { shortDate: shortDate(dateOf(feed.usedAt)) })}
                     </Text>
                     <Button {...QUIET} onClick={() => withdraw.mutate(feed.id)}>
                         {t('withdraw')}

@@ -44,10 +44,9 @@ export function useFind<Row>(rows: Row[], nameOf: (row: Row) => string): [Row[],
             <Text size="sm" className="faint" role="status">
                 {typed.trim() === ''
                     ? ''
-                    : t('{{which}} of {{rows}}', {
-                          which: found.length === 0 ? t('nobody') : found.length,
-                          rows: rows.length,
-                      })}
+                    : found.length === 0
+                      ? t('nobody of {{rows}}', { rows: rows.length })
+                      : t('{{found}} of {{rows}}', { found: found.length, rows: rows.length })}
             </Text>
         </Group>,
     ];

@@ -44,11 +44,16 @@ export function shortDate(date: string): string {
     return words === 'us' ? `${name} ${day}` : `${day} ${name}`;
 }
 
-/** `15 min`, `2½ min` */
-export function minutes(count: number): string {
+/** `15`, `2½` */
+export function halves(count: number): string {
     const whole = Math.floor(count);
     const half = count - whole >= 0.5 ? '½' : '';
-    return t('{{which}}{{half}} min', { which: whole === 0 && half !== '' ? '' : whole, half });
+    return `${whole === 0 && half !== '' ? '' : whole}${half}`;
+}
+
+/** `15 min`, `2½ min` */
+export function minutes(count: number): string {
+    return t('{{minutes}} min', { minutes: halves(count) });
 }
 
 /** `3½ min`, or `5, then 3½ min`: the first day takes longer */
@@ -56,7 +61,7 @@ export function taskMinutes(task: { minutes: number; minutesFirst: number }): st
     const later = minutes(task.minutes);
     return task.minutesFirst === task.minutes
         ? later
-        : t('{{minutes}}, then {{later}}', { minutes: minutes(task.minutesFirst).replace(' min', ''), later });
+        : t('{{minutes}}, then {{later}}', { minutes: halves(task.minutesFirst), later });
 }
 
 /** `right hand`, `left hand`, `both hands` */

@@ -10,7 +10,7 @@ import { t } from '../text';
 type Access = Api['AccessResource'];
 
 const DID: Record<Access['what'], string> = {
-    page: 'opened this page',
+    page: t('opened this page'),
     progress: t('looked at the progress'),
     home: t('opened the home side'),
     export: t('exported the data'),

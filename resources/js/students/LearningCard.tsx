@@ -96,10 +96,9 @@ function PageWords({ learning, studentId }: { learning: Learning; studentId: num
             <Text size="sm">
                 {finished && learning.finishedOn
                     ? t('signed off {{shortDate}}', { shortDate: shortDate(learning.finishedOn) })
-                    : t('{{which}}open since {{shortDate}}', {
-                          which: learning.state === 'resting' ? t('resting, ') : '',
-                          shortDate: shortDate(learning.openedOn),
-                      })}
+                    : learning.state === 'resting'
+                      ? t('resting, open since {{shortDate}}', { shortDate: shortDate(learning.openedOn) })
+                      : t('open since {{shortDate}}', { shortDate: shortDate(learning.openedOn) })}
             </Text>
         </div>
     );

@@ -110,7 +110,7 @@ function linesOf(book: Api['BookResource'], open: number[]): Line[] {
                   {
                       key: `page ${page.id}`,
                       title: page.title || t('Page {{number}}', { number: page.number }),
-                      page: page.kind === 'pieces' ? 'no music typed yet' : page.kind,
+                      page: page.kind === 'pieces' ? t('no music typed yet') : page.kind,
                       body: { pageId: page.id },
                       isOpen: false,
                   },

@@ -237,8 +237,7 @@ function Dialogs({ of: { student, opened: known, books, measuredPace }, hand, op
 function paceWords(own: number | null, measured: number | null): string {
     const pace = own ?? measured;
     if (pace === null) return '';
-    return t(' · needs {{pace}} % of the estimated time{{which}}', {
-        pace,
-        which: own === null ? t(' (measured at home)') : '',
-    });
+    return own === null
+        ? t(' · needs {{pace}} % of the estimated time (measured at home)', { pace })
+        : t(' · needs {{pace}} % of the estimated time', { pace });
 }

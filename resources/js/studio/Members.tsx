@@ -233,12 +233,11 @@ function TakeOut({ member, others, takeOut }: TakeOutProps) {
             </Text>
             {member.students > 0 && (
                 <Select
-                    label={t('Who teaches {{which}} from now on', {
-                        which:
-                            member.students === 1
-                                ? t('the student')
-                                : t('the {{students}} students', { students: member.students }),
-                    })}
+                    label={
+                        member.students === 1
+                            ? t('Who teaches the student from now on')
+                            : t('Who teaches the {{students}} students from now on', { students: member.students })
+                    }
                     allowDeselect={false}
                     value={to}
                     onChange={setTo}

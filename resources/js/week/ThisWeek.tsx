@@ -141,11 +141,16 @@ function StudentRow({ row, today, next, teach, propose }: RowProps) {
                 </Text>
                 <Text size="sm">
                     {planned > 0
-                        ? t('{{which}}, {{minutes}} of {{minutes2}}', {
-                              which: days === 1 ? t('1 day') : t('{{days}} days', { days }),
-                              minutes: minutes(practised),
-                              minutes2: minutes(planned),
-                          })
+                        ? days === 1
+                            ? t('1 day, {{minutes}} of {{minutes2}}', {
+                                  minutes: minutes(practised),
+                                  minutes2: minutes(planned),
+                              })
+                            : t('{{days}} days, {{minutes}} of {{minutes2}}', {
+                                  minutes: minutes(practised),
+                                  minutes2: minutes(planned),
+                                  days,
+                              })
                         : t('nothing planned')}
                 </Text>
             </div>

@@ -34,11 +34,16 @@ export function eventsBetween(report: Report, hand: Api['Hand'], from: string, t
 
 /** A place as it is said: `bar 2, beat 3`. */
 export function placeWords(place: string): string {
-    const [bar, beat = '1'] = place.split('.');
-    return t('{{which}}, beat {{beat}}', {
-        which: bar === '0' ? t('the pickup') : t('bar {{bar}}', { bar }),
-        beat: beat.replace('+1/2', ' and a half').replace('+', ' and '),
-    });
+    const [bar, said = '1'] = place.split('.');
+    const beat = beatWords(said);
+    return bar === '0' ? t('the pickup, beat {{beat}}', { beat }) : t('bar {{bar}}, beat {{beat}}', { bar, beat });
+}
+
+/** `2`, `2 and a half`, `2 and 1/3` of `2`, `2+1/2`, `2+1/3` */
+function beatWords(beat: string): string {
+    const [whole, part] = beat.split('+');
+    if (part === undefined) return beat;
+    return part === '1/2' ? t('{{whole}} and a half', { whole }) : t('{{whole}} and {{part}}', { whole, part });
 }
 
 const PARTS: Record<string, string> = { '1/2': '½', '1/3': '⅓', '2/3': '⅔', '1/4': '¼', '3/4': '¾' };

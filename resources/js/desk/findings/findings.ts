@@ -1,4 +1,5 @@
 import type { Report } from '../../api';
+import { listed } from '../../shared/words';
 import { t } from '../../text';
 import { counts } from './counts';
 import type { Finding } from './finding';
@@ -28,6 +29,11 @@ export type Lens = (typeof LENSES)[number]['name'];
 
 export function findingsOf(report: Report, lens: Lens): Finding[] {
     return LENSES.find(({ name }) => name === lens)?.finds(report) ?? [];
+}
+
+/** What lenses are called: `look over and counts`. */
+export function lensWords(lenses: readonly Lens[]): string {
+    return listed(lenses.map((lens) => LENSES.find(({ name }) => name === lens)?.label ?? lens));
 }
 
 /** Findings that speak of a note or, where none does, of its bar; the narrowest first. */

@@ -42,12 +42,17 @@ export function fingers(report: Report): Finding[] {
                 one.hand,
                 one.at,
                 one.fits ? t('A wide chord') : t('Too wide for this hand'),
-                t('{{keys}} keys in the {{handWords}} at {{placeWords}}{{which}}', {
-                    keys: one.keys,
-                    handWords: handWords(one.hand),
-                    placeWords: placeWords(one.at),
-                    which: one.fits ? t('; the hand opens.') : t('. Leave a note out, or break it.'),
-                }),
+                one.fits
+                    ? t('{{keys}} keys in the {{handWords}} at {{placeWords}}; the hand opens.', {
+                          keys: one.keys,
+                          handWords: handWords(one.hand),
+                          placeWords: placeWords(one.at),
+                      })
+                    : t('{{keys}} keys in the {{handWords}} at {{placeWords}}. Leave a note out, or break it.', {
+                          keys: one.keys,
+                          handWords: handWords(one.hand),
+                          placeWords: placeWords(one.at),
+                      }),
             ),
         ),
         ...report.weak_runs.map((one) => ({
@@ -157,14 +162,21 @@ function shifts(report: Report): At[] {
             shift.hand,
             shift.at,
             t('Shift at {{at}}', { at: placeWords(shift.at) }),
-            t('The {{handWords}} moves {{keysWords}} {{which}}, thumb from {{from}} to {{to}}; {{time}}.', {
-                handWords: handWords(shift.hand),
-                keysWords: keysWords(shift.keys),
-                which: shift.keys > 0 ? t('up') : t('down'),
-                from: shift.from,
-                to: shift.to,
-                time,
-            }),
+            shift.keys > 0
+                ? t('The {{handWords}} moves {{keysWords}} up, thumb from {{from}} to {{to}}; {{time}}.', {
+                      handWords: handWords(shift.hand),
+                      keysWords: keysWords(shift.keys),
+                      from: shift.from,
+                      to: shift.to,
+                      time,
+                  })
+                : t('The {{handWords}} moves {{keysWords}} down, thumb from {{from}} to {{to}}; {{time}}.', {
+                      handWords: handWords(shift.hand),
+                      keysWords: keysWords(shift.keys),
+                      from: shift.from,
+                      to: shift.to,
+                      time,
+                  }),
         );
     });
 }

@@ -49,13 +49,7 @@ export function notes(report: Report): Finding[] {
         (note): Finding => ({
             ...found(
                 `${note.pitch}${note.staff === '' ? '' : `, ${note.clef} ${note.staff}`}`,
-                t('{{timesWords}}, first at {{first}}{{which}}. {{which2}}Key: {{key}}.', {
-                    timesWords: timesWords(note.times),
-                    first: placeWords(note.first),
-                    which: report.student ? `; ${STATUS[note.status] ?? note.status}` : '',
-                    which2: note.route === note.key ? '' : t('Read: {{route}}. ', { route: note.route }),
-                    key: note.key,
-                }),
+                aboutNote(report, note),
                 note.events,
             ),
             keys: [{ midi: note.midi, text: note.letter, hand: hands.get(note.events[0] ?? '') ?? '' }],
@@ -63,4 +57,18 @@ export function notes(report: Report): Finding[] {
     );
     const due = report.landmarks_due === null ? [] : [found(t('Time for more landmarks'), report.landmarks_due, [])];
     return [...drill, ...rings, ...traps, ...due, ...inventory];
+}
+
+/** How often it comes, how it is read, and which key it is. */
+function aboutNote(report: Report, note: Report['notes'][number]): string {
+    const known = { times: timesWords(note.times), place: placeWords(note.first) };
+    return [
+        report.student
+            ? t('{{times}}, first at {{place}}; {{status}}.', { ...known, status: STATUS[note.status] ?? note.status })
+            : t('{{times}}, first at {{place}}.', known),
+        note.route === note.key ? '' : t('Read: {{route}}.', { route: note.route }),
+        t('Key: {{key}}.', { key: note.key }),
+    ]
+        .filter((said) => said !== '')
+        .join(' ');
 }

@@ -1,6 +1,7 @@
-import type { Report } from '../../api';
+import { choices, type Report } from '../../api';
+import { listed } from '../../shared/words';
 import { t } from '../../text';
-import { barsSaid, capital, type Finding, found, stretch } from './finding';
+import { barsSaid, capital, type Finding, found, placeWords, stretch } from './finding';
 
 const between = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
@@ -61,14 +62,14 @@ function pieces(report: Report): Finding[] {
         .filter((chunk) => chunk.kind === 'line turn' || (chunk.kind !== 'bar-over' && chunk.serves.length > 1))
         .map((chunk) => {
             const [from, to] = [Number.parseInt(chunk.from, 10), Number.parseInt(chunk.to, 10)];
-            const also = chunk.serves.slice(1);
+            const also = listed(chunk.serves.slice(1).map(placeWords));
+            const kind = choices.ChunkKind.find((one) => one.value === chunk.kind)?.label ?? '';
+            const places = { from: placeWords(chunk.from), to: placeWords(chunk.to) };
             return found(
-                t('To practise: {{kind}}', { kind: chunk.kind }),
-                t('{{from}} to {{to}}{{which}}.', {
-                    from: chunk.from,
-                    to: chunk.to,
-                    which: also.length > 0 ? t('; it serves {{also}} too', { also: also.join(' and ') }) : '',
-                }),
+                t('To practise: {{kind}}', { kind }),
+                also === ''
+                    ? t('From {{from}} to {{to}}.', places)
+                    : t('From {{from}} to {{to}}; it serves {{also}} too.', { ...places, also }),
                 [],
                 between(from, to),
             );

@@ -32,10 +32,9 @@ export function MusicLayer({ report, places, bars, slipped, range, onBar, onNote
             <BarButtons
                 places={places}
                 label={(i) =>
-                    t('Bar {{measure}}{{which}}', {
-                        measure: report.bars[i]?.measure,
-                        which: slipped?.has(i) ? t(', slip noted') : '',
-                    })
+                    slipped?.has(i)
+                        ? t('Bar {{measure}}, slip noted', { measure: report.bars[i]?.measure })
+                        : t('Bar {{measure}}', { measure: report.bars[i]?.measure })
                 }
                 state={(i) => (bars.has(i) ? 'chosen' : slipped?.has(i) ? 'slip' : 'plain')}
                 choose={onBar}

@@ -94,7 +94,9 @@ export function rangeWords(report: Report, range: Range): string {
             range.from === range.to
                 ? t('beat {{from}}', { from: range.from })
                 : t('beats {{from}} to {{to}}', { from: range.from, to: range.to });
-        return t('bar {{measure}}{{which}}', { measure: first.measure, which: whole ? '' : `, ${beats}` });
+        return whole
+            ? t('bar {{bar}}', { bar: first.measure })
+            : t('bar {{bar}}, {{beats}}', { bar: first.measure, beats });
     }
     const whole = range.from === first.first && range.to === last.last;
     return whole

@@ -54,7 +54,7 @@ export const Player = memo(function Player({
         <fieldset className={styles.player} aria-label={t('Listen')}>
             <Group gap="sm" align="center">
                 <Button size={size} onClick={toggle} loading={state === 'loading'} aria-pressed={sounds}>
-                    {sounds ? t('Stop') : t('Play{{which}}', { which: what === undefined ? '' : ` ${what}` })}
+                    {sounds ? t('Stop') : what === undefined ? t('Play') : t('Play {{what}}', { what })}
                 </Button>
                 <SegmentedControl
                     size={large ? 'md' : 'xs'}
