@@ -9,30 +9,33 @@ self.addEventListener('message', (event) => {
     if (Array.isArray(event.data?.keep)) event.waitUntil(keep(event.data.keep));
 });
 
-/** Files that are not kept yet are fetched. Once all are there those of an older build go: until then its page may be needed. */
+/**
+ * Files of the build that are not kept yet are fetched, then its pages; when all is there what is of an older build goes.
+ * Where the connection ends in between, the page of before has its files still.
+ */
 async function keep(paths) {
     const cache = await caches.open(FILES);
     const wanted = new Set(paths.map((path) => new URL(path, location.origin).href));
     const kept = await cache.keys();
     const known = new Set(kept.map((request) => request.url));
+    const isBuilt = (url) => url.includes('/build/');
     let whole = true;
-    for (const url of wanted) {
-        if (known.has(url) && url.includes('/build/')) continue;
-        await cache.add(url).catch(() => {
+    const add = (url) =>
+        cache.add(url).catch(() => {
             whole = false;
         });
-    }
-    for (const request of whole ? kept : []) {
-        if (request.url.includes('/build/') && !wanted.has(request.url)) await cache.delete(request);
-    }
+    for (const url of wanted) if (isBuilt(url) && !known.has(url)) await add(url);
+    for (const url of wanted) if (whole && !isBuilt(url)) await add(url);
+    if (!whole) return;
+    for (const request of kept) if (isBuilt(request.url) && !wanted.has(request.url)) await cache.delete(request);
 }
 
 self.addEventListener('fetch', (event) => {
     const { request } = event;
     const url = new URL(request.url);
     if (request.method !== 'GET' || url.origin !== location.origin) return;
-    if (url.pathname.startsWith('/api/home/')) event.respondWith(fresh(request, DATA, keyOf(request)));
-    else if (request.mode === 'navigate' && url.pathname.startsWith('/home/')) event.respondWith(page(event, url.origin + url.pathname));
+    if (url.pathname.startsWith('/api/home/')) event.respondWith(fresh(event, DATA, keyOf(request)));
+    else if (request.mode === 'navigate' && url.pathname.startsWith('/home/')) event.respondWith(fresh(event, FILES, url.origin + url.pathname, takeOver));
     else if (url.pathname.startsWith('/build/') || url.pathname === '/leaf.svg') event.respondWith(kept(request));
 });
 
@@ -43,21 +46,7 @@ function keyOf(request) {
     return url.href;
 }
 
-/** The page of a link. One of a new build takes the place of what is kept once its scripts are there: the connection may go in between. */
-async function page(event, key) {
-    const cache = await caches.open(FILES);
-    try {
-        const answer = await fetch(event.request);
-        if (answer.ok) event.waitUntil(takeOver(cache, key, answer.clone()).catch(() => undefined));
-        else if (answer.status === 401 || answer.status === 404) await cache.delete(key);
-        return answer;
-    } catch (error) {
-        const before = await cache.match(key);
-        if (before === undefined) throw error;
-        return before;
-    }
-}
-
+/** A page of a new build takes the place of what is kept once its scripts are there: the connection may go in between. */
 async function takeOver(cache, key, answer) {
     const written = await answer.clone().text();
     for (const [, path] of written.matchAll(/(?:src|href)="([^"]*\/build\/[^"]+)"/g)) {
@@ -67,12 +56,14 @@ async function takeOver(cache, key, answer) {
     await cache.put(key, answer);
 }
 
+const put = (cache, key, answer) => cache.put(key, answer);
+
 /** From the server; from what is kept when it is not there. A link that is closed forgets. */
-async function fresh(request, name, key) {
+async function fresh(event, name, key, take = put) {
     const cache = await caches.open(name);
     try {
-        const answer = await fetch(request);
-        if (answer.ok) await cache.put(key, answer.clone());
+        const answer = await fetch(event.request);
+        if (answer.ok) event.waitUntil(take(cache, key, answer.clone()).catch(() => undefined));
         else if (answer.status === 401 || answer.status === 404) await cache.delete(key);
         return answer;
     } catch (error) {

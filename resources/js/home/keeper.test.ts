@@ -115,7 +115,7 @@ describe('the keeper of the home side', () => {
             return built('new')(request);
         };
         await ask('/home/a-link', { mode: 'navigate' });
-        await keep(['/build/assets/new.js']);
+        await keep(['/home/a-link', '/build/assets/new.js']);
         network = offline;
         expect(await body(ask('/home/a-link', { mode: 'navigate' }))).toContain('old.js');
         expect(await body(ask('/build/assets/old.js'))).toBe('fresh /build/assets/old.js');
