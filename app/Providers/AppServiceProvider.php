@@ -110,9 +110,7 @@ final class AppServiceProvider extends ServiceProvider
         $opens = $link !== null && $link->student->left_on === null && $link->opens($link->student->studio->today());
         if ($link === null) {
             WrongTokens::note($request);
-        }
-
-        if ($link !== null) {
+        } else {
             English::speak($link->student->studio->words);
         }
 

@@ -127,7 +127,7 @@ final class SaveWeek
         }
         $task->fill([
             'title' => $given['title'],
-            'instruction' => $given['instruction'],
+            'instruction' => $task->reworded($given['instruction']),
             'hand' => $given['hand'],
             'repetitions' => $given['repetitions'],
             'tempo' => $given['tempo'],

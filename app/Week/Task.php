@@ -89,6 +89,12 @@ final class Task extends Model implements OfStudent
         return $stage !== null || $kind === TaskKind::Remedy ? English::text($instruction) : $instruction;
     }
 
+    /** What is kept where a screen gives back what it was told: not the words it was told in. */
+    public function reworded(string $given): string
+    {
+        return $this->exists && $given === $this->instruction() ? $this->instruction : $given;
+    }
+
     public function studentId(): int
     {
         return $this->student_id;

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Counting;
 
 use Nasturtium\Core\Choice;
 
-/** What note values are called; a studio chooses. */
+/** The English of a studio: what note values are called, and the words of every sentence (`core/Wording/Variety.php`). */
 enum NoteWords: string implements Choice
 {
     case American = 'us';

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\English;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Nasturtium\Core\Counting\NoteWords;
 use Tests\Fixtures;
@@ -53,6 +54,20 @@ test('days are written as they are there', function (NoteWords $words, array $sa
     [NoteWords::British, ['7 Nov', '7 November', 'Friday, 7 November', '7 November 2031', '00:05 to 12:00, or 15:30']],
     [NoteWords::American, ['Nov 7', 'November 7', 'Friday, November 7', 'November 7, 2031', '12:05 am to 12:00 pm, or 3:30 pm']],
 ]);
+
+test('a plan that is saved as it was told keeps the words it was made with', function (): void {
+    $week = $this->postJson("/api/students/{$this->own->student->id}/weeks", [])->assertOk()->json();
+    $task = Task::query()->where('week_id', $week['id'])->whereNotNull('stage_id')->firstOrFail();
+    $task->update(['instruction' => 'Tap these bars and count aloud.']);
+    $tasks = as_sent($this->getJson("/api/weeks/{$week['id']}")->assertOk()->json());
+    $at = array_search($task->id, array_column($tasks, 'id'), true);
+    expect($tasks[$at]['instruction'])->toBe('Tap these measures and count aloud.');
+    $this->putJson("/api/weeks/{$week['id']}", ['tasks' => $tasks])->assertOk();
+    expect($task->refresh()->instruction)->toBe('Tap these bars and count aloud.');
+    $tasks[$at]['instruction'] = 'Only the first line.';
+    $this->putJson("/api/weeks/{$week['id']}", ['tasks' => $tasks])->assertOk();
+    expect($task->refresh()->instruction)->toBe('Only the first line.');
+});
 
 test('a rule that is broken is told in words, whatever the English', function (string $words): void {
     $this->own->studio->update(['words' => $words]);

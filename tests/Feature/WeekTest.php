@@ -7,17 +7,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Tests\Fixtures;
 
-/** @return list<array<string, mixed>> the tasks of a week as they are sent back */
-function as_sent(array $week): array
-{
-    return array_map(fn (array $task): array => [
-        'id' => $task['id'], 'kind' => $task['kind'], 'title' => $task['title'], 'instruction' => $task['instruction'],
-        'learningId' => $task['learningId'], 'hand' => $task['hand'], 'repetitions' => $task['repetitions'], 'tempo' => $task['tempo'],
-        'minutes' => $task['minutes'], 'starred' => $task['starred'], 'mostDays' => $task['mostDays'],
-        'dates' => $task['dates'], 'locked' => $task['locked'], 'off' => $task['off'],
-    ], $week['tasks']);
-}
-
 function own_task(array $change = []): array
 {
     return [...[
