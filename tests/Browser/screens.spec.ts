@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import { ROOMS } from './rooms';
 import {
     editor,
@@ -8,15 +7,11 @@ import {
     expectAccessibleByDayAndNight,
     expectNarrow,
     family,
+    homeOfTheDemo,
     listen,
     signIn,
     test,
 } from './studio';
-
-function homeOfTheDemo(): string {
-    const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
-    return told.match(/\/home\/\w+/)?.[0] ?? '';
-}
 
 test('a wrong password is told on the form', async ({ page }) => {
     await page.goto('/students');

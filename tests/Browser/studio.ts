@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, type Cookie, expect, type Locator, type Page } from '@playwright/test';
 import { NEW_STUDENT } from '../../resources/js/students/draft';
@@ -103,6 +104,12 @@ export async function expectAccessibleByDayAndNight(page: Page): Promise<void> {
 async function expectNothingFound(axe: AxeBuilder): Promise<void> {
     const found = await axe.exclude('.score svg').analyze();
     expect(found.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}
+
+/** Where the first student of the demo practises. */
+export function homeOfTheDemo(): string {
+    const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
+    return told.match(/\/home\/\w+/)?.[0] ?? '';
 }
 
 interface Family {

@@ -1,7 +1,6 @@
-import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { ROOMS } from './rooms';
-import { api, engraved, expect, signIn, test } from './studio';
+import { api, engraved, expect, homeOfTheDemo, signIn, test } from './studio';
 
 interface Studio {
     id: number;
@@ -84,8 +83,7 @@ for (const words of ['us', 'uk']) {
                 await expectNoneOf(page, foreign);
             });
             await test.step('home', async () => {
-                const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
-                await page.goto(told.match(/\/home\/\w+/)?.[0] ?? '');
+                await page.goto(homeOfTheDemo());
                 await expect(page.locator('html')).toHaveAttribute('lang', words === 'us' ? 'en-US' : 'en-GB');
                 await expect(page.getByRole('heading', { level: 1 })).toContainText('Hello');
                 await expectNoneOf(page, foreign);
