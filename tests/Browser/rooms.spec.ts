@@ -1,5 +1,4 @@
-import { execFileSync } from 'node:child_process';
-import { engraved, expect, family, listen, retype, signIn, test, typedText } from './studio';
+import { engraved, expect, family, homeOfTheDemo, listen, retype, signIn, test, typedText } from './studio';
 
 test('a book and its pages are added, changed and removed', async ({ page }) => {
     await signIn(page);
@@ -180,10 +179,9 @@ test('what was typed before can be begun again', async ({ page }) => {
 });
 
 test('a tick is taken back on the phone', async ({ browser }) => {
-    const told = execFileSync('php', ['artisan', 'nasturtium:demo'], { encoding: 'utf8' });
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
     const home = await phone.newPage();
-    await home.goto(told.match(/\/home\/\w+/)?.[0] ?? '');
+    await home.goto(homeOfTheDemo());
     await expect(home.getByRole('heading', { name: 'Hello Mina' })).toBeVisible();
     const open = home.getByRole('button', { name: /min$/ });
     test.skip((await open.count()) === 0, 'nothing is open today in the demo');
