@@ -1,5 +1,6 @@
 import type { Api, Report } from '../../api';
 import type { KeySign } from '../../shared/piano/KeyMap';
+import { listed } from '../../shared/words';
 import { t } from '../../text';
 
 /** A sentence beside the music, with what it lights: notes by id, bars by number. */
@@ -69,7 +70,7 @@ export function barsSaid(bars: readonly number[]): string {
         return bars.length === 1
             ? t('the pickup')
             : t('the pickup and {{barsSaid}}', { barsSaid: barsSaid(bars.slice(1)) });
-    return `${bars.length === 1 ? t('bar') : t('bars')} ${bars.length < 2 ? bars[0] : t('{{bars}} and {{bars2}}', { bars: bars.slice(0, -1).join(', '), bars2: bars.at(-1) })}`;
+    return `${bars.length === 1 ? t('bar') : t('bars')} ${listed(bars.map(String))}`;
 }
 
 /** `bars 1 to 4`, `bar 3`, `the pickup to bar 4` */
