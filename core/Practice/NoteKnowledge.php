@@ -13,16 +13,11 @@ final readonly class NoteKnowledge
     private const LAST = 5;
 
     /**
-     * @param  int  $answers  that it takes at least, and that are looked at
-     * @param  int  $right  of a hundred, at least
-     * @param  int  $median  milliseconds, at most
      * @param  int  $wrong  in the last five that make it shaky again
      * @param  int  $idle  days without anything that do
      */
     public function __construct(
-        private int $answers = 10,
-        private int $right = 90,
-        private int $median = 3_000,
+        private Enough $enough = new Enough(),
         private int $wrong = 2,
         private int $idle = 28,
     ) {}
@@ -109,16 +104,9 @@ final readonly class NoteKnowledge
     /** @param list<Evidence> $answers */
     private function isAnswered(array $answers): bool
     {
-        $last = array_slice($answers, -$this->answers);
-        if (count($last) < $this->answers || $this->isForgotten($answers)) {
-            return false;
-        }
-        $right = count(array_filter($last, static fn (Evidence $one): bool => $one->kind === EvidenceKind::RightAnswer));
-        $times = array_map(static fn (Evidence $one): int => $one->milliseconds, $last);
-        sort($times);
-        // Of an even number the upper middle one counts.
-        $median = $times[intdiv(count($times), 2)] ?? PHP_INT_MAX;
-
-        return 100 * $right >= $this->right * count($last) && $median <= $this->median;
+        return ! $this->isForgotten($answers) && $this->enough->isSecure(array_map(
+            static fn (Evidence $one): Answer => new Answer($one->kind === EvidenceKind::RightAnswer, $one->milliseconds),
+            array_slice($answers, -$this->enough->answers),
+        ));
     }
 }

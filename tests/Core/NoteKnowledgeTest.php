@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Nasturtium\Core\Practice\Enough;
 use Nasturtium\Core\Practice\Evidence;
 use Nasturtium\Core\Practice\EvidenceKind;
 use Nasturtium\Core\Practice\NoteKnowledge;
@@ -61,7 +62,7 @@ test('how well a note is known', function (array $evidence, int $today, NoteStat
 ]);
 
 test('the thresholds are settings', function (): void {
-    $strict = new NoteKnowledge(answers: 20, median: 1_500, idle: 7);
+    $strict = new NoteKnowledge(new Enough(answers: 20, within: 1_500), idle: 7);
     expect($strict->status(right_on(1, 10, 1_000), 2))->toBe(NoteStatus::Shaky)
         ->and($strict->status(right_on(1, 20, 1_000), 2))->toBe(NoteStatus::Secure)
         ->and($strict->status(right_on(1, 20, 2_000), 2))->toBe(NoteStatus::Shaky)
@@ -76,7 +77,7 @@ test('what was known on each of some days is what there was until then, in any o
             $evidence[] = new Evidence(EvidenceKind::cases()[$chance->getInt(0, count(EvidenceKind::cases()) - 1)], $chance->getInt(1, 60), 1_000 * $chance->getInt(1, 4));
         }
         $days = array_map(fn (): int => $chance->getInt(0, 90), range(1, 12));
-        $each = array_map(fn (int $day): NoteStatus => (new NoteKnowledge(answers: 3))->status(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->day <= $day)), $day), $days);
-        expect((new NoteKnowledge(answers: 3))->history($evidence, $days))->toBe($each, "note {$note}");
+        $each = array_map(fn (int $day): NoteStatus => (new NoteKnowledge(new Enough(answers: 3)))->status(array_values(array_filter($evidence, fn (Evidence $one): bool => $one->day <= $day)), $day), $days);
+        expect((new NoteKnowledge(new Enough(answers: 3)))->history($evidence, $days))->toBe($each, "note {$note}");
     }
 });
