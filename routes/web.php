@@ -22,6 +22,7 @@ use App\Desk\OwnFingersController;
 use App\Desk\PiecePlaybackController;
 use App\Desk\PositionController;
 use App\Desk\VerdictController;
+use App\Drill\RoomController;
 use App\Home\HomeAppController;
 use App\Home\HomeController;
 use App\Home\Letters\Mail;
@@ -136,6 +137,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('students', [StudentController::class, 'index'])->can('work', Student::class);
         Route::post('students', [StudentController::class, 'store'])->can('teach', Student::class);
         Route::get('students/{student}', [StudentController::class, 'show'])->can('accompany', 'student');
+        Route::get('students/{student}/room', [RoomController::class, 'show'])->can('accompany', 'student');
+        Route::post('students/{student}/answers', [RoomController::class, 'answers'])->can('accompany', 'student');
         Route::get('students/{student}/signed-off', [StudentController::class, 'signedOff'])->can('accompany', 'student');
         Route::put('students/{student}', [StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [StudentController::class, 'destroy'])->can('own', 'student');
@@ -240,6 +243,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
 
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
         Route::get('week', [HomeController::class, 'show'])->can('home', Practice::class);
+        Route::get('room', [RoomController::class, 'home'])->can('home', Practice::class);
+        Route::post('answers', [RoomController::class, 'answersFromHome'])->can('home', Practice::class);
         Route::put('word', [WordController::class, 'update'])->can('home', Practice::class);
         Route::get('tasks/{task}', [HomeController::class, 'music'])->can('practise', 'task');
         Route::put('tasks/{task}/practice', [PracticeController::class, 'update'])->withTrashed()->can('practise', 'task');

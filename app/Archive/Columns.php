@@ -13,6 +13,7 @@ use Nasturtium\Core\Counting\CompoundBeats;
 use Nasturtium\Core\Counting\CountingSystem;
 use Nasturtium\Core\Counting\CountStyle;
 use Nasturtium\Core\Counting\LongNotes;
+use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\PageKind;
 use Nasturtium\Core\Path\PathKind;
@@ -22,6 +23,7 @@ use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Verdict;
 use Nasturtium\Core\Practice\Attendance;
 use Nasturtium\Core\Practice\Calendar\LessonState;
+use Nasturtium\Core\Practice\Enough;
 use Nasturtium\Core\Practice\Feeling;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\LessonVerdict;
@@ -55,6 +57,8 @@ final class Columns
 
     private const FOR_TIMES = '2026_12_04_000001_times_by_day';
 
+    private const FOR_DRILLS = '2026_12_06_000001_practice_room';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -80,6 +84,10 @@ final class Columns
             'students' => self::student($own, $times),
             'mails' => [...$own, 'student_id' => Column::number()->orNull()->since(self::FOR_CONSENT, null), 'to' => Column::text(190), 'subject' => Column::text(190), 'body' => Column::text(60_000), ...$times],
             'accesses' => [...$own, 'student_id' => Column::number(), 'who' => Column::text(120), 'what' => Column::oneOf(Access::KINDS), 'on_date' => Column::date()],
+            'drill_answers' => [
+                ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^[a-z0-9-]{4,13}:[A-G](#{1,2}|b{1,2})?\d$/D', 'a note, as treble:C4')->orNull(),
+                'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
+            ],
             'verdicts' => [...$own, 'piece_id' => Column::number(), 'measure' => Column::whole(0, 9999), 'verdict' => Column::oneOf(Verdict::class)],
             'own_fingers' => [...$own, 'piece_id' => Column::number(), 'hand' => Column::oneOf(self::HANDS), 'place' => Column::place(), 'pitch' => Column::matching('/^[A-G](#{1,2}|b{1,2})?-?\d{1,2}$/D', 'a note, as C4'), 'finger' => Column::whole(1, 5)],
             'weeks' => [
@@ -172,7 +180,9 @@ final class Columns
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
             'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
-            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
+            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => Column::text(4_000)->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
+            'drill_answers' => Column::whole(3, 40)->since(self::FOR_DRILLS, Enough::ANSWERS), 'drill_right' => Column::whole(50, 100)->since(self::FOR_DRILLS, Enough::RIGHT), 'drill_within' => Column::whole(500, 20_000)->since(self::FOR_DRILLS, Enough::WITHIN),
+            'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
     }
 

@@ -31,7 +31,7 @@ final class ProgressOf
         $pages = LearntPages::of($student);
         $heard = Slips::heard($student, $from);
         $days = [...$begun->map(static fn (\stdClass $week): CarbonImmutable => CarbonImmutable::parse(min($week->ends_on, $to->toDateString())))->all(), $from, $to];
-        $known = $this->know->history($pages, $heard, array_values($days));
+        $known = $this->know->history($student, $pages, $heard, array_values($days));
         $weeks = Weeks::of($begun, $known);
         [$slips, $places] = Slips::of($heard, $pages->pluck('title', 'id')->all(), $from, $to);
         $tempi = Tempi::of($touching, $pages->pluck('title', 'piece_id')->all(), $from, $to);

@@ -18,8 +18,8 @@ use Nasturtium\Core\Reading\KnownNotes;
 use Nasturtium\Core\Reading\NoteStatus;
 
 /**
- * Which notes a student knows when a piece is opened, from the pages before it, the naming that passed and the slips
- * heard (trade 10.1). The desk asks this each time, so rows are read bare, with their days counted by the database.
+ * Which notes a student knows when a piece is opened, from the pages before it, the naming that passed, the slips
+ * heard and the answers of the practice room (trade 10.1). The desk asks this each time, so rows are read bare, with their days counted by the database.
  *
  * @phpstan-type LearningRow object{piece_id: int, path: string, path_id: int|null, note_names: string, opened: int, played: int|null, named: int|null}
  * @phpstan-type SlipRow object{kind: string, note_names: string, held: int}
@@ -30,6 +30,9 @@ final class KnowNotes
     private const EPOCH = 719_528;
 
     private const DAY = 86_400;
+
+    /** Answers to a note that are looked at: those before them change nothing. */
+    private const ANSWERS = 40;
 
     /** @var array<string, list<Evidence>> by clef:pitch */
     private array $evidence = [];
@@ -45,10 +48,25 @@ final class KnowNotes
         /** @var Collection<int, SlipRow> $slips */
         $slips = self::heard($student)->whereIn('slips.kind', self::values(self::misreadings()))->get();
         $this->slips($slips);
-        $knowledge = new NoteKnowledge();
+        $this->answers($student);
+        $knowledge = new NoteKnowledge($student->enough());
         $now = self::dayOf($today);
 
         return KnownNotes::with(array_map(static fn (array $of) => $knowledge->status($of, $now), $this->evidence));
+    }
+
+    /**
+     * How well each note is known today, in the order in which the pages brought them.
+     *
+     * @return array<string, NoteStatus> by clef:pitch
+     */
+    public function now(Student $student, CarbonImmutable $today): array
+    {
+        /** @var Collection<int, SlipRow> $slips */
+        $slips = self::heard($student)->whereIn('slips.kind', self::values(self::misreadings()))->get();
+        $known = $this->history($student, $this->learnings($student)->sortBy('opened'), $slips, [$today]);
+
+        return array_map(static fn (array $of): NoteStatus => $of[0], $known);
     }
 
     /**
@@ -59,14 +77,15 @@ final class KnowNotes
      * @param  non-empty-list<CarbonImmutable>  $days
      * @return array<string, non-empty-list<NoteStatus>> one for each day, by clef:pitch
      */
-    public function history(iterable $learnings, iterable $slips, array $days): array
+    public function history(Student $student, iterable $learnings, iterable $slips, array $days): array
     {
         $this->evidence = [];
         foreach ($learnings as $learning) {
             $this->page($learning, false);
         }
         $this->slips($slips);
-        $knowledge = new NoteKnowledge();
+        $this->answers($student);
+        $knowledge = new NoteKnowledge($student->enough());
         $known = [];
         $dates = array_map(self::dayOf(...), $days);
         foreach ($this->evidence as $name => $evidence) {
@@ -74,6 +93,17 @@ final class KnowNotes
         }
 
         return $known;
+    }
+
+    /** The last answers to each note. */
+    private function answers(Student $student): void
+    {
+        $ranked = DB::table('drill_answers')->where('student_id', $student->id)->whereNotNull('note')
+            ->selectRaw('note, is_right, milliseconds, to_days(on_date) as day, answered_at, id, row_number() over (partition by note order by answered_at desc, id desc) as back');
+        $rows = DB::query()->fromSub($ranked, 'ranked')->where('back', '<=', self::ANSWERS)->orderBy('answered_at')->orderBy('id')->get();
+        foreach ($rows as $row) {
+            $this->evidence[$row->note][] = new Evidence($row->is_right ? EvidenceKind::RightAnswer : EvidenceKind::WrongAnswer, $row->day, $row->milliseconds);
+        }
     }
 
     private static function dayOf(CarbonImmutable $day): int

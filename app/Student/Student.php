@@ -27,6 +27,7 @@ use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Practice\Calendar\LessonHour;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Calendar\Timetable;
+use Nasturtium\Core\Practice\Enough;
 use Nasturtium\Core\Practice\PersonName;
 use Nasturtium\Core\Reading\LandmarkLevel;
 use Nasturtium\Core\Reading\School;
@@ -60,6 +61,12 @@ use Nasturtium\Core\Reading\School;
  * @property string $count_ready last words of the count-in
  * @property int $hand_span white keys
  * @property ?int $pace percent of what is reckoned, as the teacher set it; null as it is measured
+ * @property ?string $drill_kinds of the practice room, with commas; null for all
+ * @property ?string $drill_notes treble:C4,…; null for those of the pages
+ * @property ?int $drill_minutes of a session; null by age
+ * @property int $drill_answers that are looked at before a note is secure
+ * @property int $drill_right percent of them
+ * @property int $drill_within milliseconds
  * @property ?CarbonImmutable $consented_on a parent agreed to the home link
  * @property string $consent_words what was said, and by whom
  * @property ?CarbonImmutable $left_on no longer a student
@@ -102,6 +109,12 @@ final class Student extends Model implements OfStudent
     public function age(CarbonImmutable $today): int
     {
         return max(0, $today->year - $this->birth_year);
+    }
+
+    /** When a card of the practice room is secure (trade 10.1). */
+    public function enough(): Enough
+    {
+        return new Enough($this->drill_answers, $this->drill_right, $this->drill_within);
     }
 
     public const TIMETABLE = ['studio.holidays', 'changedLessons'];

@@ -17,6 +17,7 @@ const OPEN_TO_OTHERS = [
     'Desk' => ['OwnFinger', 'ReportOf', 'SettingsFor', 'Verdict'],
     'Week' => ['CatchUp', 'CountWeeks', 'DayOff', 'Practice', 'PracticeResource', 'ProposeWeek', 'Remedies\\FindRemedies', 'ReplanWeek', 'SentPlan', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays', 'WeekResource'],
     'Lesson' => ['Lesson', 'Slip'],
+    'Drill' => [],
     'Home' => [],
     'Progress' => [],
     'Archive' => [],

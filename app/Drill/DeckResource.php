@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drill;
+
+use App\Api\ListOf;
+use Nasturtium\Core\Drill\DrillKind;
+use OpenApi\Attributes as OA;
+
+/** The cards of one kind, and its sessions. */
+#[OA\Schema]
+final readonly class DeckResource
+{
+    /**
+     * @param  list<CardResource>  $cards
+     * @param  list<SessionResource>  $sessions  one a day
+     */
+    public function __construct(
+        #[OA\Property]
+        public DrillKind $kind,
+        #[ListOf(CardResource::class)]
+        public array $cards,
+        #[ListOf(SessionResource::class)]
+        public array $sessions,
+    ) {}
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drill;
+
+use App\Api\Get;
+use App\Api\Post;
+use App\Student\Family\FamilyLink;
+use App\Student\Student;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Nasturtium\Core\Drill\DrillKind;
+
+/** The practice room: its cards, and what was answered; at home and at the lesson. */
+final class RoomController
+{
+    #[Get('/home/room', RoomResource::class, query: ['student' => 'integer'])]
+    public function home(Request $request, MakeRoom $make): JsonResponse
+    {
+        $link = $request->user('family');
+        assert($link instanceof FamilyLink);
+
+        return new JsonResponse($make($link->child($request->integer('student', $link->student_id))));
+    }
+
+    #[Post('/home/answers')]
+    public function answersFromHome(AnswersRequest $request, TakeAnswers $take): Response
+    {
+        $link = $request->user('family');
+        assert($link instanceof FamilyLink);
+
+        return self::taken($request, $link->child($request->integer('studentId')), $take);
+    }
+
+    #[Get('/students/{student}/room', RoomResource::class)]
+    public function show(Student $student, MakeRoom $make): JsonResponse
+    {
+        return new JsonResponse($make($student->load('studio')));
+    }
+
+    #[Post('/students/{student}/answers')]
+    public function answers(AnswersRequest $request, Student $student, TakeAnswers $take): Response
+    {
+        return self::taken($request, $student->load('studio'), $take);
+    }
+
+    private static function taken(AnswersRequest $request, Student $student, TakeAnswers $take): Response
+    {
+        $take($student, $request->string('session')->toString(), DrillKind::from($request->string('kind')->toString()), $request->answers());
+
+        return new Response(status: 204);
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Drill\DrillAnswer;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Nasturtium\Core\Practice\LearningState;
+use Tests\Fixtures;
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->travelTo('2031-04-29 16:00:00');
+    $this->family = ['Authorization' => "Bearer {$this->own->token}"];
+    $this->room = fn (): array => $this->getJson('/api/home/room', $this->family)->assertOk()->json();
+    $this->deck = fn (string $kind): array => array_column(($this->room)()['decks'], null, 'kind')[$kind];
+    $this->answer = fn (array $answers, array $change = []) => $this->postJson('/api/home/answers', [
+        'studentId' => $this->own->student->id, 'session' => (string) Str::uuid(), 'kind' => 'name', 'answers' => $answers, ...$change,
+    ], $this->family);
+});
+
+/** @return list<array<string, mixed>> as many answers to a card, a minute apart */
+function answered(string $card, int $count, bool $right = true, string $from = '2031-04-29T15:00:00Z', string $given = ''): array
+{
+    return array_map(static fn (int $i): array => ['card' => $card, 'right' => $right, 'milliseconds' => 1_500, 'given' => $given, 'at' => gmdate('Y-m-d\TH:i:s\Z', strtotime($from) + 60 * $i)], range(0, $count - 1));
+}
+
+test('the room has all kinds with a session for each of seven days, and every card that they name', function (): void {
+    $room = ($this->room)();
+    expect(array_column($room['decks'], 'kind'))->toBe(['name', 'find', 'place', 'way', 'point', 'finger', 'count', 'tap', 'same', 'say', 'spell', 'race', 'echo', 'sound'])
+        ->and($room)->toMatchArray(['student' => 'Ida', 'date' => '2031-04-29', 'minutes' => 3, 'best' => 0]);
+    foreach ($room['decks'] as $deck) {
+        $cards = array_column($deck['cards'], 'id');
+        expect(array_column($deck['sessions'], 'date'))->toBe(array_map(static fn (int $day): string => '2031-0'.($day > 30 ? '5-0'.($day - 30) : "4-{$day}"), range(29, 35)));
+        foreach ($deck['sessions'] as $session) {
+            expect($session['seconds'])->toBe(180)->and(array_diff([...$session['learning'], ...$session['joining'], ...$session['known']], $cards))->toBe([])
+                ->and(count($session['learning']))->toBeGreaterThan(0)->toBeLessThanOrEqual(3);
+        }
+    }
+});
+
+test('the landmarks come first, then what the pages brought; a teacher may set other notes, kinds and minutes', function (): void {
+    DB::table('learnings')->where('student_id', $this->own->student->id)->delete();
+    expect(($this->deck)('name')['sessions'][0]['learning'])->toBe(['name treble:G4', 'name bass:F3']);
+    $this->own->student->update(['drill_notes' => 'bass:C3,bass:D3', 'drill_kinds' => 'name,echo', 'drill_minutes' => 1]);
+    $room = ($this->room)();
+    expect(array_column($room['decks'], 'kind'))->toBe(['name', 'echo'])->and(array_column($room['decks'][0]['cards'], 'id'))->toBe(['name bass:C3', 'name bass:D3'])
+        ->and($room['decks'][0]['sessions'][0]['seconds'])->toBe(60);
+});
+
+test('answers sent twice count once, two phones lose nothing, and late ones lie at their own time', function (): void {
+    $first = (string) Str::uuid();
+    ($this->answer)(answered('name treble:G4', 3), ['session' => $first])->assertNoContent();
+    ($this->answer)(answered('name treble:G4', 3), ['session' => $first])->assertNoContent();
+    // Another phone, an hour before, sends later.
+    ($this->answer)(answered('name treble:G4', 2, false, '2031-04-29T14:00:00Z', 'A'))->assertNoContent();
+    $kept = DrillAnswer::query()->orderBy('answered_at')->get();
+    expect($kept->pluck('is_right')->all())->toBe([false, false, true, true, true])->and($kept[0]->note)->toBe('treble:G4')->and($kept[0]->given)->toBe('A')
+        ->and(array_column(($this->deck)('name')['sessions'][0]['before'], null, 'card')['name treble:G4']['answers'])->toHaveCount(5);
+});
+
+test('ten right answers in time make a note secure, and it is known to the desk and to progress', function (): void {
+    ($this->answer)(answered('name treble:G4', 9))->assertNoContent();
+    $status = function (): ?string {
+        $notes = $this->actingAs($this->own->teacher)->getJson("/api/students/{$this->own->student->id}/progress?from=2031-04-01&to=2031-04-29")->assertOk()->json('notes');
+        app('auth')->forgetGuards();
+
+        return array_column($notes, 'status', 'id')['treble-G4'] ?? null;
+    };
+    expect($status())->toBe('shaky');
+    ($this->answer)(answered('find treble:G4', 1), ['kind' => 'find'])->assertNoContent();
+    expect($status())->toBe('secure')->and(($this->deck)('name')['sessions'][0]['known'])->toContain('name treble:G4');
+    // Thresholds are the student's own.
+    $this->own->student->update(['drill_within' => 1_400]);
+    expect($status())->toBe('shaky');
+});
+
+test('a race proves nothing of notes, and its best is kept', function (): void {
+    ($this->answer)([['card' => 'race', 'right' => true, 'milliseconds' => 10_000, 'given' => '7', 'at' => '2031-04-29T15:00:00Z']], ['kind' => 'race'])->assertNoContent();
+    ($this->answer)([['card' => 'race', 'right' => true, 'milliseconds' => 10_000, 'given' => '11', 'at' => '2031-04-29T15:10:00Z']], ['kind' => 'race'])->assertNoContent();
+    expect(($this->room)()['best'])->toBe(11)->and(DrillAnswer::query()->whereNotNull('note')->count())->toBe(0);
+});
+
+test('two notes that were taken for one another twice are a pair', function (): void {
+    $this->own->student->update(['drill_notes' => 'treble:B4,treble:C5,treble:D5,treble:E5']);
+    foreach (['B4', 'C5', 'D5'] as $note) {
+        ($this->answer)(answered("name treble:{$note}", 1))->assertNoContent();
+    }
+    ($this->answer)(answered('name treble:B4', 1, false, given: 'C'))->assertNoContent();
+    expect(($this->deck)('name')['sessions'][0]['pairs'])->toBe([]);
+    ($this->answer)(answered('name treble:B4', 1, false, given: 'C'))->assertNoContent();
+    expect(($this->deck)('name')['sessions'][0]['pairs'][0])->toBe(['card' => 'name treble:B4', 'other' => 'name treble:C5']);
+});
+
+test('a clock that is wrong puts no answer into days to come or into another season', function (): void {
+    ($this->answer)([...answered('name treble:G4', 1, from: '2041-01-01T00:00:00Z'), ...answered('name treble:G4', 1, from: '1999-01-01T00:00:00Z')])->assertNoContent();
+    expect(DrillAnswer::query()->orderBy('position')->pluck('on_date')->map->toDateString()->all())->toBe(['2031-04-29', '2031-03-29']);
+});
+
+test('what is no answer is refused, and nothing of it is kept', function (array $change, string $at): void {
+    ($this->answer)([[...answered('name treble:G4', 1)[0], ...($change['answer'] ?? [])]], $change['body'] ?? [])->assertJsonValidationErrors($at);
+    expect(DrillAnswer::query()->count())->toBe(0);
+})->with([
+    'no session' => [['body' => ['session' => 'x']], 'session'], 'another kind' => [['body' => ['kind' => 'dance']], 'kind'], 'no answers' => [['body' => ['answers' => []]], 'answers'],
+    'too many' => [['body' => ['answers' => array_fill(0, 301, ['card' => 'x'])]], 'answers'], 'a time below nothing' => [['answer' => ['milliseconds' => -1]], 'answers.0.milliseconds'],
+    'a card without a name' => [['answer' => ['card' => '']], 'answers.0.card'], 'no time' => [['answer' => ['at' => 'soon']], 'answers.0.at'], 'too long' => [['answer' => ['given' => str_repeat('x', 41)]], 'answers.0.given'],
+]);
+
+test('at the lesson the teacher has the same room, and answers count as those from home', function (): void {
+    $this->actingAs($this->own->teacher);
+    $path = "/api/students/{$this->own->student->id}";
+    expect($this->getJson("{$path}/room")->assertOk()->json('decks.0.kind'))->toBe('name');
+    $this->postJson("{$path}/answers", ['studentId' => $this->own->student->id, 'session' => (string) Str::uuid(), 'kind' => 'name', 'answers' => answered('name treble:G4', 2)])->assertNoContent();
+    expect(DrillAnswer::query()->where('student_id', $this->own->student->id)->count())->toBe(2);
+});
+
+test('another child than those of the link is not found', function (): void {
+    $other = $this->own->student('Otto', 8);
+    ($this->answer)(answered('name treble:G4', 1), ['studentId' => $other->id])->assertNotFound();
+    $this->getJson("/api/home/room?student={$other->id}", $this->family)->assertNotFound();
+});
+
+test('bars to count and to tap come from the pages that are open', function (): void {
+    $taps = fn (): array => array_column(($this->deck)('tap')['cards'], 'id');
+    $open = $taps();
+    $this->own->learning->update(['state' => LearningState::Finished]);
+    expect($taps())->not->toBe($open);
+});
