@@ -10,6 +10,7 @@ use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\Heard;
 use Nasturtium\Core\Drill\Option;
+use Nasturtium\Core\Drill\TapResult;
 use OpenApi\Attributes as OA;
 
 /** A card with its answer. */
@@ -56,7 +57,7 @@ final readonly class CardResource
             $card->sign,
             array_map(static fn (Option $option): OptionResource => new OptionResource($option->id, English::text($option->label)), $card->options),
             array_map(static fn (Heard $heard): HeardResource => new HeardResource($heard->key, $heard->at, $heard->lasts), $card->hear),
-            $card->taps === null ? null : new TapsResource($card->taps->beat, $card->taps->countIn, $card->taps->at),
+            $card->taps === null ? null : new TapsResource($card->taps->beat, $card->taps->countIn, $card->taps->at, array_map(static fn (TapResult $result): OptionResource => new OptionResource($result->value, English::text($result->words())), TapResult::cases())),
         );
     }
 }

@@ -14,14 +14,16 @@ final readonly class DeckResource
 {
     /**
      * @param  list<CardResource>  $cards
-     * @param  list<SessionResource>  $sessions  one a day
+     * @param  list<DrillSessionResource>  $sessions  one a day
      */
     public function __construct(
         #[OA\Property]
         public DrillKind $kind,
+        #[OA\Property]
+        public string $words,
         #[ListOf(CardResource::class)]
         public array $cards,
-        #[ListOf(SessionResource::class)]
+        #[ListOf(DrillSessionResource::class)]
         public array $sessions,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drill;
 
 use App\Desk\SettingsFor;
+use App\Http\English;
 use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Student;
@@ -76,12 +77,12 @@ final class MakeRoom
             $date = $today->addDays($day);
             $session = $choose($deck, $day === 0 ? CarbonImmutable::now()->getTimestamp() : $date->addHours(15)->getTimestamp(), crc32("{$student->id} {$kind->value} {$date->toDateString()}"), 60 * $minutes);
             $session = new Session($session->seconds, $session->learning, array_slice($session->joining, 0, self::JOINING), $session->known, $session->share, $session->before, $session->pairs, $session->enough);
-            $sessions[] = SessionResource::of($date->toDateString(), $session);
+            $sessions[] = DrillSessionResource::of($date->toDateString(), $session);
             $used += array_flip([...$session->learning, ...$session->joining, ...$session->known]);
         }
         $used = array_intersect_key($cards, $used);
 
-        return new DeckResource($kind, array_values(array_map(CardResource::of(...), $used)), $sessions);
+        return new DeckResource($kind, English::text($kind->words()), array_values(array_map(CardResource::of(...), $used)), $sessions);
     }
 
     private static function minutes(int $age): int

@@ -14,6 +14,7 @@ final readonly class TapsResource
     /**
      * @param  list<string>  $countIn
      * @param  list<int>  $at
+     * @param  list<OptionResource>  $said  to the child, by how it went
      */
     public function __construct(
         #[OA\Property]
@@ -22,5 +23,7 @@ final readonly class TapsResource
         public array $countIn,
         #[ListOf('integer')]
         public array $at,
+        #[ListOf(OptionResource::class)]
+        public array $said,
     ) {}
 }

@@ -10,6 +10,7 @@ use Nasturtium\Core\Drill\CardMaker;
 use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Option;
+use Nasturtium\Core\Formats\MusicXml\StaffLine;
 use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
@@ -63,8 +64,9 @@ final readonly class PlaceIt implements CardMaker
             AnswerBy::Staff,
             [$pitch->name()],
             "It is {$material->where($clef, $pitch)}. {$material->way($clef, $pitch)}",
-            options: $options,
-            note: $note,
+            StaffLine::write($clef, [[]]),
+            $options,
+            $note,
         );
     }
 }

@@ -13,6 +13,7 @@ import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
 import { isTick, isWord, type Unsent } from './outbox';
+import { Room } from './Room';
 import { type HomeTaskData, type HomeWeek, useHome } from './useHome';
 import type { WordOfToday } from './WordToTeacher';
 
@@ -43,12 +44,20 @@ export function Home() {
     const [child, setChild] = useState<number | null>(null);
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
-    const { home, week, today, kept, refused, tick, untick, isDone, word } = useHome(token, child);
+    const [inRoom, setInRoom] = useState(false);
+    const { home, week, today, kept, refused, tick, untick, isDone, word, save } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
         return <NoWeek error={home.error} again={() => home.refetch()} />;
     }
     const date = dayFrom(today, away);
+    if (inRoom) {
+        return (
+            <main className={styles.home}>
+                <Room token={token} child={child} today={today} save={save} leave={() => setInRoom(false)} />
+            </main>
+        );
+    }
     const task = week.tasks.find((one) => one.id === open);
     if (task !== undefined) {
         return (
@@ -88,6 +97,7 @@ export function Home() {
                 refused={refused}
                 isDone={isDone}
                 open={setOpen}
+                enterRoom={() => setInRoom(true)}
                 word={word}
             />
         </main>
@@ -121,11 +131,12 @@ interface DayProps {
     refused: number;
     isDone: (task: HomeTaskData, date: string) => boolean;
     open: (task: number) => void;
+    enterRoom: () => void;
     word: WordOfToday;
 }
 
 /** A day: who practises, how far it is done, and its tasks. */
-function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, word }: DayProps) {
+function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, enterRoom, word }: DayProps) {
     const date = dayFrom(today, away);
     const day = week.days.find((one) => one.date === date);
     const tasks = tasksOn(week, date);
@@ -166,6 +177,11 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             {away === 0 && <FromTheTeacher week={week} />}
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
             <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
+            {away === 0 && (
+                <Button variant="light" size="lg" onClick={enterRoom}>
+                    {t('Practice room')}
+                </Button>
+            )}
             {away === 0 && tasks.length > 0 && <Care words={week.care} date={date} />}
             <ForParents
                 week={week}

@@ -1,3 +1,5 @@
+import type { Answers } from '../practice/useSession';
+
 /** A tick that waits to be sent. Its key makes sure that it counts once, however often it is sent. */
 export interface Tick {
     clientKey: string;
@@ -28,17 +30,26 @@ export interface Word {
     words: string;
 }
 
-export type Unsent = Tick | TakenBack | Word;
+/** What was answered in the practice room; a longer list of the same session takes the place of a shorter one. */
+export interface Answered extends Answers {
+    clientKey: string;
+}
+
+export type Unsent = Tick | TakenBack | Word | Answered;
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
 const name = (token: string) => `nasturtium.ticks.${token.slice(0, 12)}`;
 
 export const isTick = (one: Unsent): one is Tick => 'feeling' in one;
+export const isAnswered = (one: Unsent): one is Answered => 'answers' in one;
 export const isWord = (one: Unsent): one is Word => 'words' in one;
 
-/** What only one of can wait: a task on a day, or a child’s word of a day. */
-const placeOf = (one: Unsent) => (isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`);
+/** What only one of can wait: a task on a day, a child’s word of a day, a session’s answers. */
+function placeOf(one: Unsent): string {
+    if (isAnswered(one)) return `session ${one.session}`;
+    return isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`;
+}
 
 export function waiting(token: string, store: Store = localStorage): Unsent[] {
     try {
@@ -61,7 +72,7 @@ export function post(token: string, one: Unsent, store: Store = localStorage): v
 
 /** Whether the task counts as done on the day: what waits says more than what the server has. */
 export function isDoneWith(all: Unsent[], taskId: number, date: string, onServer: boolean): boolean {
-    const last = all.find((one) => !isWord(one) && one.taskId === taskId && one.date === date);
+    const last = all.find((one) => !isWord(one) && !isAnswered(one) && one.taskId === taskId && one.date === date);
     return last === undefined ? onServer : isTick(last);
 }
 

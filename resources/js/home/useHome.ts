@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { type Api, ask, at, authorized, deferred } from '../api';
+import type { Answers } from '../practice/useSession';
 import { sent, useResend } from '../shared/resend';
 import { speak } from '../text';
 import { dateNow, type Kept } from './clock';
-import { flush, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
+import { flush, isAnswered, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
 import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
@@ -26,6 +27,10 @@ function requestOf(one: Unsent) {
     if (isWord(one)) {
         const { clientKey: _, ...body } = one;
         return deferred('put', '/home/word', { body });
+    }
+    if (isAnswered(one)) {
+        const { clientKey: _, ...body } = one;
+        return deferred('post', '/home/answers', { body });
     }
     const { taskId: task, date } = one;
     if (!isTick(one)) return deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date }));
@@ -62,6 +67,7 @@ export function useHome(token: string, child: number | null) {
         setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
         setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
+        await client.invalidateQueries({ queryKey: ['home-room', token] });
     }, [client, token]);
     const isWaiting = useCallback(() => waiting(token).length > 0, [token]);
     useResend(isWaiting, send);
@@ -70,12 +76,21 @@ export function useHome(token: string, child: number | null) {
         for (const task of home.data?.week.tasks ?? []) {
             if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
         }
-    }, [client, token, home.data]);
+        if (home.data !== undefined) client.prefetchQuery(roomOf(token, child));
+    }, [client, token, child, home.data]);
     const put = (one: Unsent) => {
         post(token, one);
         setKept(waiting(token));
         send();
     };
+    const save = useCallback(
+        (answers: Answers) => {
+            post(token, { ...answers, clientKey: crypto.randomUUID() });
+            setKept(waiting(token));
+            send();
+        },
+        [token, send],
+    );
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
@@ -89,7 +104,7 @@ export function useHome(token: string, child: number | null) {
             date,
             task.practices.some((practice) => practice.date === date),
         );
-    return { home, week, today, kept, refused, tick, untick, isDone, word };
+    return { home, week, today, kept, refused, tick, untick, isDone, word, save };
 }
 
 /** What a parent writes to the teacher; changed, it takes the place of what was written before on this day. */
@@ -103,6 +118,18 @@ function wordOf(week: HomeWeek | undefined, today: string, kept: Unsent[], put: 
             put({ studentId: week.studentId, date: today, words, clientKey: crypto.randomUUID() }),
     };
 }
+
+/** The practice room of a child for a week; it is fetched with the week, and kept. */
+export const roomOf = (token: string, child: number | null) => ({
+    queryKey: ['home-room', token, child],
+    queryFn: () =>
+        ask('get', '/home/room', {
+            ...(child === null ? {} : { params: { query: { student: child } } }),
+            ...authorized(token),
+        }),
+    staleTime: 60_000,
+    networkMode: 'always' as const,
+});
 
 /** The music of a task; it does not change while its week lasts. */
 export const musicOf = (token: string, task: number) => ({

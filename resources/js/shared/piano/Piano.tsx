@@ -54,6 +54,7 @@ export function Piano({ from, to, onChord, marked = [] }: Props) {
                         }}
                         tabIndex={key === at ? 0 : -1}
                         aria-label={nameOf(key)}
+                        data-letter={key % 12}
                         data-marked={marked.includes(key) ? 'yes' : undefined}
                         onPointerDown={(event) => {
                             event.preventDefault();

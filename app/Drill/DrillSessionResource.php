@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 
 /** A session as data: whoever runs it needs no other rule (docs/practice-room.md). */
 #[OA\Schema]
-final readonly class SessionResource
+final readonly class DrillSessionResource
 {
     /**
      * @param  list<string>  $learning

@@ -1,0 +1,145 @@
+import { Text } from '@mantine/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { CardMusic } from './CardMusic';
+import { HearAgain, useHeard } from './Heard';
+import { Keys, useLitKeys } from './Keys';
+import { Options } from './Options';
+import styles from './Practice.module.css';
+import { StaffLadder } from './StaffLadder';
+import { TapPad } from './TapPad';
+import type { CardData, Verdict } from './useSession';
+
+export interface FaceProps {
+    card: CardData;
+    verdict: Verdict | null;
+    answer: (verdict: Verdict, took?: number) => void;
+    onDrawn: () => void;
+    /** Told which keys a MIDI keyboard strikes. */
+    listen: (take: (key: number) => void) => () => void;
+}
+
+/** A card with what it shows, what sounds, and the way to answer it. */
+export function CardFace(props: FaceProps) {
+    const { card, onDrawn } = props;
+    // What only stands there as words or sounds is there at once.
+    useEffect(() => {
+        if (card.music === null && card.hear.length === 0) onDrawn();
+    }, [card, onDrawn]);
+    return (
+        <>
+            <Text component="h2" className={styles.ask}>
+                {card.ask}
+            </Text>
+            {card.sign !== null && <p className={styles.sign}>{card.sign}</p>}
+            {card.music !== null && card.by !== 'staff' && <CardMusic music={card.music} onDrawn={onDrawn} />}
+            <Answering {...props} />
+        </>
+    );
+}
+
+function Answering(props: FaceProps) {
+    const { card, verdict, answer, onDrawn } = props;
+    const choose = (given: string) => answer({ right: card.right.includes(given), given });
+    switch (card.by) {
+        case 'staff':
+            return <StaffLadder card={card} verdict={verdict} choose={choose} onDrawn={onDrawn} />;
+        case 'key':
+            return <OneKey {...props} />;
+        case 'phrase':
+            return <Phrase {...props} />;
+        case 'taps':
+            return <TapPad card={card} verdict={verdict} answer={answer} />;
+        default:
+            return <Choosing {...props} choose={choose} />;
+    }
+}
+
+/** Options, by touch, by their letter or number, or by a piano where they are letters. */
+function Choosing({ card, verdict, choose, onDrawn, listen }: FaceProps & { choose: (id: string) => void }) {
+    const latest = useRef(choose);
+    latest.current = choose;
+    useEffect(() => {
+        const press = (event: KeyboardEvent) => {
+            if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+            const option =
+                card.options.find((one) => one.label.charAt(0).toLowerCase() === event.key && one.label.length < 3) ??
+                card.options[Number(event.key) - 1];
+            if (option !== undefined) latest.current(option.id);
+        };
+        window.addEventListener('keydown', press);
+        return () => window.removeEventListener('keydown', press);
+    }, [card]);
+    useEffect(
+        () =>
+            listen((key) => {
+                const letter = ['C', '', 'D', '', 'E', 'F', '', 'G', '', 'A', '', 'B'][key % 12];
+                const option = card.options.find((one) => one.id === letter);
+                if (option !== undefined) latest.current(option.id);
+            }),
+        [listen, card],
+    );
+    return (
+        <>
+            {card.hear.length > 0 && <Sounding card={card} onDrawn={onDrawn} />}
+            <Options card={card} verdict={verdict} choose={choose} />
+        </>
+    );
+}
+
+function Sounding({ card, onDrawn }: Pick<FaceProps, 'card' | 'onDrawn'>) {
+    return <HearAgain heard={useHeard(card, onDrawn)} />;
+}
+
+const strike = (key: number) =>
+    import('../shared/sound/strike').then((sound) => sound.strike([key])).catch(() => undefined);
+
+function OneKey({ card, verdict, answer, listen }: FaceProps) {
+    const take = useCallback(
+        (key: number) => {
+            strike(key);
+            answer({ right: card.right.includes(String(key)), given: String(key) });
+        },
+        [card, answer],
+    );
+    useEffect(() => listen(take), [listen, take]);
+    const right = Number(card.right[0]);
+    return <Keys around={right} marked={verdict === null ? [] : [right]} struck={take} disabled={verdict !== null} />;
+}
+
+/** What was heard is played back, key after key. */
+function Phrase({ card, verdict, answer, onDrawn, listen }: FaceProps) {
+    const played = useRef<number[]>([]);
+    const [count, setCount] = useState(0);
+    const [lit, light] = useLitKeys();
+    const heard = useHeard(card, onDrawn);
+    const take = useCallback(
+        (key: number) => {
+            light(key);
+            strike(key);
+            played.current.push(key);
+            setCount(played.current.length);
+            if (played.current.length < card.right.length) return;
+            const given = played.current.map(String);
+            played.current = [];
+            setCount(0);
+            answer({ right: given.every((one, i) => one === card.right[i]), given: given.join(' ') });
+        },
+        [card, answer, light],
+    );
+    useEffect(() => listen(take), [listen, take]);
+    return (
+        <>
+            <HearAgain heard={heard} />
+            <p className={styles.dots} aria-hidden="true">
+                {'●'.repeat(count)}
+                {'○'.repeat(card.right.length - count)}
+            </p>
+            <Keys
+                around={Number(card.right[0])}
+                marked={verdict === null ? lit : card.right.map(Number)}
+                struck={take}
+                disabled={verdict !== null}
+            />
+        </>
+    );
+}
