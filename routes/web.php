@@ -23,6 +23,7 @@ use App\Desk\PiecePlaybackController;
 use App\Desk\PositionController;
 use App\Desk\VerdictController;
 use App\Drill\RoomController;
+use App\Drill\TrainingController;
 use App\Home\HomeAppController;
 use App\Home\HomeController;
 use App\Home\Letters\Mail;
@@ -139,6 +140,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('students/{student}', [StudentController::class, 'show'])->can('accompany', 'student');
         Route::get('students/{student}/room', [RoomController::class, 'show'])->can('accompany', 'student');
         Route::post('students/{student}/answers', [RoomController::class, 'answers'])->can('accompany', 'student');
+        Route::get('students/{student}/training', [TrainingController::class, 'show'])->can('accompany', 'student');
+        Route::put('students/{student}/training', [TrainingController::class, 'update'])->can('accompany', 'student');
         Route::get('students/{student}/signed-off', [StudentController::class, 'signedOff'])->can('accompany', 'student');
         Route::put('students/{student}', [StudentController::class, 'update'])->can('own', 'student');
         Route::delete('students/{student}', [StudentController::class, 'destroy'])->can('own', 'student');

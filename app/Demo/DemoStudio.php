@@ -8,6 +8,7 @@ use App\Account\Members\Membership;
 use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
+use App\Drill\TakeAnswers;
 use App\Lesson\Lesson;
 use App\Lesson\MarkTask;
 use App\Lesson\Slip;
@@ -17,6 +18,7 @@ use App\Page\Piece\NoteNames;
 use App\Page\Piece\Piece;
 use App\Page\Piece\StorePiece;
 use App\Student\Family\FamilyLink;
+use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Learning\OpenPiece;
 use App\Student\PracticeDay;
@@ -58,6 +60,8 @@ final class DemoStudio
         private readonly ProposeWeek $propose,
         private readonly MarkTask $mark,
         private readonly NoteNames $names,
+        private readonly KnowNotes $know,
+        private readonly TakeAnswers $take,
     ) {
         $this->chance = new Chance(20310505);
         $this->practise = new PractiseWeek($this->chance);
@@ -164,6 +168,9 @@ final class DemoStudio
                 SentPlan::keep($week);
                 ($this->practise)($week, $given['care'], $today);
             }
+        }
+        if ($given['trains'] ?? false) {
+            (new TrainInRoom($this->know, $this->take, new Chance($student->birth_year)))($student, $today);
         }
     }
 

@@ -17,6 +17,8 @@ final readonly class DeckResource
      * @param  list<DrillSessionResource>  $sessions  one a day
      */
     public function __construct(
+        #[OA\Property(description: 'the drill of the week that it is for; null for the room')]
+        public ?int $taskId,
         #[OA\Property]
         public DrillKind $kind,
         #[OA\Property]

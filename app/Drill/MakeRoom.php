@@ -9,7 +9,10 @@ use App\Http\English;
 use App\Student\KnowNotes;
 use App\Student\Learning\Learning;
 use App\Student\Student;
+use App\Week\Task;
+use App\Week\Week;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\ChooseCards;
 use Nasturtium\Core\Drill\DrillKind;
@@ -17,6 +20,7 @@ use Nasturtium\Core\Drill\Kinds\Makers;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Session;
 use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\Landmarks;
 use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Reading\Phrases;
@@ -33,6 +37,9 @@ final class MakeRoom
 
     /** Of a kind so many cards may join in one session. */
     private const JOINING = 9;
+
+    /** What a drill of the week is: the notes of its page are found on the piano. */
+    private const OF_TASKS = DrillKind::Find;
 
     /** Minutes of a session: fewer for small children. */
     private const MINUTES = [8 => 2, 200 => 3];
@@ -58,6 +65,16 @@ final class MakeRoom
                 $rooms[] = $this->deck($student, $kind, $cards, $decks, $known, $today, $minutes);
             }
         }
+        foreach (self::tasks($student, $today) as $task) {
+            $of = explode(',', $task->learning->piece->note_names ?? '');
+            $cards = array_values(array_filter(
+                Makers::of(self::OF_TASKS)->cards($material),
+                static fn (Card $card): bool => in_array($card->note, $of, true) || ($known[$card->note ?? ''] ?? null) === NoteStatus::Secure,
+            ));
+            if (count($cards) > 1) {
+                $rooms[] = $this->deck($student, self::OF_TASKS, $cards, $decks, $known, $today, $minutes, $task->id);
+            }
+        }
 
         return new RoomResource($student->id, $student->first_name, $today->toDateString(), $minutes, DeckFor::best($student), $rooms);
     }
@@ -66,7 +83,7 @@ final class MakeRoom
      * @param  non-empty-list<Card>  $cards
      * @param  array<string, NoteStatus>  $known
      */
-    private function deck(Student $student, DrillKind $kind, array $cards, DeckFor $decks, array $known, CarbonImmutable $today, int $minutes): DeckResource
+    private function deck(Student $student, DrillKind $kind, array $cards, DeckFor $decks, array $known, CarbonImmutable $today, int $minutes, ?int $task = null): DeckResource
     {
         $cards = array_column($cards, null, 'id');
         $deck = $decks->of($kind, array_keys($cards), array_filter(array_map(static fn (Card $card): ?string => $card->note, $cards)), $known);
@@ -82,7 +99,15 @@ final class MakeRoom
         }
         $used = array_intersect_key($cards, $used);
 
-        return new DeckResource($kind, English::text($kind->words()), array_values(array_map(CardResource::of(...), $used)), $sessions);
+        return new DeckResource($task, $kind, English::text($kind->words()), array_values(array_map(CardResource::of(...), $used)), $sessions);
+    }
+
+    /** @return Collection<int, Task> the drills of the week that was sent, with the pages they are for */
+    private static function tasks(Student $student, CarbonImmutable $today): Collection
+    {
+        $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')->where('starts_on', '<=', $today->toDateString())->orderByDesc('starts_on')->first();
+
+        return Task::query()->where('week_id', $week?->id)->where('kind', TaskKind::Drill)->whereNotNull('learning_id')->with('learning.piece')->orderBy('id')->get();
     }
 
     private static function minutes(int $age): int

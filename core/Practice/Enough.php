@@ -34,12 +34,8 @@ final readonly class Enough
         if (! $this->isRight($all)) {
             return false;
         }
-        $last = array_slice($all, -$this->answers);
-        $times = array_map(static fn (Answer $answer): int => $answer->milliseconds, $last);
-        sort($times);
 
-        // Of an even number the upper middle one counts.
-        return $times[intdiv(count($times), 2)] <= $this->within;
+        return Median::of(array_map(static fn (Answer $answer): int => $answer->milliseconds, array_slice($all, -$this->answers))) <= $this->within;
     }
 
     /**

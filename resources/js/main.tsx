@@ -84,6 +84,10 @@ const router = createBrowserRouter([
                 path: 'students/:student/progress',
                 lazy: async () => ({ Component: (await import('./progress/StudentProgress')).StudentProgress }),
             },
+            {
+                path: 'students/:student/practice',
+                lazy: async () => ({ Component: (await import('./practice/Training')).Training }),
+            },
             { path: 'progress', lazy: async () => ({ Component: (await import('./progress/Overview')).Overview }) },
             { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },

@@ -27,6 +27,15 @@ export const ROOMS: readonly (readonly [string, (page: Page) => Promise<void>])[
             await expect(page.getByLabel('Sentences')).toBeVisible();
         },
     ],
+    [
+        'the practice room of a student',
+        async (page) => {
+            await page.goto('/students');
+            await page.getByRole('link', { name: 'Lina S.' }).click();
+            await page.getByRole('main').getByRole('link', { name: 'Practice room' }).click();
+            await engraved(page);
+        },
+    ],
     ['the whole studio', async (page) => void (await page.goto('/progress'))],
     ['the books', async (page) => void (await page.goto('/books'))],
     ['the studio', async (page) => void (await page.goto('/studio'))],

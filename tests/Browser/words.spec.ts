@@ -87,6 +87,14 @@ for (const words of ['us', 'uk']) {
                 await expect(page.locator('html')).toHaveAttribute('lang', words === 'us' ? 'en-US' : 'en-GB');
                 await expect(page.getByRole('heading', { level: 1 })).toContainText('Hello');
                 await expectNoneOf(page, foreign);
+                await page.getByRole('button', { name: 'Practice room' }).click();
+                await expect(page.getByRole('button', { name: /^Count it / })).toBeVisible();
+                await expectNoneOf(page, foreign);
+                await page.getByRole('button', { name: /^Same or different / }).click();
+                await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
+                await expectNoneOf(page, foreign);
+                await page.getByRole('button', { name: '← Practice room' }).click();
+                await page.getByRole('button', { name: '← Today' }).click();
                 await page.getByRole('button', { name: /min$/ }).last().click();
                 await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
                 await expectNoneOf(page, foreign);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Nasturtium\Core\Counting\Counts;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
+use Nasturtium\Core\Drill\Confusion;
 use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Kinds\Makers;
 use Nasturtium\Core\Drill\Material;
@@ -128,7 +129,7 @@ test('counts, bars that do not add up and bar lines are solved from what is show
         expect($card->right)->toBe([(string) count($at)]);
     }
     expect($of('counts'))->not->toBe([])->and($of('wrong'))->not->toBe([])->and($of('line'))->not->toBe([])
-        ->and($of('length')[5]->right)->toBe(['1½'])->and($of('length')[5]->way)->toBe('This is a dotted quarter: 1½ beats where a quarter is one.');
+        ->and($of('length')[5]->right)->toBe(['1½'])->and($of('length')[5]->way)->toBe('This is a dotted quarter note: 1½ beats where a quarter note is one.');
 });
 
 test('a rhythm from the page that is open is tapped: its strikes at 800 milliseconds a beat', function (): void {
@@ -196,3 +197,12 @@ test('taps are judged against their own beat', function (array $taps, TapResult 
 test('one strike alone has no beat of its own', function (): void {
     expect(TapJudge::judge(new Taps(800, ['1'], [0]), [350])->result)->toBe(TapResult::Steady);
 });
+
+test('a note that was taken for another is told with how far away that is', function (string $note, string $given, ?string $words): void {
+    expect(Confusion::of($note, $given, 3)?->words())->toBe($words);
+})->with([
+    'a letter above' => ['treble:B4', 'C', 'B4 for C5, a step higher'], 'a letter below' => ['bass:C3', 'B', 'C3 for B2, a step lower'],
+    'a letter far away is the nearest of its name' => ['treble:C4', 'G', 'C4 for G3, a fourth lower'], 'a key' => ['treble:C4', '64', 'C4 for E4, a skip higher'],
+    'a black key' => ['treble:F4', '66', 'F4 for F#4, the next key higher'], 'an octave' => ['bass:C3', '60', 'C3 for C4, an octave higher'],
+    'itself' => ['treble:C4', 'C', null], 'nothing' => ['treble:C4', '', null],
+]);

@@ -27,7 +27,7 @@ function answered(string $card, int $count, bool $right = true, string $from = '
 
 test('the room has all kinds with a session for each of seven days, and every card that they name', function (): void {
     $room = ($this->room)();
-    expect(array_column($room['decks'], 'kind'))->toBe(['name', 'find', 'place', 'way', 'point', 'finger', 'count', 'tap', 'same', 'say', 'spell', 'race', 'echo', 'sound'])
+    expect(array_column(array_filter($room['decks'], static fn (array $deck): bool => $deck['taskId'] === null), 'kind'))->toBe(['name', 'find', 'place', 'way', 'point', 'finger', 'count', 'tap', 'same', 'say', 'spell', 'race', 'echo', 'sound'])
         ->and($room)->toMatchArray(['student' => 'Ida', 'date' => '2031-04-29', 'minutes' => 3, 'best' => 0]);
     foreach ($room['decks'] as $deck) {
         $cards = array_column($deck['cards'], 'id');
@@ -125,4 +125,44 @@ test('bars to count and to tap come from the pages that are open', function (): 
     $open = $taps();
     $this->own->learning->update(['state' => LearningState::Finished]);
     expect($taps())->not->toBe($open);
+});
+
+test('a drill of the week has the notes of its page and what is secure, and nothing else', function (): void {
+    $task = $this->own->task('Find and name');
+    $notes = explode(',', $this->own->piece->note_names);
+    ($this->answer)(answered('name treble:A5', 10))->assertNoContent();
+    $this->own->student->update(['drill_notes' => implode(',', [...$notes, 'treble:A5', 'bass:C2'])]);
+    $deck = array_column(($this->room)()['decks'], null, 'taskId')[$task->id];
+    $asked = array_column($deck['cards'], 'id');
+    expect($deck['kind'])->toBe('find')->and($deck['sessions'])->toHaveCount(7)
+        ->and($asked)->toContain('find treble:A5', "find {$notes[0]}")->not->toContain('find bass:C2');
+});
+
+test('the teacher sees what was trained: notes, speed by weeks, confusions and sessions', function (): void {
+    $this->own->student->update(['drill_notes' => null]);
+    ($this->answer)(answered('name treble:C4', 3))->assertNoContent();
+    foreach (range(1, 2) as $time) {
+        ($this->answer)(answered('name treble:C4', 1, false, '2031-04-22T15:00:00Z', 'D'))->assertNoContent();
+    }
+    ($this->answer)(answered('name treble:E4', 1, false, given: 'F'))->assertNoContent();
+    $training = $this->actingAs($this->own->teacher)->getJson("/api/students/{$this->own->student->id}/training")->assertOk()->json();
+    expect(array_column($training['notes'], null, 'id')['treble-C4'])->toMatchArray(['status' => 'shaky', 'answers' => 5, 'right' => 3, 'median' => 1_500])
+        // Once is no confusion.
+        ->and($training['confused'])->toBe([['clef' => 'treble', 'words' => 'C4 for D4, a step higher', 'times' => 2]])
+        ->and($training['weeks'])->toHaveCount(8)
+        ->and(array_slice($training['weeks'], -2))->toBe([['from' => '2031-04-21', 'answers' => 2, 'right' => 0, 'median' => null], ['from' => '2031-04-28', 'answers' => 4, 'right' => 3, 'median' => 1_500]])
+        ->and($training['sessions'][0])->toMatchArray(['date' => '2031-04-29', 'kind' => 'name', 'answers' => 3, 'right' => 3])
+        ->and($training['chart'])->toContain('treble-C4');
+});
+
+test('what the teacher sets is kept, and nonsense is refused', function (): void {
+    $set = fn (array $change = []) => $this->actingAs($this->own->teacher)->putJson("/api/students/{$this->own->student->id}/training", [...['kinds' => ['name', 'echo'], 'notes' => ['treble:C4', 'bass:F#3'], 'minutes' => 1, 'answers' => 8, 'right' => 80, 'within' => 4_000], ...$change]);
+    $set()->assertOk()->assertExactJson(['kinds' => ['name', 'echo'], 'notes' => ['treble:C4', 'bass:F#3'], 'minutes' => 1, 'answers' => 8, 'right' => 80, 'within' => 4_000]);
+    expect(get_object_vars($this->own->student->refresh()->enough()))->toMatchArray(['answers' => 8, 'right' => 80, 'within' => 4_000]);
+    $set(['notes' => ['treble:H4', 'treble:C4']])->assertJsonPath('errors', ['notes.0' => ['Write a note as treble:C4 or bass:F#3.']]);
+    $set(['notes' => ['treble:C4']])->assertJsonValidationErrors('notes');
+    $set(['kinds' => []])->assertJsonValidationErrors('kinds');
+    $set(['kinds' => ['dance']])->assertJsonValidationErrors('kinds.0');
+    $set(['within' => 20])->assertJsonValidationErrors('within');
+    $set(['kinds' => null, 'notes' => null, 'minutes' => null])->assertOk()->assertJsonPath('kinds', null);
 });

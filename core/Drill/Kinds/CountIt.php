@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Drill\Kinds;
 
 use Nasturtium\Core\Counting\Counts;
+use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Bar;
 use Nasturtium\Core\Drill\Card;
@@ -50,14 +51,16 @@ final readonly class CountIt implements CardMaker
             [$over, $under] = array_map(intval(...), explode('/', $length));
             $duration = Duration::of($over, $under);
             [$value, $dots] = $duration->asNote() ?? ['quarter', 0];
-            $name = ($dots > 0 ? 'dotted ' : '').$material->counting->noteWords->of($value);
+            $words = $material->counting->noteWords;
+            $said = static fn (string $value): string => $words->of($value).($words === NoteWords::American ? ' note' : '');
+            $name = ($dots > 0 ? 'dotted ' : '').$said($value);
             $cards[] = new Card(
                 "count length {$length}",
                 DrillKind::Count,
                 'How many beats has this note?',
                 AnswerBy::Option,
                 [$beats],
-                'This is a '.$name.': '.$beats.($beats === '1' || $beats === '½' ? ' beat' : ' beats').' where a '.$material->counting->noteWords->of('quarter').' is one.',
+                'This is a '.$name.': '.$beats.($beats === '1' || $beats === '½' ? ' beat' : ' beats').' where a '.$said('quarter').' is one.',
                 StaffLine::write(Clef::Treble, [[[Pitch::parse('G4'), $duration]]], Meter::parse('4/4'), true),
                 Shown::options(['½', '1', '1½', '2', '3', '4']),
             );

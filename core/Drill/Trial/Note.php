@@ -30,6 +30,14 @@ final readonly class Note
         return array_values($notes);
     }
 
+    /** @param string $name `treble:C4` */
+    public static function named(string $name): self
+    {
+        [$clef, $pitch] = [...explode(':', $name), ''];
+
+        return self::of(Clef::from($clef), Pitch::parse($pitch));
+    }
+
     private static function of(Clef $clef, Pitch $pitch): self
     {
         $away = abs($pitch->diatonic() - (new Landmarks())->nearest($pitch, $clef)->diatonic());

@@ -1,7 +1,9 @@
 import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiError } from '../api';
+import { useEngravings } from '../practice/engraving';
 import { Leaf } from '../shared/Leaf';
 import { Trouble, Waiting } from '../shared/Notes';
 import { dayFrom, dayName, daysBetween, longDate, weekdayOf } from '../shared/words';
@@ -14,7 +16,7 @@ import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
 import { isTick, isWord, type Unsent } from './outbox';
 import { Room } from './Room';
-import { type HomeTaskData, type HomeWeek, useHome } from './useHome';
+import { type HomeTaskData, type HomeWeek, roomOf, useHome } from './useHome';
 import type { WordOfToday } from './WordToTeacher';
 
 const DAYS = [
@@ -30,6 +32,9 @@ function daysWith(away: number, date: string) {
     return away < 0 ? [other, ...DAYS] : [...DAYS, other];
 }
 
+/** How a drill is ticked that was done in the practice room. */
+const BY_ITSELF = { repetitions: 1, tempo: null, seconds: null, feeling: 'fine', note: '' } as const;
+
 /** `Today`, `Yesterday`, or the name of a day farther off. */
 const labelOf = (away: number, date: string) =>
     daysWith(away, date).find((day) => day.value === String(away))?.label ?? '';
@@ -44,19 +49,19 @@ export function Home() {
     const [child, setChild] = useState<number | null>(null);
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
-    const [inRoom, setInRoom] = useState(false);
+    const [room, setRoom] = useState<'all' | number | null>(null);
     const { home, week, today, kept, refused, tick, untick, isDone, word, save } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
+    useEngravings(useQuery({ ...roomOf(token, child), enabled: week !== undefined }).data, today);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
         return <NoWeek error={home.error} again={() => home.refetch()} />;
     }
     const date = dayFrom(today, away);
-    if (inRoom) {
-        return (
-            <main className={styles.home}>
-                <Room token={token} child={child} today={today} save={save} leave={() => setInRoom(false)} />
-            </main>
-        );
+    if (room !== null) {
+        const drill = room === 'all' ? undefined : room;
+        const onEnd = () => drill !== undefined && tick({ ...BY_ITSELF, taskId: drill, date });
+        const leave = () => setRoom(null);
+        return <Room {...{ token, child, today, save, onEnd, leave }} task={drill} />;
     }
     const task = week.tasks.find((one) => one.id === open);
     if (task !== undefined) {
@@ -75,6 +80,7 @@ export function Home() {
                         setOpen(null);
                     }}
                     untick={() => untick(task.id, date)}
+                    drill={task.kind === 'drill' && task.piece !== null ? () => setRoom(task.id) : null}
                     back={
                         <Button variant="default" size="md" onClick={() => setOpen(null)}>
                             ← {labelOf(away, date)}
@@ -87,18 +93,9 @@ export function Home() {
     return (
         <main className={styles.home}>
             <Day
-                week={week}
-                today={today}
-                away={away}
-                setAway={setAway}
-                child={child}
-                setChild={setChild}
-                kept={kept}
-                refused={refused}
-                isDone={isDone}
+                {...{ week, today, away, setAway, child, setChild, kept, refused, isDone, word }}
                 open={setOpen}
-                enterRoom={() => setInRoom(true)}
-                word={word}
+                enterRoom={() => setRoom('all')}
             />
         </main>
     );

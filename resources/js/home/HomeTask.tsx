@@ -26,11 +26,13 @@ interface Props {
     longestPause: number;
     tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'seconds' | 'feeling' | 'note'>) => void;
     untick: () => void;
+    /** Opens the practice room, where a drill is done. */
+    drill: (() => void) | null;
     back: ReactNode;
 }
 
 /** One task: its bars, how they sound, and the tick. */
-export function HomeTask({ token, task, done, day, when, longestPause, tick, untick, back }: Props) {
+export function HomeTask({ token, task, done, day, when, longestPause, tick, untick, drill, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
     const spent = useTimeSpent(longestPause);
@@ -59,6 +61,11 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
                 <Text fz="lg">{task.instruction}</Text>
             </Group>
             <ReadAloud words={`${task.title}. ${task.instruction}`} />
+            {drill !== null && day <= 0 && (
+                <Button size="xl" onClick={drill}>
+                    {t('Start')}
+                </Button>
+            )}
             {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}

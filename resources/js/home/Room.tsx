@@ -4,6 +4,7 @@ import { PracticeRoom } from '../practice/PracticeRoom';
 import type { Answers } from '../practice/useSession';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
+import styles from './Home.module.css';
 import { useAwake } from './useAwake';
 import { roomOf } from './useHome';
 
@@ -12,11 +13,14 @@ interface Props {
     child: number | null;
     today: string;
     save: (answers: Answers) => void;
+    /** A drill of the week. */
+    task: number | undefined;
+    onEnd: () => void;
     leave: () => void;
 }
 
 /** The practice room at home; what is answered without a connection is sent later. */
-export function Room({ token, child, today, save, leave }: Props) {
+export function Room({ token, child, today, save, task, onEnd, leave }: Props) {
     const room = useQuery(roomOf(token, child));
     useAwake();
     const back = (
@@ -24,12 +28,14 @@ export function Room({ token, child, today, save, leave }: Props) {
             ← {t('Today')}
         </Button>
     );
-    if (room.data !== undefined) return <PracticeRoom room={room.data} date={today} save={save} back={back} />;
     return (
-        <>
-            {back}
+        <main className={styles.home}>
+            {room.data === undefined && back}
             <Trouble error={room.error} again={() => room.refetch()} />
-            {room.error === null && <Waiting what={t('One moment…')} />}
-        </>
+            {room.data === undefined && room.error === null && <Waiting what={t('One moment…')} />}
+            {room.data !== undefined && (
+                <PracticeRoom room={room.data} date={today} save={save} task={task} onEnd={onEnd} back={back} />
+            )}
+        </main>
     );
 }

@@ -58,6 +58,7 @@ function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) 
             when={['on Monday', 'yesterday', 'today', 'tomorrow'][day + 2] ?? ''}
             longestPause={180}
             tick={(how) => ticks.push(how)}
+            drill={null}
             untick={() => {
                 untick.times++;
             }}

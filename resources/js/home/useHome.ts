@@ -41,8 +41,7 @@ function requestOf(one: Unsent) {
 /** The week of a child by a family link, kept for when there is no connection, and the ticks that wait to be sent. */
 export function useHome(token: string, child: number | null) {
     const client = useQueryClient();
-    const [kept, setKept] = useState<Unsent[]>(() => waiting(token));
-    const [refused, setRefused] = useState(0);
+    const { kept, refused, put } = useOutbox(token);
     const key = ['home', token, child];
     const home = useQuery({
         queryKey: key,
@@ -62,35 +61,13 @@ export function useHome(token: string, child: number | null) {
         if (words !== undefined) speak(words);
     }, [words]);
     const today = useToday(home.data);
-    const send = useCallback(async () => {
-        const lost = await flush(token, (one) => sent(requestOf(one), token));
-        setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
-        setKept(waiting(token));
-        await client.invalidateQueries({ queryKey: ['home', token] });
-        await client.invalidateQueries({ queryKey: ['home-room', token] });
-    }, [client, token]);
-    const isWaiting = useCallback(() => waiting(token).length > 0, [token]);
-    useResend(isWaiting, send);
     useEffect(() => {
         // What the week needs is fetched now, so that it is there without a connection.
         for (const task of home.data?.week.tasks ?? []) {
             if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
         }
-        if (home.data !== undefined) client.prefetchQuery(roomOf(token, child));
-    }, [client, token, child, home.data]);
-    const put = (one: Unsent) => {
-        post(token, one);
-        setKept(waiting(token));
-        send();
-    };
-    const save = useCallback(
-        (answers: Answers) => {
-            post(token, { ...answers, clientKey: crypto.randomUUID() });
-            setKept(waiting(token));
-            send();
-        },
-        [token, send],
-    );
+    }, [client, token, home.data]);
+    const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
@@ -105,6 +82,31 @@ export function useHome(token: string, child: number | null) {
             task.practices.some((practice) => practice.date === date),
         );
     return { home, week, today, kept, refused, tick, untick, isDone, word, save };
+}
+
+/** What waits to be sent, and is sent as soon as it can be. */
+function useOutbox(token: string) {
+    const client = useQueryClient();
+    const [kept, setKept] = useState<Unsent[]>(() => waiting(token));
+    const [refused, setRefused] = useState(0);
+    const send = useCallback(async () => {
+        const lost = await flush(token, (one) => sent(requestOf(one), token));
+        setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
+        setKept(waiting(token));
+        await client.invalidateQueries({ queryKey: ['home', token] });
+        await client.invalidateQueries({ queryKey: ['home-room', token] });
+    }, [client, token]);
+    const isWaiting = useCallback(() => waiting(token).length > 0, [token]);
+    useResend(isWaiting, send);
+    const put = useCallback(
+        (one: Unsent) => {
+            post(token, one);
+            setKept(waiting(token));
+            send();
+        },
+        [token, send],
+    );
+    return { kept, refused, put };
 }
 
 /** What a parent writes to the teacher; changed, it takes the place of what was written before on this day. */

@@ -1,7 +1,7 @@
 import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { choices } from '../api';
 import { FromFamily } from '../shared/FromFamily';
 import { useKeys } from '../shared/keys';
@@ -202,6 +202,9 @@ function Head({ data, hand, hearing, children }: HeadProps) {
                     onChange={(attendance) => attendance !== null && hand.record({ attendance })}
                     data={choices.Attendance}
                 />
+                <Button variant="default" component={Link} to={`/students/${data.studentId}/practice`}>
+                    {t('Practice room')}
+                </Button>
                 <Button variant="default" onClick={hand.undo} disabled={!hand.canUndo}>
                     {t('Undo (u)')}
                 </Button>

@@ -31,7 +31,9 @@ export function CardFace(props: FaceProps) {
                 {card.ask}
             </Text>
             {card.sign !== null && <p className={styles.sign}>{card.sign}</p>}
-            {card.music !== null && card.by !== 'staff' && <CardMusic music={card.music} onDrawn={onDrawn} />}
+            {card.music !== null && card.by !== 'staff' && (
+                <CardMusic music={card.music} numbered={card.id.startsWith('count wrong')} onDrawn={onDrawn} />
+            )}
             <Answering {...props} />
         </>
     );

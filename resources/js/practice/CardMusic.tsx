@@ -3,8 +3,15 @@ import { t } from '../text';
 import { engraved } from './engraving';
 import styles from './Practice.module.css';
 
+interface Props {
+    music: string;
+    /** The card asks for the number of a bar. */
+    numbered: boolean;
+    onDrawn: () => void;
+}
+
 /** A card’s music, as large as there is room; it says when it stands there. */
-export function CardMusic({ music, onDrawn }: { music: string; onDrawn: () => void }) {
+export function CardMusic({ music, numbered, onDrawn }: Props) {
     const [svg, setSvg] = useState<string | null>(null);
     const [failed, setFailed] = useState(false);
     useEffect(() => {
@@ -24,7 +31,8 @@ export function CardMusic({ music, onDrawn }: { music: string; onDrawn: () => vo
     if (failed) return <p role="alert">{t('The music could not be engraved. Go back and try again.')}</p>;
     return (
         <div
-            className={styles.music}
+            className={`score ${styles.music}`}
+            data-numbered={numbered ? 'yes' : undefined}
             role="img"
             aria-label={t('The music of the card')}
             // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML

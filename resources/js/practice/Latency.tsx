@@ -10,33 +10,7 @@ const BEAT = 600;
 
 /** Measures once how late this device tells a tap: tap along with eight clicks. */
 export function Latency({ done }: { done: () => void }) {
-    const [state, setState] = useState<'still' | 'clicking' | 'again' | 'silent'>('still');
-    const taps = useRef<number[]>([]);
-    const clock = useRef<Counting | null>(null);
-    const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-    useEffect(() => () => clearTimeout(timer.current), []);
-    const start = async () => {
-        try {
-            const { count } = await import('./sound');
-            clock.current = await count(BEAT, CLICKS);
-        } catch {
-            setState('silent');
-            return;
-        }
-        taps.current = [];
-        setState('clicking');
-        timer.current = setTimeout(() => {
-            const late = measured(taps.current, BEAT, CLICKS);
-            if (late === null) {
-                setState('again');
-                return;
-            }
-            keepLatency(late);
-            done();
-        }, clock.current.until + BEAT);
-    };
-    // The first click is as many beats before the end of the count as there are clicks.
-    const tap = (timeStamp: number) => taps.current.push((clock.current?.since(timeStamp) ?? 0) + CLICKS * BEAT);
+    const { state, start, tap } = useMeasuring(done);
     return (
         <Stack gap="md" align="center">
             <Title order={2}>{t('Tap along with eight clicks')}</Title>
@@ -75,4 +49,36 @@ export function Latency({ done }: { done: () => void }) {
             </Button>
         </Stack>
     );
+}
+
+/** Clicks, and what is tapped along with them. */
+function useMeasuring(done: () => void) {
+    const [state, setState] = useState<'still' | 'clicking' | 'again' | 'silent'>('still');
+    const taps = useRef<number[]>([]);
+    const clock = useRef<Counting | null>(null);
+    const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+    useEffect(() => () => clearTimeout(timer.current), []);
+    const start = async () => {
+        try {
+            const { count } = await import('./sound');
+            clock.current = await count(BEAT, CLICKS);
+        } catch {
+            setState('silent');
+            return;
+        }
+        taps.current = [];
+        setState('clicking');
+        timer.current = setTimeout(() => {
+            const late = measured(taps.current, BEAT, CLICKS);
+            if (late === null) {
+                setState('again');
+                return;
+            }
+            keepLatency(late);
+            done();
+        }, clock.current.until + BEAT);
+    };
+    // The first click is as many beats before the end of the count as there are clicks.
+    const tap = (timeStamp: number) => taps.current.push((clock.current?.since(timeStamp) ?? 0) + CLICKS * BEAT);
+    return { state, start, tap };
 }

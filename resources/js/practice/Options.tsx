@@ -1,4 +1,3 @@
-import { VisuallyHidden } from '@mantine/core';
 import { t } from '../text';
 import styles from './Practice.module.css';
 import type { CardData, Verdict } from './useSession';
@@ -30,12 +29,12 @@ export function Options({ card, verdict, choose }: Props) {
                         type="button"
                         className={styles.option}
                         data-mark={mark}
+                        aria-label={mark === 'right' ? t('{{label}}, right', { label: option.label }) : undefined}
                         disabled={verdict !== null}
                         onClick={() => choose(option.id)}
                     >
                         {mark === 'right' && <span aria-hidden="true">✓ </span>}
                         {option.label}
-                        {mark === 'right' && <VisuallyHidden>{t('(right)')}</VisuallyHidden>}
                     </button>
                 );
             })}

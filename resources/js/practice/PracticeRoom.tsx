@@ -1,9 +1,9 @@
 import { Button, Group, Text, Title } from '@mantine/core';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { type Api, choices } from '../api';
 import { useMidi } from '../shared/midi/devices';
 import { t } from '../text';
-import { engraveAhead } from './engraving';
+import { useEngravings } from './engraving';
 import { Latency } from './Latency';
 import { latency } from './latency';
 import { MidiChoice } from './MidiChoice';
@@ -26,25 +26,32 @@ interface Props {
     /** Today, where the student is. */
     date: string;
     save: (answers: Answers) => void;
+    /** A drill of the week, which is opened at once. */
+    task?: number | undefined;
     /** Told when a session has come to its end. */
-    onEnd?: (kind: Kind) => void;
+    onEnd?: (() => void) | undefined;
     back: ReactNode;
 }
 
 /** The practice room: what can be trained, and a session of it. */
-export function PracticeRoom({ room, date, save, onEnd, back }: Props) {
+export function PracticeRoom({ room, date, save, task, onEnd, back }: Props) {
     const [kind, setKind] = useState<Kind | null>(null);
     const [turn, setTurn] = useState(0);
     const [isMeasured, setMeasured] = useState(() => latency() !== null);
     const { listen, midi } = useKeyboard();
     useEngravings(room, date);
-    const deck = room.decks.find((one) => one.kind === kind);
-    if (deck === undefined) return <Choice room={room} open={setKind} back={back} midi={midi} />;
-    const leave = (
-        <Button variant="default" size="md" onClick={() => setKind(null)}>
-            ← {t('Practice room')}
-        </Button>
+    const deck = room.decks.find((one) =>
+        task === undefined ? one.taskId === null && one.kind === kind : one.taskId === task,
     );
+    if (deck === undefined) return <Choice room={room} open={setKind} back={back} midi={midi} />;
+    const leave =
+        task !== undefined ? (
+            back
+        ) : (
+            <Button variant="default" size="md" onClick={() => setKind(null)}>
+                ← {t('Practice room')}
+            </Button>
+        );
     return (
         <>
             <Group justify="space-between" mb="sm">
@@ -97,7 +104,7 @@ function Choice({ room, open, back, midi }: ChoiceProps) {
                     : t('{{minutes}} minutes at a time. What shall it be?', { minutes: room.minutes })}
             </Text>
             {GROUPS.map(({ title, kinds }) => {
-                const decks = room.decks.filter((deck) => kinds.includes(deck.kind));
+                const decks = room.decks.filter((deck) => deck.taskId === null && kinds.includes(deck.kind));
                 if (decks.length === 0) return null;
                 return (
                     <section key={title} aria-label={title}>
@@ -112,7 +119,7 @@ function Choice({ room, open, back, midi }: ChoiceProps) {
                                     className={`sheet ${styles.kind}`}
                                     onClick={() => open(kind)}
                                 >
-                                    <span className={styles.name}>{labelOf(kind)}</span>
+                                    <span className={styles.name}>{labelOf(kind)}</span>{' '}
                                     <span className="faint">
                                         {kind === 'race' && room.best > 0
                                             ? t('Your best: {{mine}}', { mine: room.best })
@@ -143,20 +150,4 @@ function useKeyboard() {
         };
     });
     return { listen, midi };
-}
-
-/** The cards of today are engraved while nobody plays yet. */
-function useEngravings(room: Props['room'], date: string): void {
-    useEffect(() => {
-        let gone = false;
-        const music = room.decks.flatMap((deck) => {
-            const session = deck.sessions.find((one) => one.date === date) ?? deck.sessions[0];
-            const ids = new Set([...(session?.learning ?? []), ...(session?.known ?? []), ...(session?.joining ?? [])]);
-            return deck.cards.filter((card) => ids.has(card.id)).map((card) => card.music);
-        });
-        engraveAhead(music, () => gone);
-        return () => {
-            gone = true;
-        };
-    }, [room, date]);
 }

@@ -14,7 +14,7 @@ interface Props {
     listen: FaceProps['listen'];
     again: () => void;
     /** Told when it has come to its end. */
-    onEnd?: ((kind: Deck['kind']) => void) | undefined;
+    onEnd?: (() => void) | undefined;
     back: ReactNode;
 }
 
@@ -25,7 +25,7 @@ export function Session({ deck, date, studentId, save, listen, again, onEnd, bac
     const isOver = card === null;
     // biome-ignore lint/correctness/useExhaustiveDependencies: told once, when it is over
     useEffect(() => {
-        if (isOver) onEnd?.(deck.kind);
+        if (isOver) onEnd?.();
     }, [isOver]);
     if (card === null) {
         return (

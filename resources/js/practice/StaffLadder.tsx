@@ -40,7 +40,7 @@ export function StaffLadder({ card, verdict, choose, onDrawn }: Props) {
         <div className={styles.ladder}>
             <div
                 ref={drawing}
-                className={styles.under}
+                className={`score ${styles.under}`}
                 aria-hidden="true"
                 // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
                 dangerouslySetInnerHTML={{ __html: svg }}

@@ -1,8 +1,10 @@
+import { useEffect } from 'react';
+import type { Api } from '../api';
 import { engraveAll } from '../shared/score/engrave';
 
 /** The paper that cards are engraved on, the same on every device: the page makes it as large as there is room. */
-const WIDTH = 560;
-const SCALE = 90;
+const WIDTH = 1_000;
+const SCALE = 150;
 
 /** A card’s music as a drawing that can be any size. */
 export async function engraved(music: string): Promise<string> {
@@ -23,10 +25,27 @@ export async function engraved(music: string): Promise<string> {
     );
 }
 
-/** Engraves cards ahead, one after the other, so that they are there when they are asked. */
-export async function engraveAhead(music: readonly (string | null)[], isGone: () => boolean): Promise<void> {
-    for (const one of new Set(music)) {
-        if (isGone()) return;
-        if (one !== null) await engraved(one).catch(() => undefined);
-    }
+/** The cards of a day are engraved ahead, one after the other, so that they are there when they are asked. */
+export function useEngravings(room: Api['RoomResource'] | undefined, date: string): void {
+    useEffect(() => {
+        let gone = false;
+        const all = room?.decks.flatMap((deck) => musicOf(deck, date)) ?? [];
+        const engrave = async () => {
+            for (const one of new Set(all)) {
+                if (gone) return;
+                await engraved(one).catch(() => undefined);
+            }
+        };
+        engrave();
+        return () => {
+            gone = true;
+        };
+    }, [room, date]);
+}
+
+/** What the session of a day shows, its first cards first. */
+function musicOf({ cards, sessions }: Api['DeckResource'], date: string): string[] {
+    const session = sessions.find((one) => one.date === date) ?? sessions[0];
+    const ids = [...(session?.learning ?? []), ...(session?.known ?? []), ...(session?.joining ?? [])];
+    return ids.flatMap((id) => cards.find((card) => card.id === id)?.music ?? []);
 }

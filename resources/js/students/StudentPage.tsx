@@ -143,6 +143,9 @@ function Head({ of: { student, weekId, measuredPace }, hand, open, isTeacher }: 
                 <Button variant="default" component={Link} to={`/students/${student.id}/progress`}>
                     {t('Progress')}
                 </Button>
+                <Button variant="default" component={Link} to={`/students/${student.id}/practice`}>
+                    {t('Practice room')}
+                </Button>
                 {isTeacher && <ForTeachers student={student} leave={hand.leave} open={open} />}
             </Group>
         </Group>
