@@ -31,6 +31,7 @@ use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Score\Limits;
+use Nasturtium\Core\Sight\SightWent;
 
 /**
  * The columns that a row of each table has in an archive, each with what it may hold: the same that a request may say.
@@ -88,6 +89,7 @@ final class Columns
                 ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^[a-z0-9-]{4,13}:[A-G](#{1,2}|b{1,2})?\d$/D', 'a note, as treble:C4')->orNull(),
                 'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
             ],
+            'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::text(4_000, 1), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
             'verdicts' => [...$own, 'piece_id' => Column::number(), 'measure' => Column::whole(0, 9999), 'verdict' => Column::oneOf(Verdict::class)],
             'own_fingers' => [...$own, 'piece_id' => Column::number(), 'hand' => Column::oneOf(self::HANDS), 'place' => Column::place(), 'pitch' => Column::matching('/^[A-G](#{1,2}|b{1,2})?-?\d{1,2}$/D', 'a note, as C4'), 'finger' => Column::whole(1, 5)],
             'weeks' => [

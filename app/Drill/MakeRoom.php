@@ -47,7 +47,7 @@ final class MakeRoom
     /** What everybody meets first, in this order (trade 15.2). */
     private const FIRST = ['treble:G4', 'bass:F3', 'treble:C4'];
 
-    public function __construct(private readonly KnowNotes $know, private readonly SettingsFor $settings) {}
+    public function __construct(private readonly KnowNotes $know, private readonly SettingsFor $settings, private readonly LinesAtSight $lines) {}
 
     /** @param Student $student with the studio */
     public function __invoke(Student $student): RoomResource
@@ -76,7 +76,7 @@ final class MakeRoom
             }
         }
 
-        return new RoomResource($student->id, $student->first_name, $today->toDateString(), $minutes, DeckFor::best($student), $rooms);
+        return new RoomResource($student->id, $student->first_name, $today->toDateString(), $minutes, DeckFor::best($student), $rooms, ($this->lines)($student, $known, $today, self::DAYS));
     }
 
     /**

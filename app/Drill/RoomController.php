@@ -6,12 +6,14 @@ namespace App\Drill;
 
 use App\Api\Get;
 use App\Api\Post;
+use App\Api\Put;
 use App\Student\Family\FamilyLink;
 use App\Student\Student;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Nasturtium\Core\Drill\DrillKind;
+use Nasturtium\Core\Sight\SightWent;
 
 /** The practice room: its cards, and what was answered; at home and at the lesson. */
 final class RoomController
@@ -44,6 +46,28 @@ final class RoomController
     public function answers(AnswersRequest $request, Student $student, TakeAnswers $take): Response
     {
         return self::taken($request, $student->load('studio'), $take);
+    }
+
+    #[Put('/home/sight')]
+    public function sightFromHome(SightRequest $request): Response
+    {
+        $link = $request->user('family');
+        assert($link instanceof FamilyLink);
+
+        return self::went($request, $link->child($request->integer('studentId')));
+    }
+
+    #[Put('/students/{student}/sight')]
+    public function sight(SightRequest $request, Student $student): Response
+    {
+        return self::went($request, $student);
+    }
+
+    private static function went(SightRequest $request, Student $student): Response
+    {
+        LinesAtSight::went($student, $request->string('date')->toString(), SightWent::from($request->string('went')->toString()));
+
+        return new Response(status: 204);
     }
 
     private static function taken(AnswersRequest $request, Student $student, TakeAnswers $take): Response

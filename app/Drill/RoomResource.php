@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class RoomResource
 {
-    /** @param list<DeckResource> $decks */
+    /**
+     * @param  list<DeckResource>  $decks
+     * @param  list<SightLineResource>  $lines  one a day
+     */
     public function __construct(
         #[OA\Property]
         public int $studentId,
@@ -25,5 +28,7 @@ final readonly class RoomResource
         public int $best,
         #[ListOf(DeckResource::class)]
         public array $decks,
+        #[ListOf(SightLineResource::class)]
+        public array $lines,
     ) {}
 }

@@ -40,7 +40,7 @@ const AN_ASSISTANTS = [
 
 /** What an assistant may ask for of the students given to her. */
 const OF_HER_STUDENTS = [
-    'GET students/{student}', 'GET students/{student}/room', 'POST students/{student}/answers', 'GET students/{student}/training', 'PUT students/{student}/training', 'GET students/{student}/signed-off', 'GET students/{student}/progress', 'POST students/{student}/learnings', 'GET learnings/{learning}', 'PATCH learnings/{learning}', 'PUT learnings/{learning}/path',
+    'GET students/{student}', 'GET students/{student}/room', 'POST students/{student}/answers', 'PUT students/{student}/sight', 'GET students/{student}/training', 'PUT students/{student}/training', 'GET students/{student}/signed-off', 'GET students/{student}/progress', 'POST students/{student}/learnings', 'GET learnings/{learning}', 'PATCH learnings/{learning}', 'PUT learnings/{learning}/path',
     'POST stages/{stage}/relief', 'DELETE stages/{stage}/relief', 'PATCH stages/{stage}', 'PUT students/{student}/skipped/{page}', 'DELETE students/{student}/skipped/{page}', 'PUT students/{student}/books/{book}', 'DELETE students/{student}/books/{book}',
     'POST students/{student}/weeks', 'GET weeks/{week}', 'PUT weeks/{week}', 'POST weeks/{week}/last', 'POST weeks/{week}/copies', 'POST weeks/{week}/patterns/{pattern}', 'PUT weeks/{week}/sent',
     'POST students/{student}/performances', 'PUT performances/{performance}', 'DELETE performances/{performance}',

@@ -166,3 +166,28 @@ test('what the teacher sets is kept, and nonsense is refused', function (): void
     $set(['within' => 20])->assertJsonValidationErrors('within');
     $set(['kinds' => null, 'notes' => null, 'minutes' => null])->assertOk()->assertJsonPath('kinds', null);
 });
+
+test('a line at sight for each day of what is secure; how it went moves the level of those to come', function (): void {
+    $lines = fn (): array => array_column(($this->room)()['lines'], null, 'date');
+    // Too few notes are secure.
+    expect($lines())->toBe([]);
+    foreach (['C4', 'D4', 'E4', 'F4', 'G4'] as $i => $note) {
+        ($this->answer)(answered("name treble:{$note}", 10, from: "2031-04-29T1{$i}:00:00Z"))->assertNoContent();
+    }
+    $first = $lines();
+    expect(array_keys($first))->toBe(array_map(static fn (int $day): string => gmdate('Y-m-d', strtotime("2031-04-29 +{$day} days")), range(0, 6)))
+        ->and(array_unique(array_column($first, 'music')))->toHaveCount(7)
+        ->and($first['2031-04-29'])->toMatchArray(['level' => 1, 'went' => null])->and($first['2031-04-29']['reasons'][0])->toStartWith('2 bars in ')
+        ->and($first['2031-04-29']['playback']['sounds'])->not->toBe([])
+        // Asked again, the same lines.
+        ->and($lines())->toBe($first);
+    $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => '2031-04-29', 'went' => 'clean'], $this->family)->assertNoContent();
+    $after = $lines();
+    expect($after['2031-04-29'])->toBe([...$first['2031-04-29'], 'went' => 'clean'])->and($after['2031-04-30']['level'])->toBe(2)->and($after['2031-04-30']['reasons'][0])->toStartWith('4 bars in ');
+    $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => '2031-04-29', 'went' => 'fine'], $this->family)->assertJsonValidationErrors('went');
+});
+
+test('what went well on a day that has no line is kept nowhere', function (): void {
+    $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => '2031-04-29', 'went' => 'clean'], $this->family)->assertNoContent();
+    expect(DB::table('sight_lines')->count())->toBe(0);
+});

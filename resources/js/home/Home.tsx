@@ -50,7 +50,7 @@ export function Home() {
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
     const [room, setRoom] = useState<'all' | number | null>(null);
-    const { home, week, today, kept, refused, tick, untick, isDone, word, save } = useHome(token, child);
+    const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     useEngravings(useQuery({ ...roomOf(token, child), enabled: week !== undefined }).data, today);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
@@ -61,7 +61,7 @@ export function Home() {
         const drill = room === 'all' ? undefined : room;
         const onEnd = () => drill !== undefined && tick({ ...BY_ITSELF, taskId: drill, date });
         const leave = () => setRoom(null);
-        return <Room {...{ token, child, today, save, onEnd, leave }} task={drill} />;
+        return <Room {...{ token, child, today, save, tell, onEnd, leave }} task={drill} />;
     }
     const task = week.tasks.find((one) => one.id === open);
     if (task !== undefined) {

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { PracticeRoom } from '../practice/PracticeRoom';
+import type { Went } from '../practice/SightLine';
 import type { Answers } from '../practice/useSession';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
@@ -13,6 +14,7 @@ interface Props {
     child: number | null;
     today: string;
     save: (answers: Answers) => void;
+    tell: (student: number, date: string, went: Went) => void;
     /** A drill of the week. */
     task: number | undefined;
     onEnd: () => void;
@@ -20,7 +22,7 @@ interface Props {
 }
 
 /** The practice room at home; what is answered without a connection is sent later. */
-export function Room({ token, child, today, save, task, onEnd, leave }: Props) {
+export function Room({ token, child, today, save, tell, task, onEnd, leave }: Props) {
     const room = useQuery(roomOf(token, child));
     useAwake();
     const back = (
@@ -34,7 +36,12 @@ export function Room({ token, child, today, save, task, onEnd, leave }: Props) {
             <Trouble error={room.error} again={() => room.refetch()} />
             {room.data === undefined && room.error === null && <Waiting what={t('One moment…')} />}
             {room.data !== undefined && (
-                <PracticeRoom room={room.data} date={today} save={save} task={task} onEnd={onEnd} back={back} />
+                <PracticeRoom
+                    room={room.data}
+                    date={today}
+                    tell={(went) => tell(room.data.studentId, today, went)}
+                    {...{ save, task, onEnd, back }}
+                />
             )}
         </main>
     );

@@ -35,7 +35,15 @@ export interface Answered extends Answers {
     clientKey: string;
 }
 
-export type Unsent = Tick | TakenBack | Word | Answered;
+/** How the line at sight of a day went. */
+export interface Sighted {
+    clientKey: string;
+    studentId: number;
+    date: string;
+    went: 'clean' | 'nearly' | 'hard';
+}
+
+export type Unsent = Tick | TakenBack | Word | Answered | Sighted;
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
@@ -43,11 +51,13 @@ const name = (token: string) => `nasturtium.ticks.${token.slice(0, 12)}`;
 
 export const isTick = (one: Unsent): one is Tick => 'feeling' in one;
 export const isAnswered = (one: Unsent): one is Answered => 'answers' in one;
+export const isSighted = (one: Unsent): one is Sighted => 'went' in one;
 export const isWord = (one: Unsent): one is Word => 'words' in one;
 
 /** What only one of can wait: a task on a day, a child’s word of a day, a session’s answers. */
 function placeOf(one: Unsent): string {
     if (isAnswered(one)) return `session ${one.session}`;
+    if (isSighted(one)) return `sight ${one.studentId} ${one.date}`;
     return isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`;
 }
 
@@ -72,7 +82,7 @@ export function post(token: string, one: Unsent, store: Store = localStorage): v
 
 /** Whether the task counts as done on the day: what waits says more than what the server has. */
 export function isDoneWith(all: Unsent[], taskId: number, date: string, onServer: boolean): boolean {
-    const last = all.find((one) => !isWord(one) && !isAnswered(one) && one.taskId === taskId && one.date === date);
+    const last = all.find((one) => 'taskId' in one && one.taskId === taskId && one.date === date);
     return last === undefined ? onServer : isTick(last);
 }
 

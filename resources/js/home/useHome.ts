@@ -5,7 +5,19 @@ import type { Answers } from '../practice/useSession';
 import { sent, useResend } from '../shared/resend';
 import { speak } from '../text';
 import { dateNow, type Kept } from './clock';
-import { flush, isAnswered, isDoneWith, isTick, isWord, post, type Tick, type Unsent, waiting } from './outbox';
+import {
+    flush,
+    isAnswered,
+    isDoneWith,
+    isSighted,
+    isTick,
+    isWord,
+    post,
+    type Sighted,
+    type Tick,
+    type Unsent,
+    waiting,
+} from './outbox';
 import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
@@ -31,6 +43,10 @@ function requestOf(one: Unsent) {
     if (isAnswered(one)) {
         const { clientKey: _, ...body } = one;
         return deferred('post', '/home/answers', { body });
+    }
+    if (isSighted(one)) {
+        const { clientKey: _, ...body } = one;
+        return deferred('put', '/home/sight', { body });
     }
     const { taskId: task, date } = one;
     if (!isTick(one)) return deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date }));
@@ -68,6 +84,8 @@ export function useHome(token: string, child: number | null) {
         }
     }, [client, token, home.data]);
     const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
+    const tell = (studentId: number, date: string, went: Sighted['went']) =>
+        put({ studentId, date, went, clientKey: crypto.randomUUID() });
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
@@ -81,7 +99,7 @@ export function useHome(token: string, child: number | null) {
             date,
             task.practices.some((practice) => practice.date === date),
         );
-    return { home, week, today, kept, refused, tick, untick, isDone, word, save };
+    return { home, week, today, kept, refused, tick, untick, isDone, word, save, tell };
 }
 
 /** What waits to be sent, and is sent as soon as it can be. */

@@ -5,6 +5,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import styles from './Practice.module.css';
 import { PracticeRoom } from './PracticeRoom';
+import type { Went } from './SightLine';
 import type { Answers } from './useSession';
 
 interface Props {
@@ -16,6 +17,9 @@ interface Props {
 export function AtTheLesson({ student, leave }: Props) {
     const room = api.useQuery('get', '/students/{student}/room', at({ student }));
     const { save, error, again } = useSave(student);
+    const sight = api.useMutation('put', '/students/{student}/sight');
+    const date = room.data?.date ?? '';
+    const tell = (went: Went) => sight.mutate({ ...at({ student }), body: { studentId: student, date, went } });
     const back = (
         <Button variant="default" onClick={leave}>
             ← {t('What was trained')}
@@ -36,7 +40,8 @@ export function AtTheLesson({ student, leave }: Props) {
     return (
         <div className={styles.room}>
             <Trouble error={error} again={again} />
-            <PracticeRoom room={room.data} date={room.data.date} save={save} back={back} />
+            <Trouble error={sight.error} />
+            <PracticeRoom room={room.data} date={room.data.date} save={save} tell={tell} back={back} />
         </div>
     );
 }

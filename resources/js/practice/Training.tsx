@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, SimpleGrid, Stack, Table, Text, Title } from '@mantine/core';
+import { Button, Group, SimpleGrid, Stack, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Api, api, at, choices } from '../api';
@@ -33,9 +33,9 @@ export function Training() {
     return (
         <Stack gap="lg">
             <div>
-                <Anchor component={Link} to={`/students/${student}`}>
+                <Button variant="default" component={Link} to={`/students/${student}`}>
                     ← {training.data.student}
-                </Anchor>
+                </Button>
                 <Title order={1}>{t('Practice room')}</Title>
                 <Group mt="xs">
                     <Button onClick={() => setDoing('alone')}>{t('Train now')}</Button>

@@ -60,12 +60,13 @@ const NOTES = deck('name', [name('treble:E4', 'E'), name('treble:F4', 'F')]);
 
 function room(decks: Deck[] = [NOTES], change: { task?: number; onEnd?: () => void } = {}) {
     const saved: Answers[] = [];
-    const data = { studentId: 1, student: 'Ida', date: '2031-05-06', minutes: 2, best: 0, decks };
+    const data = { studentId: 1, student: 'Ida', date: '2031-05-06', minutes: 2, best: 0, decks, lines: [] };
     draw(
         <PracticeRoom
             room={data}
             date="2031-05-06"
             save={(answers) => saved.push(answers)}
+            tell={() => undefined}
             back={<b>back</b>}
             {...change}
         />,
@@ -274,6 +275,55 @@ describe('the key race', () => {
     });
 });
 
+describe('a line at sight', () => {
+    it('is played back only after it was tried, and tells how it went', async () => {
+        const told: string[] = [];
+        const playback = {
+            counts: ['1', '2'],
+            enter: '1',
+            countBeats: 1,
+            countGap: 1,
+            beats: 8,
+            sounds: [],
+            clicks: [],
+            bars: [],
+        };
+        const line = {
+            date: '2031-05-06',
+            level: 3,
+            reasons: ['4 bars in 4/4'],
+            music: '<score-partwise></score-partwise>',
+            playback,
+            went: null,
+        };
+        const data = {
+            studentId: 1,
+            student: 'Ida',
+            date: '2031-05-06',
+            minutes: 2,
+            best: 0,
+            decks: [NOTES],
+            lines: [line],
+        };
+        draw(
+            <PracticeRoom
+                room={data}
+                date="2031-05-06"
+                save={() => undefined}
+                tell={(went) => told.push(went)}
+                back={<b>back</b>}
+            />,
+        );
+        await choose('A line at sight New today: nobody has played it yet.');
+        expect(screen.queryByRole('button', { name: 'Play' })).toBeNull();
+        await choose('I have played it');
+        expect(screen.getByRole('button', { name: 'Play' })).toBeTruthy();
+        await choose('Nearly');
+        expect(told).toEqual(['nearly']);
+        expect(screen.getByRole('button', { name: 'Nearly' }).getAttribute('aria-pressed')).toBe('true');
+    });
+});
+
 describe('at the lesson', () => {
     const training = {
         studentId: 4,
@@ -298,7 +348,7 @@ describe('at the lesson', () => {
         best: 9,
         settings: { kinds: null, notes: null, minutes: null, answers: 10, right: 90, within: 3_000 },
     };
-    const both = { studentId: 4, student: 'Ida', date: '2031-05-06', minutes: 2, best: 0, decks: [NOTES] };
+    const both = { studentId: 4, student: 'Ida', date: '2031-05-06', minutes: 2, best: 0, decks: [NOTES], lines: [] };
     const open = (answers: Parameters<typeof serve>[0] = {}) => {
         const asked = serve({
             'GET /students/4/training': () => training,
