@@ -3,7 +3,8 @@
 // (what else the browser is to be told, as the certificate of a server that is tried out, stands in BROWSER_ARGS, divided by semicolons):
 //   from the address of a page to its first note, of a page seen before and of one never seen;
 //   within the application, likewise; beside the bare route of the same server, in the same run;
-//   at home on a phone slowed fourfold: to the day, and from there to the music of a task.
+//   at home on a phone slowed fourfold: to the day, from there to the music of a task; in the practice room to the first
+//   card, and from an answer to what was right.
 // The browser has the files of the application already, as on any day but the first. The median of five times each.
 import { chromium } from '@playwright/test';
 
@@ -145,7 +146,35 @@ if (token === null) {
             music.push(stood);
         }
     }
+    const card = [], answered = [];
+    for (let i = 0; i <= TIMES; i++) {
+        await home.goto(`${base}/home/${token}`);
+        await came(home, 'heading');
+        // The cards of the day are engraved while the child looks at the day; the first time there are many.
+        await home.waitForTimeout(i === 0 ? 60_000 : 4000);
+        await home.getByRole('button', { name: 'Practice room' }).click();
+        await home.getByRole('button', { name: /^Name it / }).waitFor();
+        const stood = await home.evaluate(() => {
+            window.came.note = undefined;
+            const at = performance.now();
+            [...document.querySelectorAll('button')].find((one) => one.textContent.startsWith('Name it')).click();
+            return at;
+        }).then(async (at) => (await came(home, 'note')) - at);
+        const shown = await home.evaluate(() => {
+            window.came.mark = undefined;
+            window.await('mark', '[data-mark="right"]');
+            const at = performance.now();
+            [...document.querySelectorAll('[role="group"] button')].find((one) => one.textContent === 'C').click();
+            return at;
+        }).then(async (at) => (await came(home, 'mark')) - at);
+        if (i > 0) {
+            card.push(stood);
+            answered.push(shown);
+        }
+    }
     tell('home on a phone slowed fourfold: to the day', day, '1000 ms');
     tell('  and from there to the music of a task', music, '500 ms');
+    tell('  in the practice room, to the first card', card, '300 ms');
+    tell('  from an answer to what was right', answered, '50 ms');
 }
 await browser.close();

@@ -63,8 +63,6 @@ const views = {
             ['look-over', 'l'],
             ['notes', 'o'],
             ['fingers', 'f'],
-            ['counts', 'c'],
-            ['hands', 'h'],
             ['patterns', 'p'],
             ['trouble', 't'],
             ['stages', 's'],
@@ -126,6 +124,22 @@ const views = {
         await page.keyboard.press('Shift+ArrowRight');
         await page.keyboard.press('Shift+ArrowRight');
         await shot(page, 'lesson');
+    },
+    practice: async () => {
+        await page.goto(`${base}/students`);
+        await page.getByRole('link', { name: 'Lina S.' }).click();
+        await page.getByRole('main').getByRole('link', { name: 'Practice room' }).click();
+        await settle(page);
+        await shot(page, 'practice');
+    },
+    'practice-phone': async () => {
+        await hand.goto(base + home);
+        await hand.getByRole('button', { name: 'Practice room' }).click();
+        await hand.getByRole('button', { name: /^Find it / }).click();
+        await settle(hand);
+        await hand.getByRole('group', { name: 'Piano keys' }).getByRole('button').nth(2).click();
+        await hand.getByRole('button', { name: 'Go on' }).waitFor();
+        await shot(hand, 'practice-phone');
     },
     'home-phone': async () => {
         await hand.goto(base + home);

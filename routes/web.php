@@ -21,6 +21,7 @@ use App\Desk\OctaveController;
 use App\Desk\OwnFingersController;
 use App\Desk\PiecePlaybackController;
 use App\Desk\PositionController;
+use App\Desk\QuestionsController;
 use App\Desk\VerdictController;
 use App\Drill\RoomController;
 use App\Drill\TrainingController;
@@ -208,6 +209,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('pieces/{piece}/draft', [PieceDraftController::class, 'update'])->can('own', 'piece');
         Route::delete('pieces/{piece}/draft', [PieceDraftController::class, 'destroy'])->can('own', 'piece');
         Route::get('pieces/{piece}/breakdown', [BreakdownController::class, 'show'])->can('see', 'piece');
+        Route::get('pieces/{piece}/questions', [QuestionsController::class, 'show'])->can('see', 'piece');
         Route::get('pieces/{piece}/position', [PositionController::class, 'show'])->can('see', 'piece');
         Route::put('pieces/{piece}/fingers', [OwnFingersController::class, 'update'])->can('own', 'piece');
         Route::put('pieces/{piece}/verdict', [VerdictController::class, 'update'])->can('own', 'piece');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Get;
+use App\Desk\QuestionResource;
 use App\Desk\ReportOf;
 use App\Desk\SettingsFor;
 use App\Page\Piece\PlaybackResource;
@@ -16,8 +17,10 @@ use App\Week\Task;
 use App\Week\TaskBars;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Nasturtium\Core\Drill\Recall;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Path\PathKind;
+use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Report\Document\Event;
 
@@ -39,7 +42,7 @@ final class HomeController
     #[Get('/home/tasks/{task}', HomeMusicResource::class)]
     public function music(Task $task, SettingsFor $settings, ReportOf $report): JsonResponse
     {
-        $task->load(['week.student.studio', 'bars', 'learning.piece', 'learning.ladders']);
+        $task->load(['week.student.studio', 'bars', 'learning.piece', 'learning.ladders', 'stage']);
         abort_if($task->week->sent_at === null, 404);
         $piece = $task->learning?->piece;
         $student = $task->week->student;
@@ -59,6 +62,7 @@ final class HomeController
                 $report($piece, $settings($student->studio, $piece, $student), $student->id)->report->events,
             ),
             $piece === null ? [] : $task->learning?->ladder($task->hand)->rungs() ?? [],
+            $score !== null && $task->stage?->kind === StageKind::LookOver ? array_map(QuestionResource::of(...), Recall::of($score, $task->id, $student->studio->words)) : [],
         ));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\ListOf;
+use App\Desk\QuestionResource;
 use OpenApi\Attributes as OA;
 
 /** The music of a task and its parts; none for a task without a piece. */
@@ -15,6 +16,7 @@ final readonly class HomeMusicResource
      * @param  list<HomePartResource>  $parts
      * @param  list<HomeNoteResource>  $notes
      * @param  list<int>  $rungs  of the tempo ladder
+     * @param  list<QuestionResource>  $questions  about the page, after it was looked over
      */
     public function __construct(
         #[OA\Property]
@@ -27,5 +29,7 @@ final readonly class HomeMusicResource
         public array $notes,
         #[ListOf('integer')]
         public array $rungs,
+        #[ListOf(QuestionResource::class)]
+        public array $questions,
     ) {}
 }

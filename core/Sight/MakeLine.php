@@ -294,7 +294,7 @@ final class MakeLine
                 $far === 2 => 'steps and skips',
                 default => 'leaps too',
             },
-            $short ? 'eighths or dots' : 'long notes and quarters',
+            $short ? 'short notes or dots' : 'no short notes',
             match ($hands) {
                 SightHands::One => 'one hand',
                 SightHands::Turns => 'the hands in turns',

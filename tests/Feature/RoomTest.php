@@ -191,3 +191,16 @@ test('what went well on a day that has no line is kept nowhere', function (): vo
     $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => '2031-04-29', 'went' => 'clean'], $this->family)->assertNoContent();
     expect(DB::table('sight_lines')->count())->toBe(0);
 });
+
+test('a page is asked about at the desk and, after it was looked over, at home', function (): void {
+    $questions = $this->actingAs($this->own->teacher)->getJson("/api/pieces/{$this->own->piece->id}/questions?seed=3")->assertOk()->json();
+    expect($questions)->toHaveCount(5)->and(array_keys($questions[0]))->toBe(['ask', 'answer', 'bars'])
+        ->and($this->getJson("/api/pieces/{$this->own->piece->id}/questions?seed=4")->json())->not->toBe($questions);
+    $this->getJson("/api/pieces/{$this->own->piece->id}/questions?seed=-9999999999")->assertOk();
+    app('auth')->forgetGuards();
+    $stage = $this->own->learning->stages()->where('kind', 'look over')->firstOrFail();
+    $task = $this->own->task('Tap and count');
+    expect($this->getJson("/api/home/tasks/{$task->id}", $this->family)->assertOk()->json('questions'))->toBe([]);
+    $task->update(['stage_id' => $stage->id]);
+    expect($this->getJson("/api/home/tasks/{$task->id}", $this->family)->assertOk()->json('questions'))->toHaveCount(5);
+});

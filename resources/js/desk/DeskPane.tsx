@@ -4,6 +4,7 @@ import { KeyMap } from '../shared/piano/KeyMap';
 import { useTeaches } from '../shared/Shell';
 import { rangeWords } from '../shared/score/beats';
 import { t } from '../text';
+import { Ask } from './Ask';
 import { BarWords } from './BarWords';
 import { Compare } from './Compare';
 import styles from './Desk.module.css';
@@ -53,6 +54,18 @@ export function DeskPane({ data, desk, student }: Props) {
                     pick={desk.pick}
                     none={NONE[lens] ?? t('Nothing to say here.')}
                 />
+                {lens === 'look over' && (
+                    <Ask
+                        key={data.piece.id}
+                        piece={data.piece.id}
+                        toBar={(number) =>
+                            desk.onBar(
+                                report.bars.findIndex((one) => one.measure === number),
+                                false,
+                            )
+                        }
+                    />
+                )}
                 {isTeacher && lens === 'look over' && <Octave piece={data.piece} />}
                 {isTeacher && lens === 'fingers' && (
                     <PositionButton piece={data.piece} student={student} keyName={report.piece.key} />

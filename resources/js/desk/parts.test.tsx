@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { dataOf } from '../../../tests/report';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import { KeyMap } from '../shared/piano/KeyMap';
+import { Ask } from './Ask';
 import { BarTiles } from './BarTiles';
 import { FingerChoice } from './FingerChoice';
 import { LensBar } from './LensBar';
@@ -166,6 +167,24 @@ describe('the tiles', () => {
         expect(screen.getByRole('button', { name: 'Bar 2, R+L, sticks, to be checked', pressed: true })).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: /Bar 3/ }));
         expect(chosen).toEqual([2]);
+    });
+});
+
+describe('questions about the page', () => {
+    it('are asked five at a time; an answer goes to its bar, and others come', async () => {
+        const asked = serve({
+            'GET /pieces/7/questions?seed=1': () => [{ ask: 'Where is a tie?', answer: 'In bar 3.', bars: [3] }],
+            'GET /pieces/7/questions?seed=2': () => [],
+        });
+        const bars: number[] = [];
+        draw(<Ask piece={7} toBar={(bar) => bars.push(bar)} />);
+        expect(asked).toEqual([]);
+        await userEvent.click(screen.getByRole('button', { name: 'Ask about this page' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'Answer: Where is a tie?' }));
+        expect(screen.getByText('In bar 3.')).toBeTruthy();
+        expect(bars).toEqual([3]);
+        await userEvent.click(screen.getByRole('button', { name: 'Other questions' }));
+        expect(await screen.findByText('There is nothing to ask about this page.')).toBeTruthy();
     });
 });
 

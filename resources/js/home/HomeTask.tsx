@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { Questions } from '../shared/Questions';
 import { handWords, tempoWords } from '../shared/words';
 import { t } from '../text';
 import { HomeMusic } from './HomeMusic';
@@ -69,6 +70,7 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
             {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}
+            <Remember questions={music.data?.questions ?? []} />
             {day > 0 ? (
                 <Text className="sheet">{t('To look at already. It can be ticked when its day has come.')}</Text>
             ) : (
@@ -89,6 +91,17 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
                 </section>
             )}
         </Stack>
+    );
+}
+
+/** After a page was looked over: what is remembered of it. */
+function Remember({ questions }: { questions: Parameters<typeof Questions>[0]['questions'] }) {
+    if (questions.length === 0) return null;
+    return (
+        <section className="sheet" aria-label={t('Do you remember?')}>
+            <Text fw={700}>{t('Do you remember? Look away first, then look it up.')}</Text>
+            <Questions questions={questions} />
+        </section>
     );
 }
 

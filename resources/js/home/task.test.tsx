@@ -79,6 +79,17 @@ describe('one task at home', () => {
         expect(screen.getByRole('radio', { name: 'Only the beat', checked: true })).toBeTruthy();
     });
 
+    it('asks what is remembered of a page that was looked over', async () => {
+        home(false, {
+            'GET /home/tasks/6': () => ({
+                ...MUSIC,
+                questions: [{ ask: 'Where is a tie?', answer: 'In bar 3.', bars: [3] }],
+            }),
+        });
+        await userEvent.click(await screen.findByRole('button', { name: 'Answer: Where is a tie?' }));
+        expect(screen.getByText('In bar 3.')).toBeTruthy();
+    });
+
     it('shows its parts one at a time', async () => {
         home();
         await screen.findByRole('radiogroup', { name: 'Which bars' });
