@@ -22,7 +22,7 @@ use Nasturtium\Core\Sight\SightLine;
 use Nasturtium\Core\Sight\SightMaterial;
 use Nasturtium\Core\Sight\SightWent;
 
-/** A line at sight for each day of a week, made of what the student has secured; kept, so that none comes again within a year (trade 16). */
+/** A line at sight for each day of a week, made of what the student has secured; kept, so that none comes again within a year (trade 16.1). */
 final class LinesAtSight
 {
     /** Signed-off pages that are looked at, the newest. */

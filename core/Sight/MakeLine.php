@@ -11,7 +11,7 @@ use Nasturtium\Core\Words;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
-/** Makes a line at sight from what a student has secured (trade 16). The same seed makes the same line. */
+/** Makes a line at sight from what a student has secured (trade 16.1). The same seed makes the same line. */
 final class MakeLine
 {
     /** Lines that are tried before one that was used comes again. */

@@ -16,7 +16,7 @@ use Nasturtium\Core\Sight\SightPosition;
 use Nasturtium\Core\Sight\SightWent;
 
 /*
- * Lines at sight: held to what they promise over many of them (trade 16).
+ * Lines at sight: held to what they promise over many of them (trade 16.1).
  */
 
 /** @param list<string> $names @return list<string> */
