@@ -56,6 +56,8 @@ use App\Page\Piece\Piece;
 use App\Page\Piece\PieceController;
 use App\Page\Piece\PieceFileController;
 use App\Progress\ProgressController;
+use App\Sheet\Worksheet;
+use App\Sheet\WorksheetController;
 use App\Student\ConsentController;
 use App\Student\Family\FamilyLinkController;
 use App\Student\Learning\LadderController;
@@ -167,6 +169,14 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('students/{student}/books/{book}', [StudentBookController::class, 'update'])->can('accompany', 'student')->can('see', 'book');
         Route::delete('students/{student}/books/{book}', [StudentBookController::class, 'destroy'])->can('accompany', 'student')->can('see', 'book');
         Route::patch('stages/{stage}', [StageController::class, 'update'])->can('accompany', 'stage');
+
+        Route::get('worksheets', [WorksheetController::class, 'index'])->can('teach', Worksheet::class);
+        Route::post('worksheets', [WorksheetController::class, 'store'])->can('teach', Worksheet::class);
+        Route::post('worksheets/preview', [WorksheetController::class, 'preview'])->can('teach', Worksheet::class);
+        Route::get('worksheets/{worksheet}', [WorksheetController::class, 'show'])->can('own', 'worksheet');
+        Route::delete('worksheets/{worksheet}', [WorksheetController::class, 'destroy'])->can('own', 'worksheet');
+        Route::put('worksheets/{worksheet}/students/{student}', [WorksheetController::class, 'mark'])->can('own', 'worksheet')->can('own', 'student');
+        Route::delete('worksheets/{worksheet}/students/{student}', [WorksheetController::class, 'takeBack'])->can('own', 'worksheet')->can('own', 'student');
 
         Route::get('paths', [PathController::class, 'index'])->can('work', OwnPath::class);
         Route::post('paths', [PathController::class, 'store'])->can('teach', OwnPath::class);

@@ -15,6 +15,7 @@ use App\Page\Book;
 use App\Page\Page;
 use App\Page\Piece\Piece;
 use App\Page\Piece\StorePiece;
+use App\Sheet\Worksheet;
 use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
 use App\Student\Learning\OpenPiece;
@@ -70,6 +71,8 @@ final class Fixtures
 
     public Performance $performance;
 
+    public Worksheet $worksheet;
+
     public CalendarFeed $calendar;
 
     public WeekPattern $pattern;
@@ -90,6 +93,7 @@ final class Fixtures
         $this->piece = app(StorePiece::class)->fromShorthand($this->page, self::TUNE, '');
         $this->path = OwnPath::query()->create(['studio_id' => $this->studio->id, 'name' => 'Quiet start']);
         $this->path->steps()->create(['studio_id' => $this->studio->id, 'position' => 0, 'kind' => 'right hand']);
+        $this->worksheet = Worksheet::query()->create(['studio_id' => $this->studio->id, 'number' => 1, 'kind' => 'name', 'count' => 1, 'hard' => 1, 'clefs' => 'treble', 'seed' => 7, 'items' => [['ask' => '', 'answer' => 'C', 'music' => null, 'sign' => null, 'options' => [], 'key' => null]]]);
         $this->performance = Performance::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'title' => 'Summer concert', 'on_date' => '2031-12-06']);
         $this->holiday = Holiday::query()->create(['studio_id' => $this->studio->id, 'label' => 'Winter', 'from_on' => '2031-12-20', 'to_on' => '2032-01-03', 'lessons' => false, 'practice' => true]);
         $this->pattern = WeekPattern::query()->create(['studio_id' => $this->studio->id, 'name' => 'Rainy week', 'tasks' => [['kind' => 'theory', 'title' => 'Draw ten clefs', 'instruction' => '', 'halfMinutes' => 6, 'repetitions' => 1, 'mostDays' => 1]]]);

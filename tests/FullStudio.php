@@ -60,6 +60,8 @@ final class FullStudio
         DB::table('performance_pieces')->insert(['performance_id' => 88, 'learning_id' => $own->learning->id]);
         $task->update(['performance_id' => 88]);
         DB::table('drill_answers')->insert([...$student, 'session' => (string) Str::uuid(), 'position' => 0, 'kind' => 'name', 'card' => 'name treble:C4', 'note' => 'treble:C4', 'is_right' => true, 'milliseconds' => 1_800, 'given' => 'C', 'answered_at' => '2031-04-30 15:00:00', 'on_date' => '2031-04-30']);
+        DB::table('worksheets')->insert(['id' => 99, ...$of, 'number' => 2, 'kind' => 'name', 'count' => 1, 'hard' => 1, 'clefs' => 'treble', 'seed' => 7, 'items' => json_encode([['ask' => '', 'answer' => 'C', 'music' => null, 'sign' => null, 'options' => [], 'key' => null]]), 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('given_worksheets')->insert([...$student, 'worksheet_id' => 99, 'given_on' => '2031-04-30', 'right' => 1, 'marked_on' => '2031-05-02']);
         DB::table('sight_lines')->insert([...$student, 'on_date' => '2031-04-30', 'level' => 2, 'text' => "title: A line at sight\nR: @c4 q1 2 h1\n", 'reasons' => 'one hand', 'went' => 'clean']);
         DB::table('family_words')->insert([...$student, 'on_date' => '2031-04-30', 'words' => self::NAME.' is away on Friday']);
         DB::table('practices')->insert([...$student, 'task_id' => $task->id, 'on_date' => '2031-04-29', 'repetitions' => 3, 'tempo' => 63, 'feeling' => 'hard', 'note' => self::NAME.' said ouch', 'client_key' => (string) Str::uuid()]);

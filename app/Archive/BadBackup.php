@@ -39,6 +39,17 @@ final class BadBackup extends BadInput
         return new self('it is not a list of at most 60 tasks');
     }
 
+    public static function noListOfQuestions(int $most): self
+    {
+        return new self("it is not a list of at most {$most} questions");
+    }
+
+    /** @param list<string> $columns */
+    public static function questionOfOtherColumns(array $columns): self
+    {
+        return new self('a question of it is not described by '.implode(', ', $columns));
+    }
+
     /** @param list<string> $columns */
     public static function taskOfOtherColumns(array $columns): self
     {

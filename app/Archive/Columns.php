@@ -31,6 +31,8 @@ use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\School;
 use Nasturtium\Core\Score\Limits;
+use Nasturtium\Core\Sheet\MakeSheet;
+use Nasturtium\Core\Sheet\SheetKind;
 use Nasturtium\Core\Sight\SightWent;
 
 /**
@@ -90,6 +92,8 @@ final class Columns
                 'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
             ],
             'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::text(4_000, 1), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
+            'worksheets' => [...$own, 'number' => Column::whole(1, 1_000_000), 'kind' => Column::oneOf(SheetKind::class), 'count' => Column::whole(1, 99), 'hard' => Column::whole(1, 9), 'clefs' => Column::text(20, 1), 'seed' => Column::whole(1, 4_294_967_295), 'items' => Column::read(self::sheet(...)), ...$times],
+            'given_worksheets' => [...$own, 'worksheet_id' => Column::number(), 'student_id' => Column::number(), 'given_on' => Column::date(), 'right' => Column::whole(0, 99)->orNull(), 'marked_on' => Column::date()->orNull()],
             'verdicts' => [...$own, 'piece_id' => Column::number(), 'measure' => Column::whole(0, 9999), 'verdict' => Column::oneOf(Verdict::class)],
             'own_fingers' => [...$own, 'piece_id' => Column::number(), 'hand' => Column::oneOf(self::HANDS), 'place' => Column::place(), 'pitch' => Column::matching('/^[A-G](#{1,2}|b{1,2})?-?\d{1,2}$/D', 'a note, as C4'), 'finger' => Column::whole(1, 5)],
             'weeks' => [
@@ -186,6 +190,28 @@ final class Columns
             'drill_answers' => Column::whole(3, 40)->since(self::FOR_DRILLS, Enough::ANSWERS), 'drill_right' => Column::whole(50, 100)->since(self::FOR_DRILLS, Enough::RIGHT), 'drill_within' => Column::whole(500, 20_000)->since(self::FOR_DRILLS, Enough::WITHIN),
             'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
+    }
+
+    /** @throws BadInput */
+    private static function sheet(string $json): string
+    {
+        $items = json_decode($json, true, 6);
+        $columns = ['ask' => Column::text(240), 'answer' => Column::text(240, 1), 'music' => Column::text(60_000)->orNull(), 'sign' => Column::text(240)->orNull(), 'key' => Column::whole(0, 127)->orNull()];
+        if (! is_array($items) || ! array_is_list($items) || count($items) > MakeSheet::MOST) {
+            throw BadBackup::noListOfQuestions(MakeSheet::MOST);
+        }
+        foreach ($items as $item) {
+            $options = is_array($item) ? $item['options'] ?? null : null;
+            if (! is_array($item) || ! is_array($options) || ! array_is_list($options) || array_diff_key($item, $columns, ['options' => 1]) !== [] || array_diff_key($columns, $item) !== []) {
+                throw BadBackup::questionOfOtherColumns([...array_keys($columns), 'options']);
+            }
+            foreach ($columns as $name => $column) {
+                $column->taken($item[$name]);
+            }
+            array_walk($options, static fn (mixed $option) => Column::text(120)->taken($option));
+        }
+
+        return $json;
     }
 
     /** @throws BadInput */

@@ -21,6 +21,7 @@ use App\Page\Book;
 use App\Page\Page;
 use App\Page\Piece\Piece;
 use App\Page\Piece\PieceRetyped;
+use App\Sheet\Worksheet;
 use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
 use App\Student\Learning\OpenAgain;
@@ -57,7 +58,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
-        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class,
+        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class,
     ];
 
     public function boot(): void

@@ -36,6 +36,7 @@ const ALONE = [
     { path: '/forgotten', lazy: async () => ({ Component: (await import('./account/Forgotten')).Forgotten }) },
     { path: '/new-password', lazy: async () => ({ Component: (await import('./account/Forgotten')).NewPassword }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
+    { path: '/worksheets/print', lazy: async () => ({ Component: (await import('./sheets/SheetPrint')).SheetPrint }) },
     { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
     {
         path: '/students/:student/report',
@@ -106,6 +107,7 @@ const router = createBrowserRouter([
                 shouldRevalidate: asOnce,
                 lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }),
             },
+            { path: 'worksheets', lazy: async () => ({ Component: (await import('./sheets/Worksheets')).Worksheets }) },
             { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
             { path: 'account', lazy: async () => ({ Component: (await import('./account/Account')).Account }) },
             { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },

@@ -18,6 +18,7 @@ const OPEN_TO_OTHERS = [
     'Week' => ['CatchUp', 'CountWeeks', 'DayOff', 'Practice', 'PracticeResource', 'ProposeWeek', 'Remedies\\FindRemedies', 'ReplanWeek', 'SentPlan', 'Task', 'TaskBars', 'TaskDay', 'Week', 'WeekDayResource', 'WeekDays', 'WeekResource'],
     'Lesson' => ['Lesson', 'Slip'],
     'Drill' => [],
+    'Sheet' => [],
     'Home' => [],
     'Progress' => [],
     'Archive' => [],

@@ -146,3 +146,30 @@ test('at the lesson the teacher sees what was trained, sets it, and two sides ta
     }
     await expect(page.getByText('Both sides are through. Well done together!')).toBeVisible();
 });
+
+test('a worksheet is made for a student, printed with its answers apart, and marked', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Theo B.' }).click();
+    await page.getByRole('main').getByRole('link', { name: 'Practice room' }).click();
+    await page.getByRole('link', { name: 'Worksheets' }).click();
+    await page.getByRole('combobox', { name: 'Kind' }).click();
+    await page.getByRole('option', { name: 'Spelling words' }).click();
+    await page.getByLabel('Questions').fill('6');
+    const preview = page.getByRole('region', { name: 'How it will be' });
+    await expect(preview.getByRole('listitem')).toHaveCount(6);
+    await page.getByRole('button', { name: 'Keep and print' }).click();
+    await expect(page.getByRole('heading', { name: /^Spelling words No\. \d+/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: 'The music of question 6' }).locator('svg').first()).toBeVisible();
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
+    const answers = page.locator('[data-answers]').getByRole('listitem');
+    await expect(answers).toHaveCount(6);
+    expect(await answers.first().textContent()).toMatch(/^[A-G]{3,}$/);
+    await page.getByRole('link', { name: 'Back to the worksheets' }).click();
+    const right = page.getByRole('textbox', { name: /^Right answers of Theo B\./ }).first();
+    await right.fill('5');
+    await right.press('Tab');
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: /^Right answers of Theo B\./ }).first()).toHaveValue('5');
+});

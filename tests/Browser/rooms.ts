@@ -36,6 +36,13 @@ export const ROOMS: readonly (readonly [string, (page: Page) => Promise<void>])[
             await engraved(page);
         },
     ],
+    [
+        'the worksheets',
+        async (page) => {
+            await page.goto('/worksheets');
+            await engraved(page);
+        },
+    ],
     ['the whole studio', async (page) => void (await page.goto('/progress'))],
     ['the books', async (page) => void (await page.goto('/books'))],
     ['the studio', async (page) => void (await page.goto('/studio'))],

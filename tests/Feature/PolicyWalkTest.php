@@ -25,7 +25,7 @@ function filled_in(RoutingRoute $route, Fixtures $of): string
         '{studio}' => $of->studio->id, '{member}' => $of->invited->id, '{student}' => $of->student->id, '{link}' => $of->link->id, '{learning}' => $of->learning->id,
         '{stage}' => $of->learning->stages()->firstOrFail()->id, '{book}' => $of->book->id, '{page}' => $of->page->id, '{piece}' => $of->piece->id,
         '{week}' => $of->week->id, '{lesson}' => $of->lesson->id, '{task}' => $of->task('Tap and count')->id, '{slip}' => $of->slip->id,
-        '{path}' => $of->path->id, '{holiday}' => $of->holiday->id, '{performance}' => $of->performance->id, '{pattern}' => $of->pattern->id, '{calendar}' => $of->calendar->id, '{date}' => Fixtures::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
+        '{path}' => $of->path->id, '{holiday}' => $of->holiday->id, '{performance}' => $of->performance->id, '{worksheet}' => $of->worksheet->id, '{pattern}' => $of->pattern->id, '{calendar}' => $of->calendar->id, '{date}' => Fixtures::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
     ]);
 }
 

@@ -42,6 +42,9 @@ export function Training() {
                     <Button variant="default" onClick={() => setDoing('two')}>
                         {t('Two sides')}
                     </Button>
+                    <Button variant="default" component={Link} to={`/worksheets?student=${student}`}>
+                        {t('Worksheets')}
+                    </Button>
                 </Group>
             </div>
             <Found data={training.data} />

@@ -1,0 +1,74 @@
+import { useEffect, useState } from 'react';
+import type { Api } from '../api';
+import { engraved } from '../practice/engraving';
+import { KeyMap } from '../shared/piano/KeyMap';
+import { t } from '../text';
+import styles from './Sheets.module.css';
+
+type Item = Api['SheetItemResource'];
+
+interface Props {
+    items: Item[];
+    /** Told when all music stands there. */
+    onDrawn?: () => void;
+}
+
+/** The questions of a sheet, with room for a child’s pencil. */
+export function SheetItems({ items, onDrawn }: Props) {
+    const [drawings, setDrawings] = useState<(string | null)[] | null>(null);
+    useEffect(() => {
+        let gone = false;
+        Promise.all(items.map((item) => (item.music === null ? null : engraved(item.music).catch(() => null)))).then(
+            (all) => {
+                if (!gone) setDrawings(all);
+            },
+        );
+        return () => {
+            gone = true;
+        };
+    }, [items]);
+    useEffect(() => {
+        if (drawings !== null) onDrawn?.();
+    }, [drawings, onDrawn]);
+    // The same words over every question stand once, above them all.
+    const once = new Set(items.map((item) => item.ask)).size === 1 ? (items[0]?.ask ?? '') : '';
+    const isWide = items.some((item) => (item.music ?? '').split('<note ').length > 5);
+    return (
+        <>
+            {once !== '' && <p className={styles.ask}>{once}</p>}
+            <ol className={styles.items} data-wide={isWide ? 'yes' : undefined}>
+                {items.map((item, i) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: two questions of a sheet may be alike
+                    <li key={i} className={styles.item}>
+                        {once === '' && item.ask !== '' && <p className={styles.ask}>{item.ask}</p>}
+                        {item.sign !== null && <p className={styles.sign}>{item.sign}</p>}
+                        {item.music !== null && (
+                            <div
+                                className={`score ${styles.music}`}
+                                role="img"
+                                aria-label={t('The music of question {{number}}', { number: i + 1 })}
+                                // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
+                                dangerouslySetInnerHTML={{ __html: drawings?.[i] ?? '' }}
+                            />
+                        )}
+                        {item.key !== null && (
+                            <KeyMap
+                                title={t('A keyboard with a mark')}
+                                signs={[{ midi: item.key, text: '×', hand: '' }]}
+                            />
+                        )}
+                        {item.options.length > 0 ? (
+                            <p className={styles.options}>
+                                {item.options.map((option) => (
+                                    <span key={option}>{option}</span>
+                                ))}
+                            </p>
+                        ) : (
+                            <p className={styles.line} aria-hidden="true" />
+                        )}
+                    </li>
+                ))}
+            </ol>
+        </>
+    );
+}

@@ -1,0 +1,115 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { drawRoom, serve } from '../../../tests/screen';
+import { SheetPrint } from './SheetPrint';
+import { Worksheets } from './Worksheets';
+
+vi.mock('../practice/engraving', () => ({ engraved: () => Promise.resolve('<svg></svg>') }));
+
+const item = (answer: string, change: object = {}) => ({
+    ask: 'Which key is marked?',
+    answer,
+    music: null,
+    sign: null,
+    options: [],
+    key: 60,
+    ...change,
+});
+const SHEET = {
+    id: 9,
+    number: 4,
+    kind: 'keys',
+    questions: 6,
+    madeOn: '2031-05-01',
+    given: [{ studentId: 1, student: 'Ida K.', givenOn: '2031-05-01', right: null }],
+};
+const STUDENTS = [
+    { id: 1, name: 'Ida K.', leftOn: null },
+    { id: 2, name: 'Otto T.', leftOn: null },
+    { id: 3, name: 'Gone', leftOn: '2030-01-01' },
+];
+
+function open(answers: Parameters<typeof serve>[0] = {}) {
+    const asked = serve({
+        'POST /worksheets/preview': () => [item('C'), item('D', { key: 62 })],
+        'GET /worksheets': () => [SHEET],
+        'GET /students': () => STUDENTS,
+        'GET /books': () => [],
+        ...answers,
+    });
+    drawRoom('/worksheets', '/worksheets?student=1', <Worksheets />);
+    return asked;
+}
+
+describe('a worksheet', () => {
+    it('is seen while it is chosen, with what was chosen', async () => {
+        const asked = open();
+        const preview = await screen.findByRole('region', { name: 'How it will be' });
+        expect(await within(preview).findByText('Which key is marked?')).toBeTruthy();
+        expect(within(preview).getAllByRole('img', { name: 'A keyboard with a mark' })).toHaveLength(2);
+        await userEvent.click(screen.getByRole('radio', { name: 'Easy' }));
+        await userEvent.click(screen.getByRole('checkbox', { name: 'Bass staff' }));
+        await waitFor(() =>
+            expect(asked.filter((one) => one.method === 'POST').at(-1)?.body).toMatchObject({
+                hard: 1,
+                clefs: ['treble'],
+                studentId: 1,
+            }),
+        );
+    });
+
+    it('says that there is nothing to make it of', async () => {
+        open({ 'POST /worksheets/preview': () => [] });
+        expect(await screen.findByText(/There is nothing to make these questions of/)).toBeTruthy();
+        expect((screen.getByRole('button', { name: 'Keep and print' }) as HTMLButtonElement).disabled).toBe(true);
+    });
+
+    it('is kept, and goes to the printer', async () => {
+        open({ 'POST /worksheets': () => SHEET });
+        await screen.findByText('Which key is marked?');
+        await userEvent.click(screen.getByRole('button', { name: 'Keep and print' }));
+        expect(await screen.findByText('gone to /worksheets/print')).toBeTruthy();
+    });
+
+    it('is given to another student and marked, so many of so many', async () => {
+        const asked = open({
+            'PUT /worksheets/9/students/1': () => SHEET,
+            'PUT /worksheets/9/students/2': () => SHEET,
+        });
+        const right = await screen.findByRole('textbox', { name: 'Right answers of Ida K., sheet 4' });
+        await userEvent.type(right, '5');
+        await userEvent.tab();
+        await waitFor(() => expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ right: 5 }));
+        await userEvent.click(screen.getByRole('combobox', { name: 'Give sheet 4 to' }));
+        expect(screen.queryByRole('option', { name: 'Gone' })).toBeNull();
+        await userEvent.click(screen.getByRole('option', { name: 'Otto T.' }));
+        await waitFor(() => expect(asked.filter((one) => one.method === 'PUT').at(-1)?.body).toEqual({ right: null }));
+    });
+});
+
+describe('on paper', () => {
+    it('several sheets stand one after the other, and their answers apart, at the end', async () => {
+        serve({
+            'GET /worksheets/9': () => ({ id: 9, number: 4, kind: 'keys', items: [item('C')] }),
+            'GET /worksheets/8': () => ({
+                id: 8,
+                number: 3,
+                kind: 'signs',
+                items: [item('loud', { ask: 'What does this say?', sign: 'f', key: null, options: ['loud', 'soft'] })],
+            }),
+            'GET /session': () => ({ studio: { paper: 'letter' } }),
+        });
+        drawRoom('/worksheets/print', '/worksheets/print?ids=9,8', <SheetPrint />);
+        expect(await screen.findByRole('heading', { name: 'Keys on the keyboard No. 4' })).toBeTruthy();
+        const parts = [...document.querySelectorAll('article > section')].map((one) => one.textContent ?? '');
+        expect(parts).toHaveLength(4);
+        expect(parts[1]).toContain('loudsoft');
+        expect(parts[2]).toBe('Answers to no. 4: Keys on the keyboardC');
+        expect(parts[3]).toContain('Answers to no. 3: Signs and words');
+        expect([...document.querySelectorAll('style')].some((one) => one.textContent?.includes('size: letter'))).toBe(
+            true,
+        );
+    });
+});
