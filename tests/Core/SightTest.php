@@ -43,7 +43,7 @@ function wide_pages(): array
 }
 
 /** @return list<Event> that sound, in a hand */
-function sounding(Piece $piece, Hand $hand): array
+function struck_in(Piece $piece, Hand $hand): array
 {
     return array_values(array_filter($piece->hand($hand), static fn (Event $event): bool => ! $event->isRest()));
 }
@@ -53,7 +53,7 @@ function position_of(Piece $piece, Hand $hand): ?SightPosition
 {
     foreach (SightPosition::all() as $position) {
         $keys = array_map(static fn (int $degree): string => $position->pitch($degree)->name(), range(0, 4));
-        $notes = array_map(static fn (Event $event): string => $event->lowest()->name(), sounding($piece, $hand));
+        $notes = array_map(static fn (Event $event): string => $event->lowest()->name(), struck_in($piece, $hand));
         if ($position->hand === $hand && $position->key->equals($piece->key()) && array_diff($notes, $keys) === []) {
             return $position;
         }
@@ -77,7 +77,7 @@ test('ten thousand lines have only notes, rhythms and moves that were met, add u
         $wrong = PageChecks::of($piece) !== [] || count($piece->measures) !== $level->bars();
         $tune = [];
         foreach (Hand::cases() as $hand) {
-            $notes = sounding($piece, $hand);
+            $notes = struck_in($piece, $hand);
             $position = $notes === [] ? null : position_of($piece, $hand);
             $wrong = $wrong || ($notes !== [] && $position === null);
             $before = null;
@@ -121,7 +121,7 @@ test('what was never met is not asked: leaps, eighths, hands and meters wait for
     $make = new MakeLine($plain);
     foreach (range(1, 60) as $seed) {
         $line = $make(SightLevel::Ten, $seed) ?? throw new LogicException();
-        expect($line->reasons)->toBe(['8 bars in 4/4', 'steps and repeats', 'no short notes', 'one hand'])->and(sounding($line->piece(), Hand::Left))->toBe([]);
+        expect($line->reasons)->toBe(['8 bars in 4/4', 'steps and repeats', 'no short notes', 'one hand'])->and(struck_in($line->piece(), Hand::Left))->toBe([]);
     }
 });
 
@@ -135,7 +135,7 @@ test('minor ends on la', function (): void {
     $make = new MakeLine(SightMaterial::of([], on_staff('treble', ['A3', 'B3', 'C4'])));
     foreach (range(1, 40) as $seed) {
         $piece = $make(SightLevel::Two, $seed)?->piece() ?? throw new LogicException();
-        $notes = sounding($piece, Hand::Right);
+        $notes = struck_in($piece, Hand::Right);
         expect($piece->key()->minor)->toBeTrue()->and($notes[count($notes) - 1]->lowest()->name())->toBe('A3');
     }
 });

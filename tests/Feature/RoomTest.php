@@ -20,7 +20,7 @@ beforeEach(function (): void {
 });
 
 /** @return list<array<string, mixed>> as many answers to a card, a minute apart */
-function answered(string $card, int $count, bool $right = true, string $from = '2031-04-29T15:00:00Z', string $given = ''): array
+function answers_to(string $card, int $count, bool $right = true, string $from = '2031-04-29T15:00:00Z', string $given = ''): array
 {
     return array_map(static fn (int $i): array => ['card' => $card, 'right' => $right, 'milliseconds' => 1_500, 'given' => $given, 'at' => gmdate('Y-m-d\TH:i:s\Z', strtotime($from) + 60 * $i)], range(0, $count - 1));
 }
@@ -50,17 +50,17 @@ test('the landmarks come first, then what the pages brought; a teacher may set o
 
 test('answers sent twice count once, two phones lose nothing, and late ones lie at their own time', function (): void {
     $first = (string) Str::uuid();
-    ($this->answer)(answered('name treble:G4', 3), ['session' => $first])->assertNoContent();
-    ($this->answer)(answered('name treble:G4', 3), ['session' => $first])->assertNoContent();
+    ($this->answer)(answers_to('name treble:G4', 3), ['session' => $first])->assertNoContent();
+    ($this->answer)(answers_to('name treble:G4', 3), ['session' => $first])->assertNoContent();
     // Another phone, an hour before, sends later.
-    ($this->answer)(answered('name treble:G4', 2, false, '2031-04-29T14:00:00Z', 'A'))->assertNoContent();
+    ($this->answer)(answers_to('name treble:G4', 2, false, '2031-04-29T14:00:00Z', 'A'))->assertNoContent();
     $kept = DrillAnswer::query()->orderBy('answered_at')->get();
     expect($kept->pluck('is_right')->all())->toBe([false, false, true, true, true])->and($kept[0]->note)->toBe('treble:G4')->and($kept[0]->given)->toBe('A')
         ->and(array_column(($this->deck)('name')['sessions'][0]['before'], null, 'card')['name treble:G4']['answers'])->toHaveCount(5);
 });
 
 test('ten right answers in time make a note secure, and it is known to the desk and to progress', function (): void {
-    ($this->answer)(answered('name treble:G4', 9))->assertNoContent();
+    ($this->answer)(answers_to('name treble:G4', 9))->assertNoContent();
     $status = function (): ?string {
         $notes = $this->actingAs($this->own->teacher)->getJson("/api/students/{$this->own->student->id}/progress?from=2031-04-01&to=2031-04-29")->assertOk()->json('notes');
         app('auth')->forgetGuards();
@@ -68,7 +68,7 @@ test('ten right answers in time make a note secure, and it is known to the desk 
         return array_column($notes, 'status', 'id')['treble-G4'] ?? null;
     };
     expect($status())->toBe('shaky');
-    ($this->answer)(answered('find treble:G4', 1), ['kind' => 'find'])->assertNoContent();
+    ($this->answer)(answers_to('find treble:G4', 1), ['kind' => 'find'])->assertNoContent();
     expect($status())->toBe('secure')->and(($this->deck)('name')['sessions'][0]['known'])->toContain('name treble:G4');
     // Thresholds are the student's own.
     $this->own->student->update(['drill_within' => 1_400]);
@@ -84,21 +84,21 @@ test('a race proves nothing of notes, and its best is kept', function (): void {
 test('two notes that were taken for one another twice are a pair', function (): void {
     $this->own->student->update(['drill_notes' => 'treble:B4,treble:C5,treble:D5,treble:E5']);
     foreach (['B4', 'C5', 'D5'] as $note) {
-        ($this->answer)(answered("name treble:{$note}", 1))->assertNoContent();
+        ($this->answer)(answers_to("name treble:{$note}", 1))->assertNoContent();
     }
-    ($this->answer)(answered('name treble:B4', 1, false, given: 'C'))->assertNoContent();
+    ($this->answer)(answers_to('name treble:B4', 1, false, given: 'C'))->assertNoContent();
     expect(($this->deck)('name')['sessions'][0]['pairs'])->toBe([]);
-    ($this->answer)(answered('name treble:B4', 1, false, given: 'C'))->assertNoContent();
+    ($this->answer)(answers_to('name treble:B4', 1, false, given: 'C'))->assertNoContent();
     expect(($this->deck)('name')['sessions'][0]['pairs'][0])->toBe(['card' => 'name treble:B4', 'other' => 'name treble:C5']);
 });
 
 test('a clock that is wrong puts no answer into days to come or into another season', function (): void {
-    ($this->answer)([...answered('name treble:G4', 1, from: '2041-01-01T00:00:00Z'), ...answered('name treble:G4', 1, from: '1999-01-01T00:00:00Z')])->assertNoContent();
+    ($this->answer)([...answers_to('name treble:G4', 1, from: '2041-01-01T00:00:00Z'), ...answers_to('name treble:G4', 1, from: '1999-01-01T00:00:00Z')])->assertNoContent();
     expect(DrillAnswer::query()->orderBy('position')->pluck('on_date')->map->toDateString()->all())->toBe(['2031-04-29', '2031-03-29']);
 });
 
 test('what is no answer is refused, and nothing of it is kept', function (array $change, string $at): void {
-    ($this->answer)([[...answered('name treble:G4', 1)[0], ...($change['answer'] ?? [])]], $change['body'] ?? [])->assertJsonValidationErrors($at);
+    ($this->answer)([[...answers_to('name treble:G4', 1)[0], ...($change['answer'] ?? [])]], $change['body'] ?? [])->assertJsonValidationErrors($at);
     expect(DrillAnswer::query()->count())->toBe(0);
 })->with([
     'no session' => [['body' => ['session' => 'x']], 'session'], 'another kind' => [['body' => ['kind' => 'dance']], 'kind'], 'no answers' => [['body' => ['answers' => []]], 'answers'],
@@ -110,13 +110,13 @@ test('at the lesson the teacher has the same room, and answers count as those fr
     $this->actingAs($this->own->teacher);
     $path = "/api/students/{$this->own->student->id}";
     expect($this->getJson("{$path}/room")->assertOk()->json('decks.0.kind'))->toBe('name');
-    $this->postJson("{$path}/answers", ['studentId' => $this->own->student->id, 'session' => (string) Str::uuid(), 'kind' => 'name', 'answers' => answered('name treble:G4', 2)])->assertNoContent();
+    $this->postJson("{$path}/answers", ['studentId' => $this->own->student->id, 'session' => (string) Str::uuid(), 'kind' => 'name', 'answers' => answers_to('name treble:G4', 2)])->assertNoContent();
     expect(DrillAnswer::query()->where('student_id', $this->own->student->id)->count())->toBe(2);
 });
 
 test('another child than those of the link is not found', function (): void {
     $other = $this->own->student('Otto', 8);
-    ($this->answer)(answered('name treble:G4', 1), ['studentId' => $other->id])->assertNotFound();
+    ($this->answer)(answers_to('name treble:G4', 1), ['studentId' => $other->id])->assertNotFound();
     $this->getJson("/api/home/room?student={$other->id}", $this->family)->assertNotFound();
 });
 
@@ -130,7 +130,7 @@ test('bars to count and to tap come from the pages that are open', function (): 
 test('a drill of the week has the notes of its page and what is secure, and nothing else', function (): void {
     $task = $this->own->task('Find and name');
     $notes = explode(',', $this->own->piece->note_names);
-    ($this->answer)(answered('name treble:A5', 10))->assertNoContent();
+    ($this->answer)(answers_to('name treble:A5', 10))->assertNoContent();
     $this->own->student->update(['drill_notes' => implode(',', [...$notes, 'treble:A5', 'bass:C2'])]);
     $deck = array_column(($this->room)()['decks'], null, 'taskId')[$task->id];
     $asked = array_column($deck['cards'], 'id');
@@ -140,11 +140,11 @@ test('a drill of the week has the notes of its page and what is secure, and noth
 
 test('the teacher sees what was trained: notes, speed by weeks, confusions and sessions', function (): void {
     $this->own->student->update(['drill_notes' => null]);
-    ($this->answer)(answered('name treble:C4', 3))->assertNoContent();
+    ($this->answer)(answers_to('name treble:C4', 3))->assertNoContent();
     foreach (range(1, 2) as $time) {
-        ($this->answer)(answered('name treble:C4', 1, false, '2031-04-22T15:00:00Z', 'D'))->assertNoContent();
+        ($this->answer)(answers_to('name treble:C4', 1, false, '2031-04-22T15:00:00Z', 'D'))->assertNoContent();
     }
-    ($this->answer)(answered('name treble:E4', 1, false, given: 'F'))->assertNoContent();
+    ($this->answer)(answers_to('name treble:E4', 1, false, given: 'F'))->assertNoContent();
     $training = $this->actingAs($this->own->teacher)->getJson("/api/students/{$this->own->student->id}/training")->assertOk()->json();
     expect(array_column($training['notes'], null, 'id')['treble-C4'])->toMatchArray(['status' => 'shaky', 'answers' => 5, 'right' => 3, 'median' => 1_500])
         // Once is no confusion.
@@ -172,7 +172,7 @@ test('a line at sight for each day of what is secure; how it went moves the leve
     // Too few notes are secure.
     expect($lines())->toBe([]);
     foreach (['C4', 'D4', 'E4', 'F4', 'G4'] as $i => $note) {
-        ($this->answer)(answered("name treble:{$note}", 10, from: "2031-04-29T1{$i}:00:00Z"))->assertNoContent();
+        ($this->answer)(answers_to("name treble:{$note}", 10, from: "2031-04-29T1{$i}:00:00Z"))->assertNoContent();
     }
     $first = $lines();
     expect(array_keys($first))->toBe(array_map(static fn (int $day): string => gmdate('Y-m-d', strtotime("2031-04-29 +{$day} days")), range(0, 6)))
