@@ -39,6 +39,11 @@ final class BadBackup extends BadInput
         return new self('it is not a list of at most 60 tasks');
     }
 
+    public static function noLineAtSight(): self
+    {
+        return new self('it is no music in the shorthand');
+    }
+
     public static function noListOfQuestions(int $most): self
     {
         return new self("it is not a list of at most {$most} questions");

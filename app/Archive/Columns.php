@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Account\Members\Role;
+use App\Drill\DrillAnswer;
 use App\Privacy\Access;
 use App\Student\Family\FamilyWord;
 use App\Student\Timetable\Holiday;
@@ -16,6 +17,7 @@ use Nasturtium\Core\Counting\LongNotes;
 use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\Book\PageKind;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Path\PathKind;
 use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
@@ -88,10 +90,10 @@ final class Columns
             'mails' => [...$own, 'student_id' => Column::number()->orNull()->since(self::FOR_CONSENT, null), 'to' => Column::text(190), 'subject' => Column::text(190), 'body' => Column::text(60_000), ...$times],
             'accesses' => [...$own, 'student_id' => Column::number(), 'who' => Column::text(120), 'what' => Column::oneOf(Access::KINDS), 'on_date' => Column::date()],
             'drill_answers' => [
-                ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^[a-z0-9-]{4,13}:[A-G](#{1,2}|b{1,2})?\d$/D', 'a note, as treble:C4')->orNull(),
+                ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^'.DrillAnswer::NOTE.'$/D', 'a note, as treble:C4')->orNull(),
                 'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
             ],
-            'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::text(4_000, 1), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
+            'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::read(self::line(...)), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
             'worksheets' => [...$own, 'number' => Column::whole(1, 1_000_000), 'kind' => Column::oneOf(SheetKind::class), 'count' => Column::whole(1, 99), 'hard' => Column::whole(1, 9), 'clefs' => Column::text(20, 1), 'seed' => Column::whole(1, 4_294_967_295), 'items' => Column::read(self::sheet(...)), ...$times],
             'given_worksheets' => [...$own, 'worksheet_id' => Column::number(), 'student_id' => Column::number(), 'given_on' => Column::date(), 'right' => Column::whole(0, 99)->orNull(), 'marked_on' => Column::date()->orNull()],
             'verdicts' => [...$own, 'piece_id' => Column::number(), 'measure' => Column::whole(0, 9999), 'verdict' => Column::oneOf(Verdict::class)],
@@ -186,10 +188,20 @@ final class Columns
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
             'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
-            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => Column::text(4_000)->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
+            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => Column::matching('/^'.DrillAnswer::CHOSEN.'(?:,'.DrillAnswer::CHOSEN.'){0,99}$/D', 'notes, as treble:C4,bass:F3')->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
             'drill_answers' => Column::whole(3, 40)->since(self::FOR_DRILLS, Enough::ANSWERS), 'drill_right' => Column::whole(50, 100)->since(self::FOR_DRILLS, Enough::RIGHT), 'drill_within' => Column::whole(500, 20_000)->since(self::FOR_DRILLS, Enough::WITHIN),
             'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
+    }
+
+    /**
+     * A line at sight is music in the shorthand.
+     *
+     * @throws BadInput
+     */
+    private static function line(string $text): string
+    {
+        return strlen($text) <= 4_000 && ShorthandReader::read($text)->piece !== null ? $text : throw BadBackup::noLineAtSight();
     }
 
     /** @throws BadInput */

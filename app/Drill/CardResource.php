@@ -33,6 +33,8 @@ final readonly class CardResource
         public array $right,
         #[OA\Property(description: 'how it is found')]
         public string $way,
+        #[OA\Property(description: 'of the note that it is about')]
+        public ?string $letter,
         #[OA\Property(description: 'MusicXML')]
         public ?string $music,
         #[OA\Property(description: 'shown large in the place of music')]
@@ -53,6 +55,7 @@ final readonly class CardResource
             $card->by,
             $card->right,
             English::text($card->way),
+            $card->letter(),
             $card->music,
             $card->sign,
             array_map(static fn (Option $option): OptionResource => new OptionResource($option->id, English::text($option->label)), $card->options),

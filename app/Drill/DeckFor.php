@@ -25,7 +25,7 @@ final class DeckFor
     /** @var array<string, list<Answer>> by card */
     private array $answers = [];
 
-    /** @var list<array{kind: string, note: string, given: string}> */
+    /** @var list<array{string, string}> notes, and the letters they were taken for */
     private array $confused = [];
 
     public function __construct(private readonly Student $student)
@@ -40,7 +40,7 @@ final class DeckFor
             ->where('on_date', '>=', $student->today()->subDays(self::CONFUSED_DAYS)->toDateString())
             ->groupBy('note', 'given')->havingRaw('count(*) >= ?', [self::CONFUSED])->orderByRaw('count(*) desc')->orderBy('note')->orderBy('given')->selectRaw('note, given')->get();
         foreach ($pairs as $pair) {
-            $this->confused[] = ['kind' => DrillKind::Name->value, 'note' => (string) $pair->note, 'given' => (string) $pair->given];
+            $this->confused[] = [(string) $pair->note, (string) $pair->given];
         }
     }
 
@@ -73,7 +73,7 @@ final class DeckFor
     {
         $pairs = [];
         $cards = array_flip($notes);
-        foreach ($kind->tellsOfNotes() ? $this->confused : [] as ['note' => $note, 'given' => $letter]) {
+        foreach ($kind->tellsOfNotes() ? $this->confused : [] as [$note, $letter]) {
             $clef = strstr($note, ':', true);
             $like = array_filter($notes, static fn (string $other): bool => preg_replace('/-?\d+$/', '', $other) === "{$clef}:{$letter}");
             if (isset($cards[$note]) && $like !== []) {

@@ -27,6 +27,12 @@ use Nasturtium\Core\Drill\DrillKind;
  */
 final class DrillAnswer extends Model
 {
+    /** A note by its clef, as treble:C4. */
+    public const NOTE = '(?:treble|bass|alto|tenor|soprano|mezzo-soprano|baritone)(?:-8v[ab])?:[A-G](?:#{1,2}|b{1,2})?\d';
+
+    /** One that can be chosen for a student. */
+    public const CHOSEN = '(?:treble|bass):[A-G][#b]?[1-7]';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -7,7 +7,6 @@ namespace App\Drill;
 use App\Desk\SettingsFor;
 use App\Http\English;
 use App\Page\Piece\PlaybackResource;
-use App\Student\Learning\Learning;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -66,10 +65,10 @@ final class LinesAtSight
         return $lines;
     }
 
-    /** How a line went; the next one follows from it. A line that was never given is none. */
+    /** How a line went; the next one follows from it. A line that was never given is none, nor is one whose day has not come. */
     public static function went(Student $student, string $date, SightWent $went): void
     {
-        DB::table('sight_lines')->where('student_id', $student->id)->where('on_date', $date)->update(['went' => $went->value]);
+        DB::table('sight_lines')->where('student_id', $student->id)->where('on_date', $date)->where('on_date', '<=', $student->today()->addDay()->toDateString())->update(['went' => $went->value]);
     }
 
     /** @param Collection<array-key, \stdClass> $before in their order */
@@ -97,17 +96,9 @@ final class LinesAtSight
     /** @param array<string, NoteStatus> $known */
     private function material(Student $student, array $known): SightMaterial
     {
-        $learnings = Learning::query()->where('student_id', $student->id)->where('state', LearningState::Finished)->with('piece')->orderByDesc('finished_on')->orderByDesc('id');
-        $learnings->limit(self::PAGES);
-        $pieces = [];
-        foreach ($learnings->get() as $learning) {
-            if ($learning->piece->isTyped()) {
-                $pieces[] = $learning->piece->score();
-            }
-        }
         $shaky = array_keys($known, NoteStatus::Shaky, true);
 
-        return SightMaterial::of($pieces, array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null);
+        return SightMaterial::of(TypedPages::of($student->id, LearningState::Finished, 'finished_on', self::PAGES), array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null);
     }
 
     private function resource(Student $student, string $date, SightLine $line, ?string $went): SightLineResource

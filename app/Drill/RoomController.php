@@ -60,7 +60,7 @@ final class RoomController
     #[Put('/students/{student}/sight')]
     public function sight(SightRequest $request, Student $student): Response
     {
-        return self::went($request, $student);
+        return self::went($request, $student->load('studio'));
     }
 
     private static function went(SightRequest $request, Student $student): Response

@@ -45,6 +45,6 @@ final class TakeAnswers
     /** The note that an answer tells of, from the name of its card (trade 15.4). */
     private static function note(DrillKind $kind, string $card): ?string
     {
-        return $kind->tellsOfNotes() && preg_match('/^'.$kind->value.' ((?:treble|bass|alto|tenor|soprano|mezzo-soprano|baritone)(?:-8v[ab])?:[A-G](?:#{1,2}|b{1,2})?\d)$/D', $card, $found) === 1 ? $found[1] : null;
+        return $kind->tellsOfNotes() && preg_match('/^'.$kind->value.' ('.DrillAnswer::NOTE.')$/D', $card, $found) === 1 ? $found[1] : null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drill;
 
 use App\Http\English;
+use App\Student\KnownNoteResource;
 use App\Student\KnowNotes;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
@@ -13,12 +14,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Drill\Confusion;
 use Nasturtium\Core\Drill\DrillKind;
-use Nasturtium\Core\Formats\MusicXml\NoteChart;
 use Nasturtium\Core\Practice\Median;
-use Nasturtium\Core\Reading\NoteStatus;
-use Nasturtium\Core\Reading\StaffPlace;
-use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\Pitch;
 
 /** What a student has trained: the notes with their state, speed over weeks, confused pairs, and when what was trained. */
 final class TrainingOf
@@ -36,13 +32,13 @@ final class TrainingOf
         $today = $student->today();
         $from = $today->startOfWeek()->subWeeks(self::WEEKS - 1);
         $answers = self::ofNotes($student, $from)->orderBy('answered_at')->get(['note', 'given', 'kind', 'is_right', 'milliseconds', 'on_date']);
-        $notes = $this->notes($this->know->now($student, $today), $answers->groupBy('note'));
+        $known = KnownNoteResource::all($this->know->now($student, $today));
 
         return new TrainingResource(
             $student->id,
             $student->name()->short(),
-            $notes,
-            NoteChart::write(array_map(static fn (TrainedNoteResource $note): array => [$note->clef, Pitch::parse($note->pitch)], $notes)),
+            self::notes($known, $answers),
+            KnownNoteResource::chart($known),
             self::weeks($answers, $from, $today),
             self::confused($answers),
             self::sessions($student),
@@ -57,32 +53,25 @@ final class TrainingOf
     }
 
     /**
-     * @param  array<string, NoteStatus>  $known
-     * @param  Collection<string, Collection<int, \stdClass>>  $answers
+     * @param  list<KnownNoteResource>  $known
+     * @param  Collection<int, \stdClass>  $answers
      * @return list<TrainedNoteResource> from low to high
      */
-    private function notes(array $known, Collection $answers): array
+    private static function notes(array $known, Collection $answers): array
     {
-        $notes = [];
-        foreach ($known as $name => $status) {
-            [$clef, $pitch] = explode(':', $name);
-            [$clef, $pitch] = [Clef::from($clef), Pitch::parse($pitch)];
-            $of = $answers->get($name, new Collection());
-            $notes[] = new TrainedNoteResource(
-                NoteChart::nameOf($clef, $pitch),
-                $clef,
-                $pitch->name(),
-                StaffPlace::of($pitch, $clef),
-                $pitch->midi(),
-                $status,
-                $of->count(),
-                $of->where('is_right', 1)->count(),
-                Median::of(array_values($of->pluck('milliseconds')->map(static fn (mixed $one): int => (int) $one)->all())),
-            );
-        }
-        usort($notes, static fn (TrainedNoteResource $a, TrainedNoteResource $b): int => [$a->midi, $a->clef->value] <=> [$b->midi, $b->clef->value]);
+        $answers = $answers->groupBy('note');
 
-        return $notes;
+        return array_map(static function (KnownNoteResource $note) use ($answers): TrainedNoteResource {
+            $of = $answers->get("{$note->clef->value}:{$note->pitch}", new Collection());
+
+            return new TrainedNoteResource($note, $of->count(), $of->where('is_right', 1)->count(), self::median($of));
+        }, $known);
+    }
+
+    /** @param Collection<int, \stdClass> $answers */
+    private static function median(Collection $answers): ?int
+    {
+        return Median::of(array_values($answers->map(static fn (\stdClass $answer): int => (int) $answer->milliseconds)->all()));
     }
 
     /**
@@ -98,7 +87,7 @@ final class TrainingOf
                 $start->toDateString(),
                 $of->count(),
                 $of->where('is_right', 1)->count(),
-                Median::of(array_values($of->where('is_right', 1)->pluck('milliseconds')->map(static fn (mixed $one): int => (int) $one)->all())),
+                self::median($of->where('is_right', 1)),
             );
         }
 

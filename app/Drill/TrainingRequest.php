@@ -21,7 +21,7 @@ final class TrainingRequest extends Asked
             'kinds' => ['present', 'nullable', 'array', 'min:1', 'max:14'],
             'kinds.*' => [Rule::enum(DrillKind::class)],
             'notes' => ['present', 'nullable', 'array', 'min:2', 'max:'.self::MOST_NOTES],
-            'notes.*' => ['string', 'max:20', 'regex:/^(treble|bass):[A-G](#|b)?[1-7]$/'],
+            'notes.*' => ['string', 'max:20', 'regex:/^'.DrillAnswer::CHOSEN.'$/D'],
             'minutes' => ['present', 'nullable', 'integer', 'between:1,10'],
             'answers' => ['required', 'integer', 'between:3,40'],
             'right' => ['required', 'integer', 'between:50,100'],

@@ -5,17 +5,14 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Http\English;
+use App\Student\KnownNoteResource;
 use App\Student\KnowNotes;
 use App\Student\Student;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Nasturtium\Core\Formats\MusicXml\NoteChart;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\TermWords;
 use Nasturtium\Core\Reading\NoteStatus;
-use Nasturtium\Core\Reading\StaffPlace;
-use Nasturtium\Core\Score\Clef;
-use Nasturtium\Core\Score\Pitch;
 
 /** What the weeks of a student tell over some time, as numbers and as sentences. */
 final class ProgressOf
@@ -35,7 +32,7 @@ final class ProgressOf
         $weeks = Weeks::of($begun, $known);
         [$slips, $places] = Slips::of($heard, $pages->pluck('title', 'id')->all(), $from, $to);
         $tempi = Tempi::of($touching, $pages->pluck('title', 'piece_id')->all(), $from, $to);
-        $notes = $this->notes($known);
+        $notes = KnownNoteResource::all(array_map(static fn (array $status): NoteStatus => $status[count($status) - 1], $known));
 
         return new ProgressResource(
             $student->id,
@@ -44,7 +41,7 @@ final class ProgressOf
             $to->toDateString(),
             $this->words($student, $pages->whereBetween('finished_on', [$from->toDateString(), $to->toDateString()]), $pages->where('state', LearningState::Current->value), $weeks, $known, $notes, $tempi, $slips),
             $notes,
-            NoteChart::write(array_map(static fn (ProgressNoteResource $note): array => [$note->clef, Pitch::parse($note->pitch)], $notes)),
+            KnownNoteResource::chart($notes),
             $weeks,
             $tempi,
             $slips,
@@ -54,35 +51,11 @@ final class ProgressOf
     }
 
     /**
-     * @param  array<string, list<NoteStatus>>  $known
-     * @return list<ProgressNoteResource> from low to high
-     */
-    private function notes(array $known): array
-    {
-        $notes = [];
-        foreach ($known as $name => $status) {
-            [$clef, $pitch] = explode(':', $name);
-            [$clef, $pitch] = [Clef::from($clef), Pitch::parse($pitch)];
-            $notes[] = new ProgressNoteResource(
-                NoteChart::nameOf($clef, $pitch),
-                $clef,
-                $pitch->name(),
-                StaffPlace::of($pitch, $clef),
-                $pitch->midi(),
-                $status[count($status) - 1],
-            );
-        }
-        usort($notes, static fn (ProgressNoteResource $a, ProgressNoteResource $b): int => [$a->midi, $a->clef] <=> [$b->midi, $b->clef]);
-
-        return $notes;
-    }
-
-    /**
      * @param  Collection<int, \stdClass>  $finished  in this time
      * @param  Collection<int, \stdClass>  $current
      * @param  list<ProgressWeekResource>  $weeks
      * @param  array<string, list<NoteStatus>>  $known
-     * @param  list<ProgressNoteResource>  $notes
+     * @param  list<KnownNoteResource>  $notes
      * @param  list<ProgressTemposResource>  $tempi
      * @param  list<ProgressSlipResource>  $slips
      * @return list<string>
@@ -90,8 +63,8 @@ final class ProgressOf
     private function words(Student $student, Collection $finished, Collection $current, array $weeks, array $known, array $notes, array $tempi, array $slips): array
     {
         $secureAtStart = count(array_filter($known, static fn (array $of): bool => $of[count($of) - 2] === NoteStatus::Secure));
-        $secure = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Secure);
-        $shaky = array_filter($notes, static fn (ProgressNoteResource $note): bool => $note->status === NoteStatus::Shaky);
+        $secure = array_filter($notes, static fn (KnownNoteResource $note): bool => $note->status === NoteStatus::Secure);
+        $shaky = array_filter($notes, static fn (KnownNoteResource $note): bool => $note->status === NoteStatus::Shaky);
 
         return [
             ...array_map(English::text(...), TermWords::practice(

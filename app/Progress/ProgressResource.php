@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Api\ListOf;
+use App\Student\KnownNoteResource;
 use OpenApi\Attributes as OA;
 
 /** What a student's weeks tell, and the same in sentences. */
@@ -13,7 +14,7 @@ final readonly class ProgressResource
 {
     /**
      * @param  list<string>  $words
-     * @param  list<ProgressNoteResource>  $notes
+     * @param  list<KnownNoteResource>  $notes
      * @param  list<ProgressWeekResource>  $weeks  in order
      * @param  list<ProgressTemposResource>  $tempi
      * @param  list<ProgressSlipResource>  $slips
@@ -32,7 +33,7 @@ final readonly class ProgressResource
         public string $to,
         #[ListOf('string')]
         public array $words,
-        #[ListOf(ProgressNoteResource::class)]
+        #[ListOf(KnownNoteResource::class)]
         public array $notes,
         #[OA\Property]
         public string $chart,

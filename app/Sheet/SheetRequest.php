@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sheet;
 
+use App\Drill\DrillAnswer;
 use App\Http\Asked;
 use Illuminate\Validation\Rule;
 use Nasturtium\Core\Score\Clef;
@@ -26,7 +27,7 @@ final class SheetRequest extends Asked
             'studentId' => ['present', 'nullable', 'integer'],
             'pieceId' => ['present', 'nullable', 'integer'],
             'notes' => ['present', 'nullable', 'array', 'max:60'],
-            'notes.*' => ['string', 'max:20', 'regex:/^(treble|bass):[A-G](#|b)?[1-7]$/'],
+            'notes.*' => ['string', 'max:20', 'regex:/^'.DrillAnswer::CHOSEN.'$/D'],
         ];
     }
 
@@ -41,8 +42,20 @@ final class SheetRequest extends Asked
         return SheetKind::from($this->string('kind')->toString());
     }
 
+    /** @return list<Clef> */
+    public function clefs(): array
+    {
+        return array_map(Clef::from(...), $this->texts('clefs'));
+    }
+
+    /** @return list<string> `treble:C4`; none where none were chosen */
+    public function notes(): array
+    {
+        return $this->texts('notes');
+    }
+
     /** @return list<string> */
-    public function texts(string $name): array
+    private function texts(string $name): array
     {
         return array_values(array_map(strval(...), (array) $this->input($name)));
     }

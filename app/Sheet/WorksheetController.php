@@ -13,17 +13,13 @@ use App\Page\Piece\Piece;
 use App\Student\Student;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Nasturtium\Core\Sheet\MakeSheet;
 
 /** Worksheets: made, kept, given and marked. */
 final class WorksheetController
 {
     /** The newest that are listed. */
     private const SHOWN = 100;
-
-    public function __construct(private readonly SheetMaterial $material) {}
 
     #[Get('/worksheets', WorksheetResource::class, many: true)]
     public function index(CurrentStudio $studio): JsonResponse
@@ -35,35 +31,21 @@ final class WorksheetController
     }
 
     #[Post('/worksheets/preview', SheetItemResource::class, many: true)]
-    public function preview(SheetRequest $request, CurrentStudio $studio): JsonResponse
+    public function preview(SheetRequest $request, CurrentStudio $studio, SheetItems $items): JsonResponse
     {
-        return new JsonResponse($this->items($request, $studio));
+        return new JsonResponse($items($request, $studio->get(), self::student($request, $studio), self::piece($request, $studio)));
     }
 
     #[Post('/worksheets', WorksheetResource::class)]
-    public function store(SheetRequest $request, CurrentStudio $studio): JsonResponse
+    public function store(SheetRequest $request, CurrentStudio $studio, SheetItems $items, KeepSheet $keep): JsonResponse
     {
-        $items = $this->items($request, $studio);
-        if ($items === []) {
+        $student = self::student($request, $studio);
+        $made = $items($request, $studio->get(), $student, self::piece($request, $studio));
+        if ($made === []) {
             throw ValidationException::withMessages(['kind' => 'There is nothing to make these questions of. Choose other notes or another page.']);
         }
-        $sheet = DB::transaction(static function () use ($request, $studio, $items): Worksheet {
-            $of = $studio->get()->id;
-            // One after the other, so that no number is given twice.
-            DB::table('studios')->where('id', $of)->lockForUpdate()->value('id');
-            $number = 1 + (int) Worksheet::query()->where('studio_id', $of)->max('number');
 
-            return Worksheet::query()->create([
-                'studio_id' => $of, 'number' => $number, 'kind' => $request->kind(), 'count' => count($items), 'hard' => $request->integer('hard'),
-                'clefs' => implode(',', $request->texts('clefs')), 'seed' => $request->integer('seed'), 'items' => $items,
-            ]);
-        });
-        $student = $this->student($request, $studio);
-        if ($student !== null) {
-            self::give($sheet, $student);
-        }
-
-        return new JsonResponse(WorksheetResource::of($sheet->load('given.student')), 201);
+        return new JsonResponse(WorksheetResource::of($keep($request, $studio->get(), $made, $student)->load('given.student')), 201);
     }
 
     #[Get('/worksheets/{worksheet}', PrintedSheetResource::class)]
@@ -81,14 +63,13 @@ final class WorksheetController
     }
 
     #[Put('/worksheets/{worksheet}/students/{student}', WorksheetResource::class)]
-    public function mark(MarkSheetRequest $request, Worksheet $worksheet, Student $student): JsonResponse
+    public function mark(MarkSheetRequest $request, Worksheet $worksheet, Student $student, GiveSheet $give): JsonResponse
     {
         $right = $request->input('right');
         if ($right !== null && $request->integer('right') > $worksheet->count) {
             throw ValidationException::withMessages(['right' => "This sheet has {$worksheet->count} questions."]);
         }
-        $given = self::give($worksheet, $student);
-        $given->update(['right' => $right, 'marked_on' => $right === null ? null : $student->load('studio')->today()->toDateString()]);
+        $give($worksheet, $student->load('studio'))->update(['right' => $right, 'marked_on' => $right === null ? null : $student->today()->toDateString()]);
 
         return new JsonResponse(WorksheetResource::of($worksheet->load('given.student')));
     }
@@ -101,25 +82,13 @@ final class WorksheetController
         return new Response(status: 204);
     }
 
-    private static function give(Worksheet $sheet, Student $student): GivenWorksheet
-    {
-        return GivenWorksheet::query()->createOrFirst(
-            ['worksheet_id' => $sheet->id, 'student_id' => $student->id],
-            ['studio_id' => $sheet->studio_id, 'given_on' => $student->loadMissing('studio')->today()->toDateString()],
-        );
-    }
-
-    private function student(SheetRequest $request, CurrentStudio $studio): ?Student
+    private static function student(SheetRequest $request, CurrentStudio $studio): ?Student
     {
         return $request->input('studentId') === null ? null : Student::query()->where('studio_id', $studio->get()->id)->with('studio')->findOrFail($request->integer('studentId'));
     }
 
-    /** @return list<SheetItemResource> */
-    private function items(SheetRequest $request, CurrentStudio $studio): array
+    private static function piece(SheetRequest $request, CurrentStudio $studio): ?Piece
     {
-        $piece = $request->input('pieceId') === null ? null : Piece::query()->where('studio_id', $studio->get()->id)->findOrFail($request->integer('pieceId'));
-        $material = ($this->material)($studio->get(), $this->student($request, $studio), $piece, $request->texts('notes'), $request->texts('clefs'));
-
-        return array_map(SheetItemResource::of(...), (new MakeSheet($material, $request->integer('hard'), $request->integer('seed')))($request->kind(), $request->integer('count')));
+        return $request->input('pieceId') === null ? null : Piece::query()->where('studio_id', $studio->get()->id)->findOrFail($request->integer('pieceId'));
     }
 }

@@ -31,7 +31,7 @@ final class KnowNotes
 
     private const DAY = 86_400;
 
-    /** Answers to a note that are looked at: those before them change nothing. */
+    /** The last answers to a note that are read. What was wrong before them and led to shaky again is not told any more. */
     private const ANSWERS = 40;
 
     /** @var array<string, list<Evidence>> by clef:pitch */

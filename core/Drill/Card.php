@@ -20,7 +20,6 @@ final readonly class Card
      */
     public function __construct(
         public string $id,
-        public DrillKind $kind,
         public string $ask,
         public AnswerBy $by,
         public array $right,
@@ -32,4 +31,10 @@ final readonly class Card
         public ?Taps $taps = null,
         public ?string $sign = null,
     ) {}
+
+    /** The letter of its note as a child reads it: `F♯`. */
+    public function letter(): ?string
+    {
+        return $this->note === null ? null : strtr(rtrim(explode(':', $this->note)[1] ?? '', '0123456789'), ['#' => '♯', 'b' => '♭']);
+    }
 }

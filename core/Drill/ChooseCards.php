@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Drill;
 
 use Nasturtium\Core\Practice\Answer;
-
 use Nasturtium\Core\Practice\Enough;
-
 use Nasturtium\Core\Reading\NoteStatus;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -19,6 +17,9 @@ final readonly class ChooseCards
     private const AT_THE_START = 3;
 
     private const VERY_FIRST = 2;
+
+    /** So many more may join: nobody comes farther in one session. */
+    private const JOINING = 9;
 
     /** From so many secure cards on, their share keeps success where it should be. */
     private const ENOUGH_SECURE = 10;
@@ -60,13 +61,13 @@ final readonly class ChooseCards
         $new = array_values(array_filter($deck->cards, static fn (string $card): bool => $deck->status($card) === NoteStatus::Fresh));
         $pairs = self::pairs($deck, $met);
         // Whoever is right but slow waits for nobody: what is new comes before more of the same.
-        $open = [...self::withPairs($met, $pairs), ...$new, ...$slow];
+        $open = $deck->isFirst() ? $deck->cards : [...self::withPairs($met, $pairs), ...$new, ...$slow];
         $start = $deck->isFirst() ? self::VERY_FIRST : self::AT_THE_START;
 
         return new Session(
             $seconds,
             array_slice($open, 0, $start),
-            array_slice($open, $start),
+            array_slice($open, $start, self::JOINING),
             $known,
             $this->share($deck, count($known)),
             array_map(fn (array $answers): array => array_slice($answers, -$this->enough->answers), array_intersect_key($deck->answers, array_flip($deck->cards))),

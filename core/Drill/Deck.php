@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Drill;
 
 use Nasturtium\Core\Practice\Answer;
-
 use Nasturtium\Core\Reading\NoteStatus;
 
 /** The cards of one kind for one student, in the order they are met, with how well each is known and how it was answered. */
@@ -30,9 +29,9 @@ final readonly class Deck
         return $this->answers[$card] ?? [];
     }
 
-    /** Nothing was ever asked or met. */
+    /** Nothing was ever asked, and nothing is secure: what pages have brought is not trained yet. */
     public function isFirst(): bool
     {
-        return $this->answers === [] && $this->status === [];
+        return $this->answers === [] && ! in_array(NoteStatus::Secure, $this->status, true);
     }
 }

@@ -70,16 +70,4 @@ enum DrillKind: string implements Choice
     {
         return $this === self::Name || $this === self::Find || $this === self::Place;
     }
-
-    /** Its cards are notes on a staff, chosen by how well each is known. */
-    public function isAboutNotes(): bool
-    {
-        return $this->tellsOfNotes() || $this === self::Finger;
-    }
-
-    /** One's own best is kept, and nothing is proved by it. */
-    public function isGame(): bool
-    {
-        return $this === self::Race;
-    }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Drill;
 
 use Nasturtium\Core\Practice\Answer;
-
 use Nasturtium\Core\Practice\Enough;
 
 /**

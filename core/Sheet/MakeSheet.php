@@ -57,7 +57,6 @@ final class MakeSheet
         $sort = match ($kind) {
             SheetKind::Counts => 'count counts ',
             SheetKind::BarLines => 'count line ',
-            SheetKind::Hands => 'point ',
             default => '',
         };
         $cards = array_values(array_filter($cards, static fn (Card $card): bool => str_starts_with($card->id, $sort)));

@@ -17,7 +17,7 @@ final class MakeLine
     /** Lines that are tried before one that was used comes again. */
     private const TRIES = 24;
 
-    /** Of a line's notes so many are looked at when its end is reached: the way there is kept open. */
+    /** Degrees of the position: where a line ends, and where else it may begin. */
     private const TONIC = 0;
 
     private const DOMINANT = 4;

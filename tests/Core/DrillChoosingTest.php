@@ -58,6 +58,16 @@ test('the very first session has two notes, and others wait until both are ready
         ->and(asked($session, 11))->toBe([...array_merge(...array_fill(0, 5, ['treble:G4', 'bass:F3'])), 'treble:C4']);
 });
 
+test('the very first session has the landmarks, also where pages have brought other notes', function (): void {
+    $brought = ['treble:D4' => NoteStatus::Shaky, 'treble:E4' => NoteStatus::Shaky];
+    $cards = ['treble:G4', 'bass:F3', 'treble:C4', 'treble:D4', 'treble:E4'];
+    $first = static fn (array $status, array $answers): array => (new ChooseCards())(new Deck($cards, $status, $answers), 0, 1, 120)->learning;
+    expect($first($brought, []))->toBe(['treble:G4', 'bass:F3'])
+        // Whoever has answered, or is sure of a note by naming a page, goes on with what is met.
+        ->and($first($brought, ['treble:G4' => answers(1)]))->toHaveCount(3)
+        ->and($first([...$brought, 'treble:C4' => NoteStatus::Secure], []))->toBe(['treble:D4', 'treble:E4', 'treble:G4']);
+});
+
 test('a session begins with three notes at most that are not secure, those most forgotten first, and new ones after what was met', function (): void {
     $day = 86_400;
     $status = ['a' => NoteStatus::Shaky, 'b' => NoteStatus::Shaky, 'c' => NoteStatus::Secure, 'd' => NoteStatus::Shaky];

@@ -10,7 +10,6 @@ use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Bar;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Option;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
@@ -30,11 +29,6 @@ final readonly class CountIt implements CardMaker
 
     /** So many cards of each other sort. */
     private const EACH = 8;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Count;
-    }
 
     public function cards(Material $material): array
     {
@@ -56,7 +50,6 @@ final readonly class CountIt implements CardMaker
             $name = ($dots > 0 ? 'dotted ' : '').$said($value);
             $cards[] = new Card(
                 "count length {$length}",
-                DrillKind::Count,
                 'How many beats has this note?',
                 AnswerBy::Option,
                 [$beats],
@@ -89,7 +82,6 @@ final readonly class CountIt implements CardMaker
                 $bar = $of[$text];
                 $cards[] = new Card(
                     "count counts {$bar->id()}",
-                    DrillKind::Count,
                     'Which counts go with this bar?',
                     AnswerBy::Option,
                     [$text],
@@ -123,12 +115,11 @@ final readonly class CountIt implements CardMaker
             $missing = $three[$wrong]->tones[count($three[$wrong]->tones) - 1][1]->inBeatsOf($three[$wrong]->measure->meter);
             $cards[] = new Card(
                 "count wrong {$three[0]->id()} {$three[1]->id()} {$three[2]->id()}",
-                DrillKind::Count,
                 'Which bar does not add up?',
                 AnswerBy::Option,
                 [(string) ($wrong + 1)],
                 'Bar '.($wrong + 1).' is short by '.self::beats($missing).'.',
-                StaffLine::write($three[0]->clef, $tones, $three[0]->measure->meter),
+                StaffLine::write($three[0]->clef, $tones, $three[0]->measure->meter, numbered: true),
                 array_map(static fn (int $bar): Option => new Option((string) $bar, "bar {$bar}"), [1, 2, 3]),
             );
         }
@@ -152,7 +143,6 @@ final readonly class CountIt implements CardMaker
             }
             $cards[] = new Card(
                 "count line {$first->id()} {$second->id()}",
-                DrillKind::Count,
                 'The bar line is missing. After which note or rest does it stand?',
                 AnswerBy::Option,
                 [(string) $count],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Heard;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Score\Pitch;
@@ -21,11 +20,6 @@ final readonly class EchoIt implements CardMaker
     /** Milliseconds from note to note. */
     private const EVERY = 600;
 
-    public function kind(): DrillKind
-    {
-        return DrillKind::Echo;
-    }
-
     public function cards(Material $material): array
     {
         $cards = [];
@@ -33,7 +27,6 @@ final readonly class EchoIt implements CardMaker
             $keys = array_map(static fn (string $place): int => Pitch::ofDiatonic(Pitch::parse('C4')->diatonic() + (int) $place - 1)->midi(), str_split($phrase));
             $cards[] = new Card(
                 "echo {$phrase}",
-                DrillKind::Echo,
                 'Thumb on middle C. Listen, then play it back.',
                 AnswerBy::Phrase,
                 array_map(strval(...), $keys),

@@ -7,18 +7,12 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Reading\KeyPlace;
 
 /** A note on its staff: which key? (trade 15.1, kind 2) */
 final readonly class FindIt implements CardMaker
 {
-    public function kind(): DrillKind
-    {
-        return DrillKind::Find;
-    }
-
     public function cards(Material $material): array
     {
         return array_map(static function (array $note) use ($material): Card {
@@ -27,7 +21,6 @@ final readonly class FindIt implements CardMaker
 
             return new Card(
                 "find {$name}",
-                DrillKind::Find,
                 'Find this note on the piano.',
                 AnswerBy::Key,
                 [(string) $pitch->midi()],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Reading\KeyPlace;
 use Nasturtium\Core\Score\Pitch;
@@ -15,11 +14,6 @@ use Nasturtium\Core\Score\Pitch;
 /** All keys of one name, in ten seconds (trade 15.1, kind 12). */
 final readonly class KeyRace implements CardMaker
 {
-    public function kind(): DrillKind
-    {
-        return DrillKind::Race;
-    }
-
     public function cards(Material $material): array
     {
         return array_map(static function (string $letter): Card {
@@ -34,7 +28,6 @@ final readonly class KeyRace implements CardMaker
 
             return new Card(
                 "race {$letter}",
-                DrillKind::Race,
                 "Find every {$letter}.",
                 AnswerBy::Race,
                 $keys,

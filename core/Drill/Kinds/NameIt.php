@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Option;
 use Nasturtium\Core\Score\Clef;
@@ -16,11 +15,6 @@ use Nasturtium\Core\Score\Pitch;
 /** A note on its staff: which letter? (trade 15.1, kind 1) */
 final readonly class NameIt implements CardMaker
 {
-    public function kind(): DrillKind
-    {
-        return DrillKind::Name;
-    }
-
     public function cards(Material $material): array
     {
         return array_map(static fn (array $note): Card => self::card($material, ...$note), $material->notes);
@@ -32,7 +26,6 @@ final readonly class NameIt implements CardMaker
 
         return new Card(
             "name {$note}",
-            DrillKind::Name,
             'Which note is this?',
             AnswerBy::Option,
             [$pitch->spelled()],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Heard;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Reading\Solfege;
@@ -24,11 +23,6 @@ final readonly class NameTheSound implements CardMaker
     private const TONICS = ['C4', 'F4', 'G3'];
 
     private const DO = 1_000;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Sound;
-    }
 
     public function cards(Material $material): array
     {
@@ -55,7 +49,6 @@ final readonly class NameTheSound implements CardMaker
 
         return new Card(
             "sound {$do->name()} {$degree}",
-            DrillKind::Sound,
             'First you hear do. What is the second sound?',
             AnswerBy::Option,
             [$syllables[$degree]],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Option;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
@@ -22,11 +21,6 @@ final readonly class PlaceIt implements CardMaker
     private const LOWEST = -2;
 
     private const HIGHEST = 10;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Place;
-    }
 
     public function cards(Material $material): array
     {
@@ -59,7 +53,6 @@ final readonly class PlaceIt implements CardMaker
 
         return new Card(
             "place {$note}",
-            DrillKind::Place,
             "Where is {$which} on the {$clef->words()} staff?",
             AnswerBy::Staff,
             [$pitch->name()],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
@@ -19,11 +18,6 @@ final readonly class PointAt implements CardMaker
         'treble' => ['right hand', 'The treble clef curls around the G line. The right hand mostly plays there.'],
         'bass' => ['left hand', 'The two dots of the bass clef stand around the F line. The left hand mostly plays there.'],
     ];
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Point;
-    }
 
     public function cards(Material $material): array
     {
@@ -47,7 +41,6 @@ final readonly class PointAt implements CardMaker
     {
         return new Card(
             'point clef '.Shown::nameOf($clef, $pitch),
-            DrillKind::Point,
             'Which clef is this?',
             AnswerBy::Option,
             ["{$clef->words()} clef"],
@@ -61,7 +54,6 @@ final readonly class PointAt implements CardMaker
     {
         return new Card(
             'point hand '.Shown::nameOf($clef, $pitch),
-            DrillKind::Point,
             'Which hand mostly plays on this staff?',
             AnswerBy::Option,
             [self::ABOUT[$clef->value][0] ?? ''],
@@ -77,7 +69,6 @@ final readonly class PointAt implements CardMaker
 
         return new Card(
             "point high {$clef->value}:{$first->name()}-{$second->name()}",
-            DrillKind::Point,
             'Is the second note higher or lower?',
             AnswerBy::Option,
             [$right],

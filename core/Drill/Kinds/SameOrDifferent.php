@@ -8,7 +8,6 @@ use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Bar;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
 use Nasturtium\Core\Pattern\Bars;
@@ -26,11 +25,6 @@ final readonly class SameOrDifferent implements CardMaker
 
     /** So many cards of each answer. */
     private const EACH = 6;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Same;
-    }
 
     public function cards(Material $material): array
     {
@@ -72,7 +66,6 @@ final readonly class SameOrDifferent implements CardMaker
 
         return new Card(
             "same {$bar->id()} ".substr(hash('sha256', $right.serialize(array_map(static fn (array $tone): array => [$tone[0]?->name(), (string) $tone[1]->whole], $second))), 0, 8),
-            DrillKind::Same,
             'Look at both bars. Are they the same?',
             AnswerBy::Option,
             [$right],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
@@ -24,11 +23,6 @@ final readonly class SpellIt implements CardMaker
     private const OPTIONS = 4;
 
     private const MOST = 20;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Spell;
-    }
 
     /** Short words first. */
     public function cards(Material $material): array
@@ -68,7 +62,6 @@ final readonly class SpellIt implements CardMaker
 
         return new Card(
             "spell {$clef->value}:{$word}",
-            DrillKind::Spell,
             'Which word is written here?',
             AnswerBy::Option,
             [$word],

@@ -9,7 +9,6 @@ use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Bar;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Drill\Taps;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
@@ -23,11 +22,6 @@ final readonly class TapIt implements CardMaker
     private const BEAT = 800;
 
     private const MOST = 16;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Tap;
-    }
 
     /** Rhythms with fewer notes first. */
     public function cards(Material $material): array
@@ -57,7 +51,6 @@ final readonly class TapIt implements CardMaker
 
         return new Card(
             'tap '.substr(hash('sha256', $rhythm), 0, 12),
-            DrillKind::Tap,
             'Listen to the count, then tap the rhythm.',
             AnswerBy::Taps,
             ['taps'],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
 use Nasturtium\Core\Reading\DynamicWords;
@@ -36,11 +35,6 @@ final readonly class WhatItSays implements CardMaker
     ];
 
     private const OPTIONS = 3;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Say;
-    }
 
     public function cards(Material $material): array
     {
@@ -76,7 +70,6 @@ final readonly class WhatItSays implements CardMaker
             $meaning = $meanings[$sign];
             $cards[] = new Card(
                 "say {$sign}",
-                DrillKind::Say,
                 $of === 'word' ? 'What does this say?' : 'What does the sign say?',
                 AnswerBy::Option,
                 [$meaning],

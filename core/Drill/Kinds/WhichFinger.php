@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Pitch;
@@ -20,11 +19,6 @@ final readonly class WhichFinger implements CardMaker
         'right' => ['C position' => 'C4', 'G position' => 'G4'],
         'left' => ['C position' => 'C3', 'G position' => 'G2'],
     ];
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Finger;
-    }
 
     public function cards(Material $material): array
     {
@@ -49,7 +43,6 @@ final readonly class WhichFinger implements CardMaker
 
         return new Card(
             "finger {$position} {$note}",
-            DrillKind::Finger,
             ucfirst("{$hand} hand, {$position}: {$lies}. Which finger plays this note?"),
             AnswerBy::Option,
             [(string) $finger],

@@ -7,7 +7,6 @@ namespace Nasturtium\Core\Drill\Kinds;
 use Nasturtium\Core\Drill\AnswerBy;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\CardMaker;
-use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Reading\Move;
 use Nasturtium\Core\Score\Clef;
@@ -20,11 +19,6 @@ final readonly class WhichWay implements CardMaker
 
     /** So many cards of one move on one staff. */
     private const OF_A_MOVE = 3;
-
-    public function kind(): DrillKind
-    {
-        return DrillKind::Way;
-    }
 
     /** Steps and repeats before skips, and leaps last. */
     public function cards(Material $material): array
@@ -61,7 +55,6 @@ final readonly class WhichWay implements CardMaker
 
         return new Card(
             "way {$clef->value}:{$from->name()}-{$to->name()}",
-            DrillKind::Way,
             'How does it go from the first note to the second?',
             AnswerBy::Option,
             [$move],

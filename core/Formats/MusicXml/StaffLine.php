@@ -24,8 +24,9 @@ final class StaffLine
      * @param  list<list<array{0: ?Pitch, 1: Duration, 2?: list<string>}>>  $bars  notes, or rests where there is no pitch, and their marks: `staccato`, `fermata`, `tied start`, `slur stop`; the n-th of all has the id `n1`, `n2`, …
      * @param  ?Meter  $meter  printed, and beamed by; null where the notes have no time
      * @param  bool  $open  no bar lines are printed
+     * @param  bool  $numbered  the bars have their numbers over them
      */
-    private function __construct(private readonly Clef $clef, private readonly array $bars, private readonly ?Meter $meter, private readonly bool $open)
+    private function __construct(private readonly Clef $clef, private readonly array $bars, private readonly ?Meter $meter, private readonly bool $open, private readonly bool $numbered)
     {
         $this->xml = new XmlPen();
         $divisions = 1;
@@ -40,10 +41,11 @@ final class StaffLine
      * @param  list<list<array{0: ?Pitch, 1: Duration, 2?: list<string>}>>  $bars
      * @param  ?Meter  $meter  null where the notes have no time: then they have no stems either
      * @param  bool  $open  no bar lines are printed
+     * @param  bool  $numbered  the bars have their numbers over them
      */
-    public static function write(Clef $clef, array $bars, ?Meter $meter = null, bool $open = false): string
+    public static function write(Clef $clef, array $bars, ?Meter $meter = null, bool $open = false, bool $numbered = false): string
     {
-        return (new self($clef, $bars, $meter, $open || $meter === null))->score();
+        return (new self($clef, $bars, $meter, $open || $meter === null, $numbered))->score();
     }
 
     private static function common(int $a, int $b): int
@@ -61,7 +63,7 @@ final class StaffLine
         $this->xml->open('part', ['id' => 'P1']);
         $note = 0;
         foreach ($this->bars as $at => $bar) {
-            $this->xml->open('measure', ['number' => (string) ($at + 1)]);
+            $this->xml->open('measure', ['number' => $this->numbered ? (string) ($at + 1) : '']);
             if ($at === 0) {
                 $this->attributes($bar);
             }
@@ -108,7 +110,7 @@ final class StaffLine
             if ($pitch->alter !== 0) {
                 $this->xml->leaf('alter', (string) $pitch->alter);
             }
-            $this->xml->leaf('octave', (string) ($pitch->octave));
+            $this->xml->leaf('octave', (string) $pitch->octave);
             $this->xml->close();
         }
         $this->xml->leaf('duration', (string) $duration->whole->times(Fraction::of(4 * $this->divisions))->floor());

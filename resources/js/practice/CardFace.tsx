@@ -32,7 +32,7 @@ export function CardFace(props: FaceProps) {
             </Text>
             {card.sign !== null && <p className={styles.sign}>{card.sign}</p>}
             {card.music !== null && card.by !== 'staff' && (
-                <CardMusic music={card.music} numbered={card.id.startsWith('count wrong')} onDrawn={onDrawn} />
+                <CardMusic music={card.music} onDrawn={onDrawn} />
             )}
             <Answering {...props} />
         </>

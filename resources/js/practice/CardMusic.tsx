@@ -5,13 +5,11 @@ import styles from './Practice.module.css';
 
 interface Props {
     music: string;
-    /** The card asks for the number of a bar. */
-    numbered: boolean;
     onDrawn: () => void;
 }
 
 /** A card’s music, as large as there is room; it says when it stands there. */
-export function CardMusic({ music, numbered, onDrawn }: Props) {
+export function CardMusic({ music, onDrawn }: Props) {
     const [svg, setSvg] = useState<string | null>(null);
     const [failed, setFailed] = useState(false);
     useEffect(() => {
@@ -32,7 +30,6 @@ export function CardMusic({ music, numbered, onDrawn }: Props) {
     return (
         <div
             className={`score ${styles.music}`}
-            data-numbered={numbered ? 'yes' : undefined}
             role="img"
             aria-label={t('The music of the card')}
             // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
