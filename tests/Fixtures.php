@@ -108,6 +108,18 @@ final class Fixtures
         $this->slip = Slip::query()->create(['studio_id' => $this->studio->id, 'lesson_id' => $this->lesson->id, 'task_id' => $this->task('Tap and count')->id, 'kind' => 'cut-short', 'measure' => 1, 'place' => 'bar 2']);
     }
 
+    /** The address of a route about these rows. */
+    public function at(string $uri): string
+    {
+        return '/'.strtr($uri, [
+            '{studio}' => $this->studio->id, '{member}' => $this->invited->id, '{student}' => $this->student->id, '{link}' => $this->link->id, '{learning}' => $this->learning->id,
+            '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,
+            '{week}' => $this->week->id, '{lesson}' => $this->lesson->id, '{task}' => $this->task('Tap and count')->id, '{slip}' => $this->slip->id,
+            '{path}' => $this->path->id, '{holiday}' => $this->holiday->id, '{performance}' => $this->performance->id, '{worksheet}' => $this->worksheet->id, '{pattern}' => $this->pattern->id,
+            '{calendar}' => $this->calendar->id, '{date}' => self::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
+        ]);
+    }
+
     public function student(string $name, int $age): Student
     {
         $student = Student::query()->create([

@@ -19,16 +19,6 @@ function api_routes(): array
     ));
 }
 
-function filled_in(RoutingRoute $route, Fixtures $of): string
-{
-    return '/'.strtr($route->uri(), [
-        '{studio}' => $of->studio->id, '{member}' => $of->invited->id, '{student}' => $of->student->id, '{link}' => $of->link->id, '{learning}' => $of->learning->id,
-        '{stage}' => $of->learning->stages()->firstOrFail()->id, '{book}' => $of->book->id, '{page}' => $of->page->id, '{piece}' => $of->piece->id,
-        '{week}' => $of->week->id, '{lesson}' => $of->lesson->id, '{task}' => $of->task('Tap and count')->id, '{slip}' => $of->slip->id,
-        '{path}' => $of->path->id, '{holiday}' => $of->holiday->id, '{performance}' => $of->performance->id, '{worksheet}' => $of->worksheet->id, '{pattern}' => $of->pattern->id, '{calendar}' => $of->calendar->id, '{date}' => Fixtures::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
-    ]);
-}
-
 test('every route of the API names its policy', function (): void {
     foreach (api_routes() as $route) {
         $policies = array_filter($route->gatherMiddleware(), fn ($middleware): bool => is_string($middleware) && str_starts_with($middleware, 'can:'));
@@ -46,7 +36,7 @@ test('each route opens to its own teacher or family, and to nobody else', functi
             continue;
         }
         $method = $route->methods()[0];
-        $uri = filled_in($route, $own);
+        $uri = $own->at($route->uri());
         $at = "{$method} {$uri}";
         $row = str_contains($route->uri(), '{') && ! str_contains($route->uri(), 'account/');
         $family = fn (Fixtures $of): array => ['Authorization' => "Bearer {$of->token}"];

@@ -20,17 +20,6 @@ final class Bodies
      */
     public function __construct(private readonly array $rules, private readonly Fixtures $own, private readonly Randomizer $chance) {}
 
-    public static function filled(string $uri, Fixtures $of): string
-    {
-        return strtr($uri, [
-            '{studio}' => (string) $of->studio->id, '{student}' => (string) $of->student->id, '{link}' => (string) $of->link->id, '{learning}' => (string) $of->learning->id,
-            '{stage}' => (string) $of->learning->stages()->firstOrFail()->id, '{book}' => (string) $of->book->id, '{page}' => (string) $of->page->id, '{piece}' => (string) $of->piece->id,
-            '{week}' => (string) $of->week->id, '{lesson}' => (string) $of->lesson->id, '{task}' => (string) $of->task('Tap and count')->id, '{slip}' => (string) $of->slip->id,
-            '{path}' => (string) $of->path->id, '{holiday}' => (string) $of->holiday->id, '{pattern}' => (string) $of->pattern->id, '{calendar}' => (string) $of->calendar->id,
-            '{date}' => Fixtures::MONDAY, '{key}' => '00000000-0000-4000-8000-000000000000',
-        ]);
-    }
-
     public function next(): mixed
     {
         if ($this->chance->getInt(0, 29) === 0) {

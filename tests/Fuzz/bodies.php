@@ -32,6 +32,8 @@ foreach (['APP_ENV' => 'testing', 'APP_KEY' => 'base64:bmFzdHVydGl1bS10ZXN0cy1vb
 }
 
 const MOST_SECONDS = 2.0;
+/** It reads no body, and makes a whole studio each time. */
+const LEFT_OUT = ['api/account/demo'];
 /** The framework and its tests are resident here as well. */
 const MOST_MEGABYTES = 128.0;
 
@@ -40,6 +42,11 @@ $chance = new Randomizer(new Mt19937((int) $seed));
 
 $app = require __DIR__.'/../../bootstrap/app.php';
 $app->make(Console::class)->bootstrap();
+// What fails here is no answer of a route: the framework would print it and call it well done.
+set_exception_handler(static function (Throwable $failure): never {
+    fwrite(STDERR, "{$failure}\n");
+    exit(1);
+});
 $app->make(Console::class)->call('migrate:fresh', ['--force' => true]);
 $kernel = $app->make(Kernel::class);
 $own = new Fixtures();
@@ -50,7 +57,7 @@ $rules = static function (Route $route) use ($app, $own): array {
         $type = $parameter->getType();
         $class = $type instanceof ReflectionNamedType ? $type->getName() : '';
         if (is_subclass_of($class, FormRequest::class)) {
-            $request = $class::create('/'.Bodies::filled($route->uri(), $own), $route->methods()[0]);
+            $request = $class::create($own->at($route->uri()), $route->methods()[0]);
             $app['router']->substituteImplicitBindings($app['router']->substituteBindings($route->bind($request)));
             $request->setContainer($app)->setRouteResolver(static fn (): Route => $route);
 
@@ -65,7 +72,7 @@ $figures = ['routes' => 0, 'bodies' => 0, 'taken' => 0, 'worst seconds' => 0.0, 
 $broken = [];
 foreach (Routes::getRoutes()->getRoutes() as $route) {
     $method = $route->methods()[0];
-    if (! str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), '{anything}') || ! in_array($method, ['POST', 'PUT', 'PATCH', 'DELETE', 'GET'], true)) {
+    if (! str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), '{anything}') || in_array($route->uri(), LEFT_OUT, true) || ! in_array($method, ['POST', 'PUT', 'PATCH', 'DELETE', 'GET'], true)) {
         continue;
     }
     $fields = $rules($route);
@@ -75,7 +82,7 @@ foreach (Routes::getRoutes()->getRoutes() as $route) {
     $figures['routes']++;
     $bodies = new Bodies($fields, $own, $chance);
     for ($nth = 0; $nth < (int) $each; $nth++) {
-        $uri = '/'.Bodies::filled($route->uri(), $own);
+        $uri = $own->at($route->uri());
         $files = [];
         $body = $bodies->next();
         if (isset($fields['file']) && $chance->getInt(0, 3) > 0) {
