@@ -133,7 +133,7 @@ test('at the lesson the teacher sees what was trained, sets it, and two sides ta
     const id = Number(page.url().match(/students\/(\d+)/)?.[1]);
     const minutes = () => api<{ settings: { minutes: number } }>(page, 'GET', `/students/${id}/training`);
     await expect.poll(async () => (await minutes()).settings.minutes).toBe(1);
-    await page.getByRole('button', { name: 'Two sides' }).click();
+    await page.getByRole('button', { name: 'Two sides (s)' }).click();
     await page.getByRole('combobox', { name: 'The other side' }).click();
     await page.getByRole('option', { name: 'Theo B.' }).click();
     await page.getByRole('button', { name: 'Start' }).click();
@@ -152,7 +152,7 @@ test('a worksheet is made for a student, printed with its answers apart, and mar
     await page.goto('/students');
     await page.getByRole('link', { name: 'Theo B.' }).click();
     await page.getByRole('main').getByRole('link', { name: 'Practice room' }).click();
-    await page.getByRole('link', { name: 'Worksheets' }).click();
+    await page.getByRole('link', { name: 'Worksheets (w)' }).click();
     await page.getByRole('combobox', { name: 'Kind' }).click();
     await page.getByRole('option', { name: 'Spelling words' }).click();
     await page.getByLabel('Questions').fill('6');

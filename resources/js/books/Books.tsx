@@ -1,6 +1,7 @@
 import { Button, FileButton, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, asForm, ask, keyOf } from '../api';
 import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
@@ -39,6 +40,9 @@ export function Books() {
                                 </Button>
                             )}
                         </FileButton>
+                        <Button variant="default" component={Link} to="/worksheets">
+                            {t('Worksheets')}
+                        </Button>
                         <Button onClick={addBook}>{t('Add a book (a)')}</Button>
                     </Group>
                 )}

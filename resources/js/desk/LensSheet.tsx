@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { Api } from '../api';
 import { studentIn } from '../shared/breakdown';
 import { Trouble, Waiting } from '../shared/Notes';
+import { PAPER } from '../shared/paper';
 import { KeyMap } from '../shared/piano/KeyMap';
 import { useSession } from '../shared/Shell';
 import { t } from '../text';
@@ -12,8 +13,6 @@ import styles from './LensSheet.module.css';
 import { lensesIn, sayingIn } from './lenses';
 import { type SheetKind, SheetMusic } from './SheetMusic';
 import { useBreakdown } from './useBreakdown';
-
-const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width: 196 } };
 
 const WRITES: readonly Lens[] = ['notes', 'fingers', 'counts'];
 

@@ -35,7 +35,11 @@ export function Lesson() {
         });
     const openPage = (next: NextPage | undefined) =>
         next !== undefined && open.mutate(next, { onSuccess: (learning) => hearing.choose(`page ${learning.id}`) });
-    useLessonKeys(hearing, hand, { end, openNext: () => openPage(data?.nextPages[0]) });
+    useLessonKeys(hearing, hand, {
+        end,
+        openNext: () => openPage(data?.nextPages[0]),
+        train: () => data !== undefined && navigate(`/students/${data.studentId}/practice`),
+    });
     if (lesson.isPending) return <Waiting what={t('Opening the lesson…')} />;
     if (data === undefined) return <Trouble error={lesson.error} again={() => lesson.refetch()} />;
     return (
@@ -66,7 +70,7 @@ export function Lesson() {
 }
 
 /** What is done with a hand that stays on the keyboard. */
-function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => void; openNext: () => void }) {
+function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: Record<'end' | 'openNext' | 'train', () => void>) {
     const { chosen } = hearing;
     useKeys([
         { key: 'j', does: t('next page'), run: () => hearing.go(1) },
@@ -98,6 +102,7 @@ function useLessonKeys(hearing: Hearing, hand: LessonInHand, does: { end: () => 
         })),
         { key: 'u', does: t('undo'), run: hand.undo },
         { key: 'o', does: t('open the next page'), run: does.openNext },
+        { key: 'g', does: t('go to the practice room'), run: does.train },
         { key: 'Enter', does: t('finish, and see next week'), run: does.end },
     ]);
 }
@@ -203,7 +208,7 @@ function Head({ data, hand, hearing, children }: HeadProps) {
                     data={choices.Attendance}
                 />
                 <Button variant="default" component={Link} to={`/students/${data.studentId}/practice`}>
-                    {t('Practice room')}
+                    {t('Practice room (g)')}
                 </Button>
                 <Button variant="default" onClick={hand.undo} disabled={!hand.canUndo}>
                     {t('Undo (u)')}

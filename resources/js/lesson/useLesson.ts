@@ -1,9 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { type Api, api, ask, at, type Deferred, deferred, keyOf, type LessonCard, type LessonTask } from '../api';
+import { enqueue, sendSteps, waitingSteps } from '../shared/queue';
 import { sent, useResend } from '../shared/resend';
 import type { Pointed } from './pointed';
-import { enqueue, sendSteps, waitingSteps } from './queue';
+
+/** Where the steps of a lesson wait. */
+const placeOf = (lesson: number) => `lesson.${lesson}`;
 
 export type LessonData = Api['LessonResource'];
 export type Slip = Api['SlipResource'];
@@ -159,7 +162,7 @@ const isSame = (one: Slip, other: Slip) =>
 function useSteps(id: number) {
     const client = useQueryClient();
     const key = keyOf('/lessons/{lesson}', at({ lesson: id }));
-    const [waiting, setWaiting] = useState(() => waitingSteps(id).length);
+    const [waiting, setWaiting] = useState(() => waitingSteps(placeOf(id)).length);
     const [refused, setRefused] = useState(0);
     /** An answer that was on its way was let go. */
     const owed = useRef(false);
@@ -173,13 +176,13 @@ function useSteps(id: number) {
     const sending = useRef<Promise<void> | null>(null);
     const sendAll = useCallback(async () => {
         let marksAlone = true;
-        const lost = await sendSteps(id, async (step) => {
+        const lost = await sendSteps(placeOf(id), async (step) => {
             const taken = await sent(step);
             marksAlone = marksAlone && step.path.includes('/marks/');
             return taken;
         });
         setRefused((before) => before + lost);
-        const left = waitingSteps(id).length;
+        const left = waitingSteps(placeOf(id)).length;
         setWaiting(left);
         // Slips bring remedies, and a page that passes takes stages along, which the server finds.
         if (left === 0 && (lost > 0 || !marksAlone || owed.current)) {
@@ -195,12 +198,12 @@ function useSteps(id: number) {
         });
         return sending.current;
     }, [sendAll]);
-    const isWaiting = useCallback(() => waitingSteps(id).length > 0, [id]);
+    const isWaiting = useCallback(() => waitingSteps(placeOf(id)).length > 0, [id]);
     useResend(isWaiting, send);
 
     const step = (next: Deferred) => {
-        enqueue(id, next);
-        setWaiting(waitingSteps(id).length);
+        enqueue(placeOf(id), next);
+        setWaiting(waitingSteps(placeOf(id)).length);
         send();
     };
     return { waiting, refused, edit, step, send };
@@ -211,7 +214,7 @@ function useFinish(id: number, send: () => Promise<void>) {
     return useMutation({
         mutationFn: async () => {
             await send();
-            if (waitingSteps(id).length > 0) throw new TypeError('no connection');
+            if (waitingSteps(placeOf(id)).length > 0) throw new TypeError('no connection');
             return ask('put', '/lessons/{lesson}/finished', at({ lesson: id }));
         },
     });

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Api, api, ask, at, type Task, type Week } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { PAPER } from '../shared/paper';
 import { useSession } from '../shared/Shell';
 import { Score } from '../shared/score/Score';
 import {
@@ -21,8 +22,6 @@ import {
 import { t } from '../text';
 import styles from './Sheet.module.css';
 
-/** Width and printable height in millimetres. */
-const PAPER = { a4: { size: 'A4', width: 190, height: 276 }, letter: { size: 'letter', width: 196, height: 258 } };
 const MILLIMETRE = 96 / 25.4;
 
 export function Sheet() {

@@ -1,7 +1,9 @@
-import { Button } from '@mantine/core';
+import { Button, Text } from '@mantine/core';
 import { useCallback, useState } from 'react';
-import { api, ask, at } from '../api';
+import { api, at, deferred } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { enqueue, sendSteps, waitingSteps } from '../shared/queue';
+import { sent, useResend } from '../shared/resend';
 import { t } from '../text';
 import styles from './Practice.module.css';
 import { PracticeRoom } from './PracticeRoom';
@@ -16,10 +18,11 @@ interface Props {
 /** The practice room of a student on the teacher’s screen. */
 export function AtTheLesson({ student, leave }: Props) {
     const room = api.useQuery('get', '/students/{student}/room', at({ student }));
-    const { save, error, again } = useSave(student);
-    const sight = api.useMutation('put', '/students/{student}/sight');
-    const date = room.data?.date ?? '';
-    const tell = (went: Went) => sight.mutate({ ...at({ student }), body: { studentId: student, date, went } });
+    const { put, waiting } = useQueue(student, room.refetch);
+    const save = useCallback(
+        (body: Answers) => put(deferred('post', '/students/{student}/answers', { ...at({ student }), body })),
+        [put, student],
+    );
     const back = (
         <Button variant="default" onClick={leave}>
             ← {t('What was trained')}
@@ -37,35 +40,43 @@ export function AtTheLesson({ student, leave }: Props) {
             </>
         );
     }
+    const { date } = room.data;
+    const tell = (went: Went) =>
+        put(
+            deferred('put', '/students/{student}/sight', {
+                ...at({ student }),
+                body: { studentId: student, date, went },
+            }),
+        );
     return (
         <div className={styles.room}>
-            <Trouble error={error} again={again} />
-            <Trouble error={sight.error} />
-            <PracticeRoom room={room.data} date={room.data.date} save={save} tell={tell} back={back} />
+            {waiting > 0 && (
+                <Text size="sm" className="faint" role="status">
+                    {t('Not saved yet; kept until there is a connection.')}
+                </Text>
+            )}
+            <PracticeRoom room={room.data} date={date} save={save} tell={tell} back={back} />
         </div>
     );
 }
 
-/** Sends what was answered; what could not be sent is sent again when she says so. */
-function useSave(student: number) {
-    const [unsent, setUnsent] = useState<Answers[]>([]);
-    const [error, setError] = useState<unknown>(null);
-    const save = useCallback(
-        async (answers: Answers) => {
-            try {
-                await ask('post', '/students/{student}/answers', { ...at({ student }), body: answers });
-            } catch (reason) {
-                setUnsent((before) => [...before, answers]);
-                setError(reason);
-            }
+/** What was done is kept in the browser and sent in its order; it goes on also when this screen is left. */
+function useQueue(student: number, done: () => void) {
+    const place = `room.${student}`;
+    const [waiting, setWaiting] = useState(() => waitingSteps(place).length);
+    const send = useCallback(async () => {
+        await sendSteps(place, (step) => sent(step));
+        setWaiting(waitingSteps(place).length);
+        done();
+    }, [place, done]);
+    const isWaiting = useCallback(() => waitingSteps(place).length > 0, [place]);
+    useResend(isWaiting, send);
+    const put = useCallback(
+        (step: Parameters<typeof enqueue>[1]) => {
+            enqueue(place, step);
+            send();
         },
-        [student],
+        [place, send],
     );
-    const again = () => {
-        const all = unsent;
-        setUnsent([]);
-        setError(null);
-        for (const one of all) save(one);
-    };
-    return { save, error, again };
+    return { put, waiting };
 }

@@ -1,8 +1,10 @@
 import { Text } from '@mantine/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { type Key, useKeys } from '../shared/keys';
+import { t } from '../text';
 import { CardMusic } from './CardMusic';
 import { HearAgain, useHeard } from './Heard';
-import { Keys, useLitKeys } from './Keys';
+import { Keys, useKeyRange, useLitKeys } from './Keys';
 import { Options } from './Options';
 import styles from './Practice.module.css';
 import { StaffLadder } from './StaffLadder';
@@ -31,9 +33,7 @@ export function CardFace(props: FaceProps) {
                 {card.ask}
             </Text>
             {card.sign !== null && <p className={styles.sign}>{card.sign}</p>}
-            {card.music !== null && card.by !== 'staff' && (
-                <CardMusic music={card.music} onDrawn={onDrawn} />
-            )}
+            {card.music !== null && card.by !== 'staff' && <CardMusic music={card.music} onDrawn={onDrawn} />}
             <Answering {...props} />
         </>
     );
@@ -60,17 +60,7 @@ function Answering(props: FaceProps) {
 function Choosing({ card, verdict, choose, onDrawn, listen }: FaceProps & { choose: (id: string) => void }) {
     const latest = useRef(choose);
     latest.current = choose;
-    useEffect(() => {
-        const press = (event: KeyboardEvent) => {
-            if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-            const option =
-                card.options.find((one) => one.label.charAt(0).toLowerCase() === event.key && one.label.length < 3) ??
-                card.options[Number(event.key) - 1];
-            if (option !== undefined) latest.current(option.id);
-        };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, [card]);
+    useKeys(verdict === null ? keysOf(card, choose) : []);
     useEffect(
         () =>
             listen((key) => {
@@ -86,6 +76,15 @@ function Choosing({ card, verdict, choose, onDrawn, listen }: FaceProps & { choo
             <Options card={card} verdict={verdict} choose={choose} />
         </>
     );
+}
+
+/** Each option by its letter or figure; where they are words, by their number. */
+function keysOf(card: CardData, choose: (id: string) => void): Key[] {
+    return card.options.map(({ id, label }, i) => ({
+        key: label.length < 3 ? label.charAt(0).toLowerCase() : String(i + 1),
+        does: t('answer {{label}}', { label }),
+        run: () => choose(id),
+    }));
 }
 
 function Sounding({ card, onDrawn }: Pick<FaceProps, 'card' | 'onDrawn'>) {
@@ -105,7 +104,16 @@ function OneKey({ card, verdict, answer, listen }: FaceProps) {
     );
     useEffect(() => listen(take), [listen, take]);
     const right = Number(card.right[0]);
-    return <Keys around={right} marked={verdict === null ? [] : [right]} struck={take} disabled={verdict !== null} />;
+    const range = useKeyRange(right);
+    return (
+        <Keys
+            range={range}
+            around={right}
+            marked={verdict === null ? [] : [right]}
+            struck={take}
+            disabled={verdict !== null}
+        />
+    );
 }
 
 /** What was heard is played back, key after key. */
@@ -114,6 +122,8 @@ function Phrase({ card, verdict, answer, onDrawn, listen }: FaceProps) {
     const [count, setCount] = useState(0);
     const [lit, light] = useLitKeys();
     const heard = useHeard(card, onDrawn);
+    const first = Number(card.right[0]);
+    const range = useKeyRange(first);
     const take = useCallback(
         (key: number) => {
             light(key);
@@ -137,7 +147,8 @@ function Phrase({ card, verdict, answer, onDrawn, listen }: FaceProps) {
                 {'○'.repeat(card.right.length - count)}
             </p>
             <Keys
-                around={Number(card.right[0])}
+                range={range}
+                around={first}
                 marked={verdict === null ? lit : card.right.map(Number)}
                 struck={take}
                 disabled={verdict !== null}

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
+import { engraved } from '../shared/score/engraved';
 import { t } from '../text';
-import { engraved } from './engraving';
 import styles from './Practice.module.css';
 
 interface Props {

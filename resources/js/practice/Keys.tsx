@@ -1,36 +1,41 @@
 import { useMediaQuery } from '@mantine/hooks';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useKeys } from '../shared/keys';
 import { Piano } from '../shared/piano/Piano';
+import { t } from '../text';
 import styles from './Practice.module.css';
 
 const OCTAVE = 12;
-const LETTERS: Record<string, number> = { c: 0, d: 2, e: 4, f: 5, g: 7, a: 9, b: 11 };
+const MIDDLE = 60;
+const LETTERS = { c: 0, d: 2, e: 4, f: 5, g: 7, a: 9, b: 11 };
+
+/** One octave of large keys on a phone, two where there is room; the key that is wanted is among them. */
+export function useKeyRange(around: number): [number, number] {
+    const isWide = useMediaQuery('(min-width: 760px)', false, { getInitialValueInEffect: false });
+    const from = around - (around % OCTAVE) - (isWide && around >= MIDDLE ? OCTAVE : 0);
+    return [from, from + (isWide ? 2 : 1) * OCTAVE - 1];
+}
 
 interface Props {
-    /** A key that has to be among them. */
+    range: [number, number];
+    /** A key of the octave that letters mean. */
     around: number;
     marked: readonly number[];
     struck: (key: number) => void;
     disabled?: boolean;
 }
 
-/** One octave of large keys on a phone, two where there is room; letters strike keys too, with shift the black one above. */
-export function Keys({ around, marked, struck, disabled = false }: Props) {
-    const isWide = useMediaQuery('(min-width: 760px)', false, { getInitialValueInEffect: false });
-    const from = around - (around % OCTAVE) - (isWide && around >= 60 ? OCTAVE : 0);
-    const to = from + (isWide ? 2 : 1) * OCTAVE - 1;
-    const latest = useRef(struck);
-    latest.current = struck;
+/** Large keys to touch; letters strike them too, with shift the black one above. */
+export function Keys({ range: [from, to], around, marked, struck, disabled = false }: Props) {
     const low = around - (around % OCTAVE);
-    useEffect(() => {
-        const press = (event: KeyboardEvent) => {
-            const step = LETTERS[event.key.toLowerCase()];
-            if (step === undefined || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-            latest.current(low + step + (event.shiftKey ? 1 : 0));
-        };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, [low]);
+    const letters = Object.entries(LETTERS).flatMap(([letter, step]) => {
+        const name = letter.toUpperCase();
+        return [
+            { key: letter, does: t('the key {{name}}', { name }), run: () => struck(low + step) },
+            { key: name, does: t('the key right above {{name}}', { name }), run: () => struck(low + step + 1) },
+        ];
+    });
+    useKeys(disabled ? [] : letters);
     return (
         <div className={styles.keys}>
             <Piano

@@ -1,7 +1,7 @@
 import { Button, Stack, Text } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { t } from '../text';
-import { Keys } from './Keys';
+import { Keys, useKeyRange } from './Keys';
 import styles from './Practice.module.css';
 import type { Answers, CardData, Deck } from './useSession';
 
@@ -19,7 +19,8 @@ interface Props {
 /** Ten seconds: all keys of a name, name after name. One’s own best is kept, and nobody else’s. */
 export function Race({ deck, best, studentId, save, listen }: Props) {
     const [mine, setMine] = useState(best);
-    const race = useRace(deck.cards, (count) => {
+    const range = useKeyRange(MIDDLE);
+    const race = useRace(inOrder(deck), range, (count) => {
         setMine((before) => Math.max(before, count));
         save({
             studentId,
@@ -62,15 +63,22 @@ export function Race({ deck, best, studentId, save, listen }: Props) {
             </Text>
             <p className={styles.sign}>{card.sign}</p>
             <Text ta="center">{t('{{left}} seconds left', { left })}</Text>
-            <Keys around={MIDDLE} marked={found} struck={strike} />
+            <Keys range={range} around={MIDDLE} marked={found} struck={strike} />
         </>
     );
 }
 
-/** The keys of a name that can be reached on the screen, or on the keyboard that is played. */
-function useRace(cards: CardData[], over: (count: number) => void) {
+/** The names in the order of the session. */
+function inOrder({ cards, sessions }: Deck): CardData[] {
+    const session = sessions[0];
+    const ids = [...(session?.learning ?? []), ...(session?.joining ?? []), ...(session?.known ?? [])];
+    return ids.flatMap((id) => cards.find((card) => card.id === id) ?? []);
+}
+
+/** All keys of a name that stand on the screen are found, or all of the keyboard that is played beyond it; then comes the next name. */
+function useRace(cards: CardData[], [from, to]: [number, number], over: (count: number) => void) {
     const [left, setLeft] = useState<number | null>(null);
-    const [at, setAt] = useState(0);
+    const [at, setAt] = useState(-1);
     const [found, setFound] = useState<number[]>([]);
     const [count, setCount] = useState<number | null>(null);
     const total = useRef(0);
@@ -90,23 +98,24 @@ function useRace(cards: CardData[], over: (count: number) => void) {
     }, [left]);
     const start = () => {
         total.current = 0;
-        setAt(Math.floor(Math.random() * cards.length));
+        setAt((before) => before + 1);
         setFound([]);
         setLeft(SECONDS);
     };
-    const card = cards[at % Math.max(1, cards.length)];
-    const stand = useRef({ card, found, isRunning });
-    stand.current = { card, found, isRunning };
+    const card = cards[Math.max(0, at) % Math.max(1, cards.length)];
+    const stand = useRef({ card, found, isRunning, from, to });
+    stand.current = { card, found, isRunning, from, to };
     const [strike] = useState(() => (key: number) => {
         const now = stand.current;
         if (!now.isRunning || now.found.includes(key) || now.card?.right.includes(String(key)) !== true) return;
         total.current++;
-        // As many as stand on the screen; then comes the next name.
-        const reached = document.querySelectorAll(`[data-letter="${key % 12}"]`).length;
-        if (now.found.length + 1 >= Math.max(1, reached)) {
+        const all = [...now.found, key];
+        const isOnScreen = (one: number) => one >= now.from && one <= now.to;
+        const wanted = now.card.right.map(Number).filter((one) => isOnScreen(one) || !all.every(isOnScreen));
+        if (all.length >= wanted.length) {
             setFound([]);
             setAt((before) => before + 1);
-        } else setFound([...now.found, key]);
+        } else setFound(all);
     });
     return { card, left, found, count, start, strike };
 }

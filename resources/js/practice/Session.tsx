@@ -1,5 +1,6 @@
 import { Button, Progress, Text } from '@mantine/core';
 import { type ReactNode, useEffect, useState } from 'react';
+import { useKeys } from '../shared/keys';
 import { t } from '../text';
 import { CardFace, type FaceProps } from './CardFace';
 import { gained } from './gained';
@@ -21,7 +22,7 @@ interface Props {
 /** A session: one card after another, and what was gained. */
 export function Session({ deck, date, studentId, save, listen, again, onEnd, back }: Props) {
     const { run, card, verdict, answer, go, isDrawn, spent } = useSession({ deck, date, studentId, save });
-    useGoOn(verdict !== null, go);
+    useKeys(verdict === null ? [] : [{ key: 'Enter', does: t('go on to the next card'), run: go }]);
     const isOver = card === null;
     // biome-ignore lint/correctness/useExhaustiveDependencies: told once, when it is over
     useEffect(() => {
@@ -79,18 +80,4 @@ function TimeSpent({ spent }: { spent: () => number }) {
         return () => clearInterval(timer);
     }, [spent]);
     return <Progress value={100 * part} color="leaf" size="sm" aria-label={t('How much of the time is over')} />;
-}
-
-/** Enter goes on to the next card, wherever the focus is. */
-function useGoOn(isAnswered: boolean, go: () => void): void {
-    useEffect(() => {
-        if (!isAnswered) return;
-        const press = (event: KeyboardEvent) => {
-            if (event.key !== 'Enter' || event.repeat) return;
-            event.preventDefault();
-            go();
-        };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, [isAnswered, go]);
 }

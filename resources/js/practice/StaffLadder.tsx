@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { engraved } from './engraving';
+import { engraved } from '../shared/score/engraved';
 import { markOf } from './Options';
 import styles from './Practice.module.css';
 import type { CardData, Verdict } from './useSession';
@@ -32,8 +32,7 @@ export function StaffLadder({ card, verdict, choose, onDrawn }: Props) {
     useEffect(() => {
         const held = drawing.current;
         if (held === null || svg === '') return;
-        const top = card.options.findIndex((option) => option.label === 'line 5');
-        layUnder(held, (top + 0.5) * ROW, 2 * ROW);
+        layUnder(held, (topOf(card) + 0.5) * ROW, 2 * ROW);
         onDrawn();
     }, [svg, card, onDrawn]);
     return (
@@ -45,12 +44,12 @@ export function StaffLadder({ card, verdict, choose, onDrawn }: Props) {
                 // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by the engraver from the product's own MusicXML
                 dangerouslySetInnerHTML={{ __html: svg }}
             />
-            {card.options.map((option) => (
+            {card.options.map((option, i) => (
                 <button
                     key={option.id}
                     type="button"
                     className={styles.rung}
-                    data-ledger={option.label.startsWith('ledger') ? 'yes' : undefined}
+                    data-ledger={isLedger(i - topOf(card)) ? 'yes' : undefined}
                     data-mark={markOf(card, verdict, option.id)}
                     disabled={verdict !== null}
                     aria-label={option.label}
@@ -60,6 +59,15 @@ export function StaffLadder({ card, verdict, choose, onDrawn }: Props) {
         </div>
     );
 }
+
+/** Lines and spaces from the top line of a staff to its lowest. */
+const STAFF = 9;
+
+/** Which option is the top line: as many stand above the staff as below it. */
+const topOf = (card: CardData) => (card.options.length - STAFF) / 2;
+
+/** Whether a place, counted down from the top line, is a line beyond the staff. */
+const isLedger = (place: number) => place % 2 === 0 && (place < 0 || place >= STAFF);
 
 /** Moves and scales a drawing so that its top line lies at a height, and its lines so far apart. */
 function layUnder(held: HTMLElement, top: number, apart: number): void {

@@ -1,9 +1,11 @@
 import { Button, Group, SimpleGrid, Stack, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { type Api, api, at, choices } from '../api';
-import { NoteMap } from '../progress/NoteMap';
+import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
+import { useTeaches } from '../shared/Shell';
+import { NoteMap } from '../shared/score/NoteMap';
 import { shortDate } from '../shared/words';
 import { t } from '../text';
 import { AtTheLesson } from './AtTheLesson';
@@ -37,15 +39,7 @@ export function Training() {
                     ← {training.data.student}
                 </Button>
                 <Title order={1}>{t('Practice room')}</Title>
-                <Group mt="xs">
-                    <Button onClick={() => setDoing('alone')}>{t('Train now')}</Button>
-                    <Button variant="default" onClick={() => setDoing('two')}>
-                        {t('Two sides')}
-                    </Button>
-                    <Button variant="default" component={Link} to={`/worksheets?student=${student}`}>
-                        {t('Worksheets')}
-                    </Button>
-                </Group>
+                <Doing student={student} doing={setDoing} />
             </div>
             <Found data={training.data} />
             <TrainingSettings
@@ -55,6 +49,31 @@ export function Training() {
                 saved={() => training.refetch()}
             />
         </Stack>
+    );
+}
+
+/** What can be done here, each by a key. */
+function Doing({ student, doing }: { student: number; doing: (what: 'alone' | 'two') => void }) {
+    const isTeacher = useTeaches();
+    const navigate = useNavigate();
+    const sheets = `/worksheets?student=${student}`;
+    useKeys([
+        { key: 't', does: t('train now'), run: () => doing('alone') },
+        { key: 's', does: t('two sides'), run: () => doing('two') },
+        ...(isTeacher ? [{ key: 'w', does: t('worksheets'), run: () => navigate(sheets) }] : []),
+    ]);
+    return (
+        <Group mt="xs">
+            <Button onClick={() => doing('alone')}>{t('Train now (t)')}</Button>
+            <Button variant="default" onClick={() => doing('two')}>
+                {t('Two sides (s)')}
+            </Button>
+            {isTeacher && (
+                <Button variant="default" component={Link} to={sheets}>
+                    {t('Worksheets (w)')}
+                </Button>
+            )}
+        </Group>
     );
 }
 
@@ -74,7 +93,7 @@ function Found({ data }: { data: Data }) {
                     <Title order={2} fz="lg">
                         {t('Notes')}
                     </Title>
-                    <NoteMap notes={data.notes} chart={data.chart} />
+                    <NoteMap notes={data.notes.map(({ note }) => note)} chart={data.chart} />
                     <Slowest notes={data.notes} />
                 </section>
             )}
@@ -89,7 +108,7 @@ function Found({ data }: { data: Data }) {
 
 const SHOWN = 4;
 
-const clefWords = (clef: Data['notes'][number]['clef']) => (clef === 'bass' ? t('bass') : t('treble'));
+const clefWords = (clef: Data['notes'][number]['note']['clef']) => (clef === 'bass' ? t('bass') : t('treble'));
 
 const seconds = (milliseconds: number) => (milliseconds / 1_000).toFixed(1);
 
@@ -102,13 +121,13 @@ function Slowest({ notes }: { notes: Data['notes'] }) {
         <Text>
             {t('Slowest:')}{' '}
             {slow
-                .map((note) =>
+                .map(({ note, ...of }) =>
                     t('{{pitch}} ({{clef}}) {{seconds}} s, {{right}} of {{answers}} right', {
                         pitch: note.pitch,
                         clef: clefWords(note.clef),
-                        seconds: seconds(note.median ?? 0),
-                        right: note.right,
-                        answers: note.answers,
+                        seconds: seconds(of.median ?? 0),
+                        right: of.right,
+                        answers: of.answers,
                     }),
                 )
                 .join('; ')}

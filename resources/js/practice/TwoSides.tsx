@@ -1,6 +1,7 @@
 import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
 import { type ReactNode, useCallback, useState } from 'react';
 import { type Api, api, at, choices } from '../api';
+import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
 import { isHere } from '../shared/students';
 import { t } from '../text';
@@ -109,6 +110,7 @@ function Playing({ rooms, names, kind, again }: PlayingProps) {
     const isTold = verdict !== null && (verdict.right || isPassed);
     const listen = useCallback(() => () => undefined, []);
     const drawn = useCallback(() => undefined, []);
+    useKeys(verdict === null ? [] : [{ key: 'Enter', does: t('go on to the next card'), run: go }]);
     return (
         <div className={styles.room}>
             <div className={styles.sides}>

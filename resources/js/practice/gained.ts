@@ -3,20 +3,18 @@ import { t } from '../text';
 import type { SessionRun } from './run';
 import type { Deck } from './useSession';
 
-/** `C4` of a card that is named `name treble:C4`; nothing of others. */
-const noteOf = (card: string) => card.split(':')[1] ?? '';
-
 /** What a session brought, in one sentence. */
-export function gained({ kind }: Deck, run: SessionRun): string {
-    const isOfNotes = kind === 'name' || kind === 'find' || kind === 'place';
-    const notes = (cards: string[]) => listed([...new Set(cards.map(noteOf))]);
+export function gained({ cards }: Deck, run: SessionRun): string {
+    const notes = (ids: string[]) =>
+        listed([...new Set(ids.flatMap((id) => cards.find((card) => card.id === id)?.letter ?? []))]);
     if (run.gained.length > 0) {
-        if (isOfNotes) return t('You are sure of {{notes}} now.', { notes: notes(run.gained) });
+        if (notes(run.gained) !== '') return t('You are sure of {{notes}} now.', { notes: notes(run.gained) });
         return run.gained.length === 1
             ? t('You are sure of one more card now.')
             : t('You are sure of {{count}} more cards now.', { count: run.gained.length });
     }
-    if (run.met.length > 0 && isOfNotes) return t('You met {{notes}} today.', { notes: notes(run.met) });
-    if (run.met.length > 0) return t('You met something new today.');
-    return t('That was good practice.');
+    if (run.met.length === 0) return t('That was good practice.');
+    return notes(run.met) === ''
+        ? t('You met something new today.')
+        : t('You met {{notes}} today.', { notes: notes(run.met) });
 }

@@ -10,7 +10,7 @@ const FINDING = 2;
 export function latency(): number | null {
     try {
         const kept = localStorage.getItem(NAME);
-        return kept === null || !Number.isFinite(Number(kept)) ? null : Number(kept);
+        return kept === null || !Number.isInteger(Number(kept)) ? null : Number(kept);
     } catch {
         return null;
     }

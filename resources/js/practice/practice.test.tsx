@@ -9,7 +9,7 @@ import { PracticeRoom } from './PracticeRoom';
 import { Training } from './Training';
 import type { Answers } from './useSession';
 
-vi.mock('./engraving', () => ({ engraved: () => Promise.resolve('<svg></svg>'), useEngravings: () => undefined }));
+vi.mock('../shared/score/engraved', () => ({ engraved: () => Promise.resolve('<svg></svg>') }));
 vi.mock('./sound', () => ({
     hear: () => Promise.resolve(0),
     count: (beat: number, clicks: number) =>
@@ -20,12 +20,13 @@ vi.mock('../shared/sound/strike', () => ({ strike: () => Promise.resolve() }));
 let began = 0;
 
 const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G'].map((letter) => ({ id: letter, label: letter }));
-const BARE = { music: null, sign: null, options: [], hear: [], taps: null };
+const BARE = { letter: null, music: null, sign: null, options: [], hear: [], taps: null };
 
 function name(note: string, right: string) {
     const way = `From middle C up: ${right}.`;
     return {
         ...BARE,
+        letter: right,
         id: `name ${note}`,
         ask: 'Which note is this?',
         by: 'option' as const,
@@ -136,7 +137,7 @@ describe('a session', () => {
             await waitFor(() => expect(screen.queryByText('✓ Yes!')).toBeNull());
             if (screen.queryByRole('button', { name: 'Go on' }) !== null) await userEvent.keyboard('{Enter}');
         }
-        expect(screen.getByRole('status').textContent).toBe('You are sure of E4 and F4 now.');
+        expect(screen.getByRole('status').textContent).toBe('You are sure of E and F now.');
         expect(saved.at(-1)?.answers.length).toBeGreaterThan(6);
         expect(new Set(saved.map((one) => one.session)).size).toBe(1);
     });
@@ -330,12 +331,7 @@ describe('at the lesson', () => {
         student: 'Ida K.',
         notes: [
             {
-                id: 'treble-E4',
-                clef: 'treble',
-                pitch: 'E4',
-                place: 'line 1',
-                midi: 64,
-                status: 'shaky',
+                note: { id: 'treble-E4', clef: 'treble', pitch: 'E4', place: 'line 1', midi: 64, status: 'shaky' },
                 answers: 12,
                 right: 9,
                 median: 4_200,
@@ -352,6 +348,7 @@ describe('at the lesson', () => {
     const open = (answers: Parameters<typeof serve>[0] = {}) => {
         const asked = serve({
             'GET /students/4/training': () => training,
+            'GET /session': () => ({ role: 'teacher', studio: {} }),
             'GET /students/4/room': () => both,
             'GET /students': () => [],
             ...answers,
@@ -386,7 +383,7 @@ describe('at the lesson', () => {
 
     it('two sides take turns, and what one misses is the next of the other', async () => {
         open();
-        await userEvent.click(await screen.findByRole('button', { name: 'Two sides' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'Two sides (s)' }));
         await userEvent.click(await screen.findByRole('button', { name: 'Start' }));
         await choose('C');
         expect(screen.getByText('Not yet. It goes to the other side.')).toBeTruthy();

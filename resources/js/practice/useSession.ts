@@ -43,10 +43,14 @@ export function useSession({ deck, date, studentId, save }: Props) {
     const kept = useRef<Answers['answers']>([]);
     const began = useRef(performance.now());
     const drawn = useRef<number | null>(null);
-    const wasAway = useAway();
+    const saved = useRef(0);
     const keep = useCallback(() => {
-        if (kept.current.length > 0) save({ studentId, session: id, kind: deck.kind, answers: kept.current });
+        if (kept.current.length === saved.current) return;
+        saved.current = kept.current.length;
+        save({ studentId, session: id, kind: deck.kind, answers: kept.current });
     }, [save, studentId, id, deck.kind]);
+    // A phone that is put away may never come back to this page.
+    const wasAway = useAway(keep);
     // Whoever leaves before the end has answered all the same.
     useEffect(() => () => keep(), [keep]);
 
@@ -107,15 +111,21 @@ const EMPTY = {
 };
 
 /** Whether the screen was hidden since it was asked last. */
-function useAway(): () => boolean {
+function useAway(leave: () => void): () => boolean {
     const away = useRef(false);
     useEffect(() => {
         const look = () => {
-            if (document.hidden) away.current = true;
+            if (!document.hidden) return;
+            away.current = true;
+            leave();
         };
         document.addEventListener('visibilitychange', look);
-        return () => document.removeEventListener('visibilitychange', look);
-    }, []);
+        window.addEventListener('pagehide', leave);
+        return () => {
+            document.removeEventListener('visibilitychange', look);
+            window.removeEventListener('pagehide', leave);
+        };
+    }, [leave]);
     return useCallback(() => {
         const was = away.current;
         away.current = document.hidden;

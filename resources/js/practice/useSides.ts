@@ -6,6 +6,9 @@ import type { CardData, Deck, Verdict } from './useSession';
 /** Cards a side. */
 export const SIDE = 10;
 
+/** Nobody is timed here; the run wants a time, and is kept nowhere. */
+const UNTIMED = 0;
+
 interface Stand {
     side: 0 | 1;
     /** Cards each side has had. */
@@ -22,7 +25,11 @@ export function useSides(rooms: [Api['RoomResource'], Api['RoomResource']], kind
     const [decks] = useState(() =>
         rooms.map((room) => room.decks.find((one) => one.kind === kind && one.taskId === null)),
     );
-    const [runs] = useState(() => decks.map((deck) => deck?.sessions[0] && new SessionRun(deck.sessions[0])));
+    // Two sides with the cards of one student have one run, so that no side has what the other has just seen.
+    const [runs] = useState(() => {
+        const [first, second] = decks.map((deck) => deck?.sessions[0] && new SessionRun(deck.sessions[0]));
+        return rooms[0].studentId === rooms[1].studentId ? [first, first] : [first, second];
+    });
     const draw = useCallback(
         (side: 0 | 1, passed: Stand['passed']): CardData | null =>
             passed[side][0] ?? decks[side]?.cards.find((card) => card.id === runs[side]?.next()) ?? null,
@@ -43,7 +50,7 @@ export function useSides(rooms: [Api['RoomResource'], Api['RoomResource']], kind
         // What came from the other side does not go back.
         if (passed[side][0]?.id === card.id) passed[side].shift();
         else {
-            runs[side]?.answer(card.id, { right: verdict.right, milliseconds: 2_000 });
+            runs[side]?.answer(card.id, { right: verdict.right, milliseconds: UNTIMED });
             if (!verdict.right) passed[other(side)].push(card);
         }
         const done: Stand['done'] = [stand.done[0] + (side === 0 ? 1 : 0), stand.done[1] + (side === 1 ? 1 : 0)];

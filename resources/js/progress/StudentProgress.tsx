@@ -4,10 +4,10 @@ import { Link, useParams } from 'react-router';
 import { type Api, api } from '../api';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { NoteMap } from '../shared/score/NoteMap';
 import { dayFrom, shortDate } from '../shared/words';
 import { t } from '../text';
 import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
-import { NoteMap } from './NoteMap';
 import styles from './StudentProgress.module.css';
 
 type Progress = Api['ProgressResource'];

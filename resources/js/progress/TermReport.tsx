@@ -5,10 +5,10 @@ import { useParams, useSearchParams } from 'react-router';
 import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { useSession } from '../shared/Shell';
+import { NoteMap } from '../shared/score/NoteMap';
 import { shortDate } from '../shared/words';
 import { t } from '../text';
 import { PracticeChart } from './Charts';
-import { NoteMap } from './NoteMap';
 import { TERM, useProgress, weeksBefore } from './StudentProgress';
 import styles from './TermReport.module.css';
 

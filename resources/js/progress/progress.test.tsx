@@ -5,8 +5,8 @@ import type { ReactNode } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import type { Api } from '../api';
+import { NoteMap } from '../shared/score/NoteMap';
 import { drawn } from './Charts';
-import { NoteMap } from './NoteMap';
 import { daysOf, Overview } from './Overview';
 import { StudentProgress } from './StudentProgress';
 import { TermReport } from './TermReport';
@@ -23,7 +23,7 @@ vi.mock('../shared/score/Score', () => ({
 
 const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { name: 'A Studio', today: '2031-05-05' } }) };
 
-const NOTES: Api['ProgressNoteResource'][] = [
+const NOTES: Api['KnownNoteResource'][] = [
     { id: 'bass-C3', clef: 'bass', pitch: 'C3', place: 'space 2', midi: 48, status: 'secure' },
     { id: 'treble-E4', clef: 'treble', pitch: 'E4', place: 'line 1', midi: 64, status: 'shaky' },
 ];

@@ -1,10 +1,11 @@
-import { Button, Checkbox, Group, NumberInput, Select, Text, Title } from '@mantine/core';
+import { Button, Checkbox, CloseButton, Group, NumberInput, Select, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, at, choices } from '../api';
+import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { isHere } from '../shared/students';
-import { shortDate } from '../shared/words';
+import { listed, shortDate } from '../shared/words';
 import { t } from '../text';
 
 type Sheet = Api['WorksheetResource'];
@@ -14,8 +15,10 @@ export function KeptSheets() {
     const sheets = api.useQuery('get', '/worksheets');
     const students = api.useQuery('get', '/students');
     const [chosen, setChosen] = useState<number[]>([]);
+    const [leaving, setLeaving] = useState<Sheet | null>(null);
     const done = { onSuccess: () => sheets.refetch() };
     const mark = api.useMutation('put', '/worksheets/{worksheet}/students/{student}', done);
+    const takeBack = api.useMutation('delete', '/worksheets/{worksheet}/students/{student}', done);
     const remove = api.useMutation('delete', '/worksheets/{worksheet}', done);
     if (sheets.data === undefined || sheets.data.length === 0) return <Trouble error={sheets.error} />;
     const give = (sheet: number, student: number, right: number | null) =>
@@ -36,7 +39,7 @@ export function KeptSheets() {
                     </Button>
                 )}
             </Group>
-            <Trouble error={mark.error ?? remove.error} />
+            <Trouble error={mark.error ?? takeBack.error ?? remove.error} />
             <ul className="plain-list">
                 {sheets.data.map((sheet) => (
                     <SheetRow
@@ -48,10 +51,18 @@ export function KeptSheets() {
                         }
                         others={others(sheet)}
                         give={give}
-                        remove={() => remove.mutate(at({ worksheet: sheet.id }))}
+                        takeBack={(student) => takeBack.mutate(at({ worksheet: sheet.id, student }))}
+                        remove={() => setLeaving(sheet)}
                     />
                 ))}
             </ul>
+            {leaving !== null && (
+                <DeleteSheet
+                    sheet={leaving}
+                    close={() => setLeaving(null)}
+                    remove={() => remove.mutate(at({ worksheet: leaving.id }))}
+                />
+            )}
         </section>
     );
 }
@@ -63,16 +74,51 @@ const nameOf = (sheet: Sheet) =>
         day: shortDate(sheet.madeOn),
     });
 
+interface DeleteProps {
+    sheet: Sheet;
+    close: () => void;
+    remove: () => void;
+}
+
+/** What is gone for good is asked about: marks go with their sheet. */
+function DeleteSheet({ sheet, close, remove }: DeleteProps) {
+    return (
+        <Dialog title={t('Delete sheet {{number}}?', { number: sheet.number })} onClose={close}>
+            <Text mb="md">
+                {sheet.given.length === 0
+                    ? t('Nobody has it.')
+                    : t('It is taken from {{students}}, with what was marked.', {
+                          students: listed(sheet.given.map((given) => given.student)),
+                      })}
+            </Text>
+            <Group>
+                <Button
+                    onClick={() => {
+                        remove();
+                        close();
+                    }}
+                >
+                    {t('Delete')}
+                </Button>
+                <Button variant="default" onClick={close}>
+                    {t('Keep it')}
+                </Button>
+            </Group>
+        </Dialog>
+    );
+}
+
 interface RowProps {
     sheet: Sheet;
     chosen: boolean;
     choose: (is: boolean) => void;
     others: { value: string; label: string }[];
     give: (sheet: number, student: number, right: number | null) => void;
+    takeBack: (student: number) => void;
     remove: () => void;
 }
 
-function SheetRow({ sheet, chosen, choose, others, give, remove }: RowProps) {
+function SheetRow({ sheet, chosen, choose, others, give, takeBack, remove }: RowProps) {
     return (
         <li>
             <Group gap="sm" py={6}>
@@ -91,7 +137,13 @@ function SheetRow({ sheet, chosen, choose, others, give, remove }: RowProps) {
                     {t('Print')}
                 </Button>
                 {sheet.given.map((given) => (
-                    <Mark key={given.studentId} sheet={sheet} given={given} mark={give} />
+                    <Mark
+                        key={given.studentId}
+                        sheet={sheet}
+                        given={given}
+                        mark={give}
+                        takeBack={() => takeBack(given.studentId)}
+                    />
                 ))}
                 <Select
                     aria-label={t('Give sheet {{number}} to', { number: sheet.number })}
@@ -119,10 +171,11 @@ interface MarkProps {
     sheet: Sheet;
     given: Sheet['given'][number];
     mark: (sheet: number, student: number, right: number | null) => void;
+    takeBack: () => void;
 }
 
 /** How many were right, of how many. */
-function Mark({ sheet, given, mark }: MarkProps) {
+function Mark({ sheet, given, mark, takeBack }: MarkProps) {
     return (
         <Group gap={4} wrap="nowrap">
             <Text size="sm">{given.student}</Text>
@@ -144,6 +197,14 @@ function Mark({ sheet, given, mark }: MarkProps) {
                 }}
             />
             <Text size="sm">{t('of {{questions}}', { questions: sheet.questions })}</Text>
+            <CloseButton
+                size="sm"
+                aria-label={t('Take sheet {{number}} back from {{student}}', {
+                    number: sheet.number,
+                    student: given.student,
+                })}
+                onClick={takeBack}
+            />
         </Group>
     );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Api } from '../api';
-import { engraved } from '../practice/engraving';
 import { KeyMap } from '../shared/piano/KeyMap';
+import { engraved } from '../shared/score/engraved';
 import { t } from '../text';
 import styles from './Sheets.module.css';
 

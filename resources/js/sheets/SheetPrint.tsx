@@ -3,12 +3,11 @@ import { useQueries } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { type Api, api, at, choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { PAPER } from '../shared/paper';
 import { useSession } from '../shared/Shell';
 import { t } from '../text';
 import { SheetItems } from './SheetItems';
 import styles from './Sheets.module.css';
-
-const PAPER = { a4: { size: 'A4', width: 190 }, letter: { size: 'letter', width: 196 } };
 
 const SHARED: Record<string, string> = {
     name: t('Write the name under each note.'),

@@ -6,7 +6,7 @@ import { drawRoom, serve } from '../../../tests/screen';
 import { SheetPrint } from './SheetPrint';
 import { Worksheets } from './Worksheets';
 
-vi.mock('../practice/engraving', () => ({ engraved: () => Promise.resolve('<svg></svg>') }));
+vi.mock('../shared/score/engraved', () => ({ engraved: () => Promise.resolve('<svg></svg>') }));
 
 const item = (answer: string, change: object = {}) => ({
     ask: 'Which key is marked?',

@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { type Api, api, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
@@ -25,12 +25,14 @@ type Opened = 'edit' | 'erase' | 'open' | null;
 
 export function StudentPage() {
     const id = Number(useParams().student);
+    const navigate = useNavigate();
     const [dialog, setDialog] = useState<Opened>(null);
     const hand = useStudent(id, () => setDialog(null));
     const { query } = hand;
     const isTeacher = useTeaches();
     useKeys([
         { key: 'o', does: t('open a page for this student'), run: () => setDialog('open') },
+        { key: 'g', does: t('go to the practice room'), run: () => navigate(`/students/${id}/practice`) },
         { key: 'e', does: t('change the student'), run: () => isTeacher && setDialog('edit') },
     ]);
     if (query.isPending) return <Waiting what={t('Fetching the student…')} />;
@@ -144,7 +146,7 @@ function Head({ of: { student, weekId, measuredPace }, hand, open, isTeacher }: 
                     {t('Progress')}
                 </Button>
                 <Button variant="default" component={Link} to={`/students/${student.id}/practice`}>
-                    {t('Practice room')}
+                    {t('Practice room (g)')}
                 </Button>
                 {isTeacher && <ForTeachers student={student} leave={hand.leave} open={open} />}
             </Group>

@@ -1,11 +1,11 @@
-import type { Api } from '../api';
-import { KeyMap } from '../shared/piano/KeyMap';
-import type { Places } from '../shared/score/places';
-import { Score } from '../shared/score/Score';
-import { t } from '../text';
+import type { Api } from '../../api';
+import { t } from '../../text';
+import { KeyMap } from '../piano/KeyMap';
 import styles from './NoteMap.module.css';
+import type { Places } from './places';
+import { Score } from './Score';
 
-type Note = Api['ProgressNoteResource'];
+type Note = Api['KnownNoteResource'];
 
 /** How far a ring stands from its note head, in pixels. */
 const ROOM = 4;
