@@ -65,3 +65,17 @@ test('a report is counted whoever wrote it', function (string $name, string $con
         '0 1',
     ],
 ]);
+
+test('choosing is measured on invented learners, and the same ones give the same figures', function (): void {
+    $said = static function (array $of): string {
+        Artisan::call('nasturtium:drills', $of);
+
+        return Artisan::output();
+    };
+    $first = $said(['--learners' => 3, '--from' => 1_001]);
+    expect($first)->toContain('3 learners, answers until twenty notes have become secure')->toMatch('/^ours +\d+ +\d+ +3 of 3/m')->toMatch('/^random /m')->toMatch('/^boxes /m')
+        ->toMatch('/^ours takes \d+ % fewer than boxes/m')
+        ->and($said(['--learners' => 3, '--from' => 1_001]))->toBe($first)->and($said(['--learners' => 3, '--from' => 5]))->not->toBe($first)
+        // Nothing is no learner: one is measured.
+        ->and($said(['--learners' => 0]))->toContain('1 learners');
+});

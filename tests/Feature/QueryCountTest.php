@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Drill\TakeAnswers;
+use App\Sheet\GivenWorksheet;
 use App\Student\Learning\OpenPiece;
 use App\Week\ProposeWeek;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Nasturtium\Core\Drill\DrillKind;
 use Tests\Fixtures;
 
 test('lists take as many queries for ten rows as for one', function (string $list): void {
@@ -33,4 +37,24 @@ test('a week and a lesson take as many queries however many tasks there are', fu
         $task->replicate()->save();
     }
     expect([queries_of($week), queries_of($lesson)])->toBe($before);
+});
+
+test('worksheets take as many queries however many there are and have them, and a practice room however much was answered', function (): void {
+    $own = new Fixtures();
+    $this->actingAs($own->teacher);
+    $sheets = fn () => $this->getJson('/api/worksheets')->assertOk();
+    $room = fn () => $this->getJson("/api/students/{$own->student->id}/room")->assertOk();
+    $training = fn () => $this->getJson("/api/students/{$own->student->id}/training")->assertOk();
+    $answer = fn (string $card) => app(TakeAnswers::class)($own->student->load('studio'), (string) Str::uuid(), DrillKind::Name, [['card' => $card, 'right' => true, 'milliseconds' => 900, 'given' => '', 'at' => now()->toIso8601String()]]);
+    GivenWorksheet::query()->create(['studio_id' => $own->studio->id, 'worksheet_id' => $own->worksheet->id, 'student_id' => $own->student->id, 'given_on' => '2031-05-01']);
+    $answer('name treble:C4');
+    $before = [queries_of($sheets), queries_of($room), queries_of($training)];
+    for ($more = 2; $more < 8; $more++) {
+        $sheet = $own->worksheet->replicate()->fill(['number' => $more]);
+        $sheet->save();
+        GivenWorksheet::query()->create(['studio_id' => $own->studio->id, 'worksheet_id' => $sheet->id, 'student_id' => $own->student("Student {$more}", 9)->id, 'given_on' => '2031-05-01']);
+        $answer("name treble:{$more}");
+        $answer('name bass:F3');
+    }
+    expect([queries_of($sheets), queries_of($room), queries_of($training)])->toBe($before);
 });

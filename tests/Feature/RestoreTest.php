@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Account\Members\Membership;
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Archive\Columns;
 use App\Archive\PackRows;
 use App\Archive\RestoreStudio;
 use App\Archive\Rows;
 use App\Archive\Tables;
+use App\Student\Student;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Nasturtium\Core\Formats\BadInput;
@@ -156,4 +159,31 @@ test('music goes through reader and writer, so that only what they know is kept'
     $piece = DB::table('pieces')->where('studio_id', $this->into->id)->first();
     expect($piece->music)->not->toContain('onload')->not->toContain('secret')->toContain('<measure ')
         ->and((int) $piece->measures)->toBe(4)->and($piece->note_names)->not->toContain('X9');
+});
+
+test('what the practice room and the worksheets would stumble over is refused', function (string $table, string $column, mixed $value, string $says): void {
+    expect(restored_from(with_first_row($this->files, $table, fn (array $row): array => [$column => $value] + $row), $this->into))->toStartWith("tables/{$table}.jsonl, line 1")->toContain($says);
+})->with([
+    'a note of no staff' => ['drill_answers', 'note', 'kazoo:C4', 'a note, as treble:C4'],
+    'a note of no name' => ['drill_answers', 'note', 'treble:H4', 'a note, as treble:C4'],
+    'another kind of drill' => ['drill_answers', 'kind', 'dance', 'one of name, find'],
+    'notes that are none' => ['students', 'drill_notes', 'treble:C4,drums:C4', 'notes, as treble:C4,bass:F3'],
+    'a line that is no music' => ['sight_lines', 'text', 'R: @c4 zzz', 'no music in the shorthand'],
+    'a line without end' => ['sight_lines', 'text', 'R: @c4 '.str_repeat('q1 ', 3_000), 'no music in the shorthand'],
+    'a level that is none' => ['sight_lines', 'level', 11, 'a whole number from 1 to 10'],
+    'questions that are no list' => ['worksheets', 'items', '{"ask":"x"}', 'a list of at most 24 questions'],
+    'a question without an answer' => ['worksheets', 'items', '[{"ask":"x","music":null,"sign":null,"key":null,"options":[]}]', 'a question of it is not described by ask, answer'],
+    'options that are no texts' => ['worksheets', 'items', '[{"ask":"x","answer":"C","music":null,"sign":null,"key":null,"options":[7]}]', 'a text of 0 to 120 letters'],
+]);
+
+test('a studio that was restored has its practice room, its lines and its sheets again', function (): void {
+    expect(restored_from($this->files, $this->into))->toBe('taken');
+    $keeper = new Fixtures('keeper');
+    Membership::of($this->into, $keeper->teacher, Role::Owner);
+    $keeper->teacher->update(['studio_id' => $this->into->id]);
+    $student = Student::query()->where('studio_id', $this->into->id)->where('first_name', FullStudio::NAME)->firstOrFail();
+    $this->actingAs($keeper->teacher->refresh());
+    expect($this->getJson("/api/students/{$student->id}/training")->assertOk()->json('sessions.0.kind'))->toBe('name')
+        ->and($this->getJson("/api/students/{$student->id}/room")->assertOk()->json('decks'))->not->toBe([])
+        ->and(array_column($this->getJson('/api/worksheets')->assertOk()->json(), 'questions', 'number'))->toBe([2 => 1, 1 => 1]);
 });

@@ -6,6 +6,7 @@ use App\Drill\DrillAnswer;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Practice\Slip as SlipKind;
 use Tests\Fixtures;
 
 beforeEach(function (): void {
@@ -203,4 +204,61 @@ test('a page is asked about at the desk and, after it was looked over, at home',
     expect($this->getJson("/api/home/tasks/{$task->id}", $this->family)->assertOk()->json('questions'))->toBe([]);
     $task->update(['stage_id' => $stage->id]);
     expect($this->getJson("/api/home/tasks/{$task->id}", $this->family)->assertOk()->json('questions'))->toHaveCount(5);
+});
+
+test('a slip at the lesson has the last word of its day, and 28 days without an answer make a note shaky', function (): void {
+    ($this->answer)(answers_to('name treble:C4', 10))->assertNoContent();
+    $known = fn (): array => ($this->deck)('name')['sessions'][0]['known'];
+    expect($known())->toContain('name treble:C4');
+    $this->own->lesson->update(['held_on' => '2031-04-29']);
+    $this->own->slip->update(['kind' => SlipKind::WrongNote, 'note_names' => 'treble:C4']);
+    expect($known())->not->toContain('name treble:C4');
+    $this->own->slip->delete();
+    expect($known())->toContain('name treble:C4');
+    $this->travelTo('2031-05-26 16:00:00');
+    expect($known())->toContain('name treble:C4');
+    $this->travelTo('2031-05-27 16:00:00');
+    expect($known())->not->toContain('name treble:C4');
+});
+
+test('what is answered is known to the desk: a note that is sure by drills is not new on a page', function (): void {
+    $status = fn (): string => array_column($this->actingAs($this->own->teacher)->getJson("/api/pieces/{$this->own->piece->id}/breakdown?student={$this->own->student->id}")->assertOk()->json('report.notes'), 'status', 'pitch')['C4'];
+    expect($status())->toBe('new');
+    app('auth')->forgetGuards();
+    ($this->answer)(answers_to('find treble:C4', 10), ['kind' => 'find'])->assertNoContent();
+    expect($status())->toBe('secure');
+});
+
+test('two children of a link have rooms of their own', function (): void {
+    $otto = $this->own->student('Otto', 6);
+    $this->own->link->siblings()->attach($otto);
+    $room = fn (int $of): array => $this->getJson("/api/home/room?student={$of}", $this->family)->assertOk()->json();
+    ($this->answer)(answers_to('name treble:G4', 2), ['studentId' => $otto->id])->assertNoContent();
+    expect($room($otto->id))->toMatchArray(['student' => 'Otto', 'minutes' => 2])->and($room($this->own->student->id)['student'])->toBe('Ida')
+        ->and(array_column(array_column($room($otto->id)['decks'], null, 'kind')['name']['sessions'][0]['before'], 'card'))->toBe(['name treble:G4'])
+        ->and(array_column($room($this->own->student->id)['decks'], null, 'kind')['name']['sessions'][0]['before'])->toBe([]);
+});
+
+test('what is erased with a student takes answers, lines and sheets along', function (): void {
+    ($this->answer)(answers_to('name treble:G4', 2))->assertNoContent();
+    DB::table('sight_lines')->insert(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'on_date' => '2031-04-29', 'level' => 1, 'text' => 'R: @c4 w1', 'reasons' => 'one hand']);
+    $this->actingAs($this->own->teacher)->deleteJson("/api/students/{$this->own->student->id}")->assertSuccessful();
+    expect(DrillAnswer::query()->count())->toBe(0)->and(DB::table('sight_lines')->count())->toBe(0);
+});
+
+test('sentences of cards are in the words of the studio', function (): void {
+    $ways = fn (): string => implode(' ', array_merge(...array_map(static fn (array $deck): array => array_merge(...array_map(static fn (array $card): array => [$card['ask'], $card['way'], ...array_column($card['options'], 'label')], $deck['cards'])), ($this->room)()['decks'])));
+    $this->own->studio->update(['words' => 'us']);
+    expect($ways())->toContain('measure')->not->toMatch('/\b(bars?(?! line)|crotchets?|minims?|quavers?)\b/i');
+    $this->own->studio->update(['words' => 'uk']);
+    app('auth')->forgetGuards();
+    expect($ways())->toContain('crotchet')->not->toMatch('/\b(measures?|(quarter|half) notes?)\b/i');
+});
+
+test('a line of a day that has not come cannot have gone well', function (): void {
+    foreach (['2031-04-29', '2031-05-03'] as $day) {
+        DB::table('sight_lines')->insert(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'on_date' => $day, 'level' => 1, 'text' => 'R: @c4 w1', 'reasons' => 'one hand']);
+        $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => $day, 'went' => 'hard'], $this->family)->assertNoContent();
+    }
+    expect(DB::table('sight_lines')->orderBy('on_date')->pluck('went')->all())->toBe(['hard', null]);
 });
