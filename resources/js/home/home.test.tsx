@@ -228,3 +228,84 @@ describe('the tasks of a day', () => {
         ]);
     });
 });
+
+describe('the practice room at home', () => {
+    const CARD = {
+        id: 'find treble:E4',
+        ask: 'Find this note.',
+        by: 'key',
+        right: ['64'],
+        way: 'E is right of the two.',
+        letter: 'E',
+        music: null,
+        sign: null,
+        options: [],
+        hear: [],
+        taps: null,
+    };
+    const SESSION = {
+        date: '2031-05-06',
+        seconds: 0,
+        learning: [CARD.id],
+        joining: [],
+        known: [],
+        share: 0,
+        before: [],
+        pairs: [],
+        returns: [2, 5, 12],
+        closing: 0,
+        enough: { answers: 10, right: 90, within: 3_000, join: 5 },
+    };
+    const deck = (taskId: number | null) => ({
+        taskId,
+        kind: 'find',
+        words: 'Find it.',
+        cards: [CARD],
+        sessions: [SESSION],
+    });
+    const room = {
+        studentId: 1,
+        student: 'Ida',
+        date: '2031-05-06',
+        minutes: 2,
+        best: 0,
+        decks: [deck(null), deck(2)],
+        lines: [],
+    };
+    const drill = { ...task(2, 'Find and name'), kind: 'drill', piece: 'Paper Boats', page: '' };
+    const music = { taskId: 2, music: null, parts: [], notes: [], rungs: [], questions: [] };
+    const there = {
+        'GET /home/room': () => room,
+        'GET /home/week': () => week({ tasks: [task(1, 'Warm-up'), drill], days: [day('2031-05-06', [1, 2])] }),
+        'GET /home/tasks/2': () => music,
+        'POST /home/answers': () => new Response(null, { status: 204 }),
+    };
+
+    beforeEach(() => localStorage.clear());
+
+    it('opens from the day, and leads back to it', async () => {
+        open(there);
+        await userEvent.click(await screen.findByRole('button', { name: 'Practice room' }));
+        expect(await screen.findByRole('button', { name: /^Find it/ })).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: '← Today' }));
+        expect(await screen.findByRole('heading', { name: 'Hello Ida' })).toBeTruthy();
+    });
+
+    it('is where the drill of the day is done, which ticks itself and keeps what was answered', async () => {
+        const asked = open({ ...there, 'PUT /home/tasks/2/practice': () => ({ date: '2031-05-06' }) });
+        await userEvent.click(await screen.findByRole('button', { name: /Find and name/ }));
+        await userEvent.click(await screen.findByRole('button', { name: 'Start' }));
+        expect(await screen.findByText('Find this note.')).toBeTruthy();
+        await userEvent.keyboard('e');
+        await waitFor(() => expect(asked.some((one) => one.method === 'PUT')).toBe(true), { timeout: 5_000 });
+        expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({ date: '2031-05-06', repetitions: 1 });
+        await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
+        expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ studentId: 1, kind: 'find' });
+    });
+
+    it('says so where it cannot be fetched', async () => {
+        open({ ...there, 'GET /home/room': () => Response.json({ message: 'Not now.' }, { status: 503 }) });
+        await userEvent.click(await screen.findByRole('button', { name: 'Practice room' }));
+        expect((await screen.findByRole('alert')).textContent).toContain('Try again');
+    });
+});

@@ -1,5 +1,17 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { flush, isDoneWith, post, type TakenBack, type Tick, waiting } from './outbox';
+import {
+    type Answered,
+    flush,
+    isAnswered,
+    isDoneWith,
+    isSighted,
+    isTick,
+    post,
+    type Sighted,
+    type TakenBack,
+    type Tick,
+    waiting,
+} from './outbox';
 
 let kept: Map<string, string>;
 const store = {
@@ -111,5 +123,63 @@ describe('ticks on a flaky phone', () => {
         post('first family', tick(1, 'a'), store);
         expect(waiting('other family', store)).toEqual([]);
         expect(waiting('t', { ...store, getItem: () => '{' })).toEqual([]);
+    });
+});
+
+describe('answers and lines of the practice room', () => {
+    const answered = (session: string, clientKey: string, count: number): Answered => ({
+        clientKey,
+        studentId: 1,
+        session,
+        kind: 'name',
+        answers: Array.from({ length: count }, () => ({
+            card: 'name treble:E4',
+            right: true,
+            milliseconds: 900,
+            given: 'E',
+            at: '2031-05-05T15:00:00Z',
+        })),
+    });
+    const sighted = (date: string, clientKey: string, went: Sighted['went']): Sighted => ({
+        clientKey,
+        studentId: 1,
+        date,
+        went,
+    });
+
+    it('wait each for its session and its day; the longer list and the newer word take the place of what waited', () => {
+        post('t', answered('s1', 'a', 3), store);
+        post('t', answered('s2', 'b', 2), store);
+        post('t', answered('s1', 'c', 8), store);
+        post('t', sighted('2031-05-05', 'd', 'hard'), store);
+        post('t', sighted('2031-05-05', 'e', 'clean'), store);
+        post('t', sighted('2031-05-06', 'f', 'nearly'), store);
+        expect(waiting('t', store).map((one) => one.clientKey)).toEqual(['b', 'c', 'e', 'f']);
+    });
+
+    it('stand beside ticks and take none away', async () => {
+        post('t', tick(1, 'a'), store);
+        post('t', answered('s1', 'b', 3), store);
+        post('t', sighted('2031-05-05', 'c', 'clean'), store);
+        expect(isDoneWith(waiting('t', store), 1, '2031-05-05', false)).toBe(true);
+        expect(isDoneWith(waiting('t', store), 2, '2031-05-05', false)).toBe(false);
+        const sent: boolean[] = [];
+        await flush('t', async (one) => sent.push(isAnswered(one) || isSighted(one) || isTick(one)) > 0, store);
+        expect(sent).toEqual([true, true, true]);
+    });
+
+    it('that come while a shorter list is on its way are sent after it', async () => {
+        post('t', answered('s1', 'a', 3), store);
+        const sent: string[] = [];
+        await flush(
+            't',
+            async (one) => {
+                if (one.clientKey === 'a') post('t', answered('s1', 'b', 5), store);
+                return sent.push(one.clientKey) > 0;
+            },
+            store,
+        );
+        expect(sent).toEqual(['a', 'b']);
+        expect(waiting('t', store)).toEqual([]);
     });
 });

@@ -89,6 +89,41 @@ describe('a worksheet', () => {
     });
 });
 
+describe('a kept sheet', () => {
+    it('is deleted only when that was meant, with the names of those who lose it', async () => {
+        const asked = open({ 'DELETE /worksheets/9': () => new Response(null, { status: 204 }) });
+        await userEvent.click(await screen.findByRole('button', { name: 'Delete sheet 4' }));
+        const dialog = await screen.findByRole('dialog', { name: 'Delete sheet 4?' });
+        expect(dialog.textContent).toContain('It is taken from Ida K., with what was marked.');
+        await userEvent.click(within(dialog).getByRole('button', { name: 'Keep it' }));
+        expect(asked.some((one) => one.method === 'DELETE')).toBe(false);
+        await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+        await userEvent.click(screen.getByRole('button', { name: 'Delete sheet 4' }));
+        await userEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name: 'Delete' }));
+        await waitFor(() => expect(asked.filter((one) => one.method === 'DELETE')).toHaveLength(1));
+    });
+
+    it('is taken back from a student', async () => {
+        const asked = open({ 'DELETE /worksheets/9/students/1': () => new Response(null, { status: 204 }) });
+        await userEvent.click(await screen.findByRole('button', { name: 'Take sheet 4 back from Ida K.' }));
+        await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
+    });
+
+    it('is not marked anew when nothing was changed, and several are printed together', async () => {
+        const asked = open({ 'GET /worksheets': () => [SHEET, { ...SHEET, id: 10, number: 5, given: [] }] });
+        const right = await screen.findByRole('textbox', { name: 'Right answers of Ida K., sheet 4' });
+        await userEvent.click(right);
+        await userEvent.tab();
+        expect(asked.some((one) => one.method === 'PUT')).toBe(false);
+        expect(screen.queryByRole('link', { name: /together/ })).toBeNull();
+        await userEvent.click(screen.getByRole('checkbox', { name: /^4: / }));
+        await userEvent.click(screen.getByRole('checkbox', { name: /^5: / }));
+        expect(screen.getByRole('link', { name: 'Print 2 together' }).getAttribute('href')).toBe(
+            '/worksheets/print?ids=9,10',
+        );
+    });
+});
+
 describe('on paper', () => {
     it('several sheets stand one after the other, and their answers apart, at the end', async () => {
         serve({
