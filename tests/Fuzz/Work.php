@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
-/** What a piece of work costs this process: seconds of CPU, and megabytes that were resident at most, outside PHP's own count too. */
+/** What a piece of work costs this process: seconds of CPU, and megabytes that were resident before it and at most, outside PHP's own count too. */
 final readonly class Work
 {
-    private function __construct(public float $seconds, public float $megabytes) {}
+    private function __construct(public float $seconds, public float $before, public float $megabytes) {}
 
     /** @param \Closure(): mixed $work */
     public static function of(\Closure $work): self
@@ -17,10 +17,11 @@ final readonly class Work
         gc_mem_caches();
         // Linux forgets the most that was resident so far.
         @file_put_contents('/proc/self/clear_refs', '5');
+        $before = self::resident();
         $begun = self::worked();
         $work();
 
-        return new self(self::worked() - $begun, self::resident());
+        return new self(self::worked() - $begun, $before, self::resident());
     }
 
     /** Seconds that this process has worked; those it waited for the machine do not count. */
