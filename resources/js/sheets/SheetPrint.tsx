@@ -33,7 +33,7 @@ export function SheetPrint() {
             <style>{t('@page { size: {{size}}; margin: 10mm; }', { size: paper.size })}</style>
             <Group className="no-print" p="sm">
                 <Button onClick={() => window.print()}>{t('Print')}</Button>
-                <Button variant="default" component={Link} to="/worksheets">
+                <Button variant="default" component={Link} to={`/worksheets?student=${search.get('student') ?? ''}`}>
                     {t('Back to the worksheets')}
                 </Button>
             </Group>

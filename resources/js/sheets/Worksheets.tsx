@@ -1,7 +1,8 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api } from '../api';
+import { api, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import { KeptSheets } from './KeptSheets';
@@ -17,6 +18,7 @@ const anySeed = () => 1 + Math.floor(Math.random() * (MOST_SEED - 1));
 export function Worksheets() {
     const [search] = useSearchParams();
     const navigate = useNavigate();
+    const client = useQueryClient();
     const [wanted, setWanted] = useState<Wanted>(() => ({
         kind: 'name',
         count: 12,
@@ -29,7 +31,10 @@ export function Worksheets() {
     }));
     const { items, error } = usePreview(wanted);
     const keep = api.useMutation('post', '/worksheets', {
-        onSuccess: (sheet) => navigate(`/worksheets/print?ids=${sheet.id}`),
+        onSuccess: (sheet) => {
+            client.invalidateQueries({ queryKey: keyOf('/worksheets') });
+            navigate(`/worksheets/print?ids=${sheet.id}&student=${wanted.studentId ?? ''}`);
+        },
     });
     return (
         <Stack gap="lg">
@@ -64,6 +69,11 @@ export function Worksheets() {
                     {items?.length === 0 && (
                         <Text>
                             {t('There is nothing to make these questions of. Choose other notes or another page.')}
+                        </Text>
+                    )}
+                    {items !== null && items.length > 0 && items.length < wanted.count && (
+                        <Text size="sm" className="faint">
+                            {t('These are all there are: {{count}}.', { count: items.length })}
                         </Text>
                     )}
                     {items !== null && items.length > 0 && <SheetItems items={items} />}

@@ -48,6 +48,7 @@ describe('a worksheet', () => {
         const asked = open();
         const preview = await screen.findByRole('region', { name: 'How it will be' });
         expect(await within(preview).findByText('Which key is marked?')).toBeTruthy();
+        expect(within(preview).getByText('These are all there are: 2.')).toBeTruthy();
         expect(within(preview).getAllByRole('img', { name: 'A keyboard with a mark' })).toHaveLength(2);
         await userEvent.click(screen.getByRole('radio', { name: 'Easy' }));
         await userEvent.click(screen.getByRole('checkbox', { name: 'Bass staff' }));
