@@ -220,6 +220,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::delete('pieces/{piece}/draft', [PieceDraftController::class, 'destroy'])->can('own', 'piece');
         Route::get('pieces/{piece}/breakdown', [BreakdownController::class, 'show'])->can('see', 'piece');
         Route::get('pieces/{piece}/questions', [QuestionsController::class, 'show'])->can('see', 'piece');
+        Route::get('pieces/{piece}/words', [QuestionsController::class, 'words'])->can('see', 'piece');
         Route::get('pieces/{piece}/position', [PositionController::class, 'show'])->can('see', 'piece');
         Route::put('pieces/{piece}/fingers', [OwnFingersController::class, 'update'])->can('own', 'piece');
         Route::put('pieces/{piece}/verdict', [VerdictController::class, 'update'])->can('own', 'piece');

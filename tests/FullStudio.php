@@ -58,7 +58,7 @@ final class FullStudio
         DB::table('ladders')->insert([...$of, 'learning_id' => $own->learning->id, 'hand' => 'R', 'start' => 60, 'goal' => 100, 'step' => 4]);
         DB::table('performances')->insert(['id' => 88, ...$student, 'title' => 'Concert of '.self::NAME, 'on_date' => '2031-06-01', 'created_at' => now(), 'updated_at' => now()]);
         DB::table('performance_pieces')->insert(['performance_id' => 88, 'learning_id' => $own->learning->id]);
-        $task->update(['performance_id' => 88]);
+        $task->update(['performance_id' => 88, 'drill_notes' => 'treble:C4,treble:D4']);
         DB::table('drill_answers')->insert([...$student, 'session' => (string) Str::uuid(), 'position' => 0, 'kind' => 'name', 'card' => 'name treble:C4', 'note' => 'treble:C4', 'is_right' => true, 'milliseconds' => 1_800, 'given' => 'C', 'answered_at' => '2031-04-30 15:00:00', 'on_date' => '2031-04-30']);
         DB::table('worksheets')->insert(['id' => 99, ...$of, 'number' => 2, 'kind' => 'name', 'count' => 1, 'hard' => 1, 'clefs' => 'treble', 'seed' => 7, 'items' => json_encode([['ask' => '', 'answer' => 'C', 'music' => null, 'sign' => null, 'options' => [], 'key' => null]]), 'created_at' => now(), 'updated_at' => now()]);
         DB::table('given_worksheets')->insert([...$student, 'worksheet_id' => 99, 'given_on' => '2031-04-30', 'right' => 1, 'marked_on' => '2031-05-02']);

@@ -64,6 +64,8 @@ final class Columns
 
     private const FOR_DRILLS = '2026_12_06_000001_practice_room';
 
+    private const FOR_REMEDIES = '2026_12_06_000004_notes_of_tasks';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -126,7 +128,7 @@ final class Columns
             'stage_bars' => [...$own, 'stage_id' => Column::number(), 'kind' => Column::oneOf(ChunkKind::class), ...$bars],
             'stage_waits' => ['stage_id' => Column::number(), 'waits_for_id' => Column::number()],
             'tasks' => [
-                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'performance_id' => Column::number()->orNull()->since(self::FOR_PERFORMANCES, null), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
+                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'performance_id' => Column::number()->orNull()->since(self::FOR_PERFORMANCES, null), 'drill_notes' => self::notes()->orNull()->since(self::FOR_REMEDIES, null), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
                 'instruction' => Column::text(240), 'why' => Column::text(190), 'hand' => Column::oneOf(self::HANDS)->orNull(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999),
                 'half_minutes_first' => Column::whole(0, 9999)->orNull()->since(self::FOR_TIMES, null), 'pace' => Column::whole(1, 999)->since(self::FOR_TIMES, 100), 'line' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), 'of_lines' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), 'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(LessonVerdict::class)->orNull(),
                 'tempo_reached' => Column::whole(1, 999)->orNull(), 'heard_note' => Column::text(240), ...$times, 'deleted_at' => Column::moment()->orNull(),
@@ -188,7 +190,7 @@ final class Columns
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
             'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
-            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => Column::matching('/^'.DrillAnswer::CHOSEN.'(?:,'.DrillAnswer::CHOSEN.'){0,99}$/D', 'notes, as treble:C4,bass:F3')->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
+            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => self::notes()->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
             'drill_answers' => Column::whole(3, 40)->since(self::FOR_DRILLS, Enough::ANSWERS), 'drill_right' => Column::whole(50, 100)->since(self::FOR_DRILLS, Enough::RIGHT), 'drill_within' => Column::whole(500, 20_000)->since(self::FOR_DRILLS, Enough::WITHIN),
             'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
@@ -204,11 +206,17 @@ final class Columns
         return strlen($text) <= 4_000 && ShorthandReader::read($text)->piece !== null ? $text : throw BadBackup::noLineAtSight();
     }
 
+    /** As they are chosen for a student, or drilled in a remedy. */
+    private static function notes(): Column
+    {
+        return Column::matching('/^'.DrillAnswer::CHOSEN.'(?:,'.DrillAnswer::CHOSEN.'){0,99}$/D', 'notes, as treble:C4,bass:F3');
+    }
+
     /** @throws BadInput */
     private static function sheet(string $json): string
     {
         $items = json_decode($json, true, 6);
-        $columns = ['ask' => Column::text(240), 'answer' => Column::text(240, 1), 'music' => Column::text(60_000)->orNull(), 'sign' => Column::text(240)->orNull(), 'key' => Column::whole(0, 127)->orNull()];
+        $columns = ['ask' => Column::text(240), 'answer' => Column::text(1000, 1), 'music' => Column::text(60_000)->orNull(), 'sign' => Column::text(240)->orNull(), 'key' => Column::whole(0, 127)->orNull()];
         if (! is_array($items) || ! array_is_list($items) || count($items) > MakeSheet::MOST) {
             throw BadBackup::noListOfQuestions(MakeSheet::MOST);
         }

@@ -11,7 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Nasturtium\Core\Drill\Recall;
 
-/** Recall questions of a page, as many as are asked at once. */
+/** What is asked about a page, as many questions as are asked at once, and what its signs and words say. */
 final class QuestionsController
 {
     private const MOST = 1_000_000;
@@ -22,5 +22,11 @@ final class QuestionsController
         $seed = max(1, min(self::MOST, $request->integer('seed', 1)));
 
         return new JsonResponse($piece->isTyped() ? array_map(QuestionResource::of(...), Recall::of($piece->score(), $seed, $studio->get()->words)) : []);
+    }
+
+    #[Get('/pieces/{piece}/words', PageWordResource::class, many: true)]
+    public function words(Piece $piece): JsonResponse
+    {
+        return new JsonResponse($piece->isTyped() ? PageWordResource::all($piece->score()) : []);
     }
 }

@@ -55,8 +55,8 @@ final class DeckFor
         $enough = $this->student->enough();
         $status = [];
         foreach ($cards as $card) {
-            if ($kind->tellsOfNotes()) {
-                $status[$card] = $known[$notes[$card] ?? ''] ?? NoteStatus::Fresh;
+            if ($kind->tellsOfNotes() && isset($notes[$card])) {
+                $status[$card] = $known[$notes[$card]] ?? NoteStatus::Fresh;
             } elseif (isset($answers[$card])) {
                 $status[$card] = $enough->isSecure($answers[$card]) ? NoteStatus::Secure : NoteStatus::Shaky;
             }

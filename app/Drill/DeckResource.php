@@ -19,6 +19,8 @@ final readonly class DeckResource
     public function __construct(
         #[OA\Property(description: 'the drill of the week that it is for; null for the room')]
         public ?int $taskId,
+        #[OA\Property(description: 'title of the page whose notes it has; null for the room')]
+        public ?string $page,
         #[OA\Property]
         public DrillKind $kind,
         #[OA\Property]

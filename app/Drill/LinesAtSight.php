@@ -15,6 +15,7 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Sheet\SightSource;
 use Nasturtium\Core\Sight\MakeLine;
 use Nasturtium\Core\Sight\SightLevel;
 use Nasturtium\Core\Sight\SightLine;
@@ -38,7 +39,7 @@ final class LinesAtSight
      */
     public function __invoke(Student $student, array $known, CarbonImmutable $today, int $days): array
     {
-        $before = DB::table('sight_lines')->where('student_id', $student->id)->where('on_date', '>=', $today->subDays(self::YEAR)->toDateString())->orderBy('on_date')->get()->keyBy('on_date');
+        $before = self::before($student, $today);
         $level = self::level($before);
         $make = null;
         $used = self::used($before);
@@ -63,6 +64,24 @@ final class LinesAtSight
         }
 
         return $lines;
+    }
+
+    /**
+     * What lines on paper are made of: of the level that the student has, and none of the lines of the year.
+     *
+     * @param  array<string, NoteStatus>  $known
+     */
+    public function forPaper(Student $student, array $known): SightSource
+    {
+        $before = self::before($student, $student->today());
+
+        return new SightSource($this->material($student, $known), self::level($before), self::used($before));
+    }
+
+    /** @return Collection<array-key, \stdClass> the lines of a year, by their days */
+    private static function before(Student $student, CarbonImmutable $today): Collection
+    {
+        return DB::table('sight_lines')->where('student_id', $student->id)->where('on_date', '>=', $today->subDays(self::YEAR)->toDateString())->orderBy('on_date')->get()->keyBy('on_date');
     }
 
     /** How a line went; the next one follows from it. A line that was never given is none, nor is one whose day has not come. */

@@ -7,17 +7,13 @@ namespace App\Drill;
 use App\Http\English;
 use App\Student\KnowNotes;
 use App\Student\Student;
-use App\Week\Task;
-use App\Week\Week;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
 use Nasturtium\Core\Drill\Card;
 use Nasturtium\Core\Drill\ChooseCards;
 use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Drill\Kinds\Makers;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Practice\LearningState;
-use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\KeyDrill;
 use Nasturtium\Core\Reading\NoteStatus;
 
@@ -28,9 +24,6 @@ final class MakeRoom
 
     /** Pages that bars are taken from. */
     private const PAGES = 3;
-
-    /** What a drill of the week is: the notes of its page are found on the piano. */
-    private const OF_TASKS = DrillKind::Find;
 
     /** What everybody meets first, in this order (trade 15.2). */
     private const FIRST = ['treble:G4', 'bass:F3', 'treble:C4'];
@@ -53,14 +46,10 @@ final class MakeRoom
                 $rooms[] = $this->deck($student, $kind, $cards, $decks, $known, $today, $minutes);
             }
         }
-        foreach (self::tasks($student, $today) as $task) {
-            $of = explode(',', $task->learning->piece->note_names ?? '');
-            $cards = array_values(array_filter(
-                Makers::of(self::OF_TASKS)->cards($material),
-                static fn (Card $card): bool => in_array($card->note, $of, true) || ($known[$card->note ?? ''] ?? null) === NoteStatus::Secure,
-            ));
+        foreach (NarrowDecks::of($student, $today, $known) as $narrow) {
+            $cards = $narrow->task !== null || in_array($narrow->kind, $kinds, true) ? $this->few($student, $narrow, $known) : [];
             if (count($cards) > 1) {
-                $rooms[] = $this->deck($student, self::OF_TASKS, $cards, $decks, $known, $today, $minutes, $task->id);
+                $rooms[] = $this->deck($student, $narrow->kind, $cards, $decks, $known, $today, $minutes, $narrow);
             }
         }
 
@@ -68,10 +57,21 @@ final class MakeRoom
     }
 
     /**
+     * Whatever the teacher has chosen for the room: these notes are asked for, and what is secure stands between them.
+     *
+     * @param  array<string, NoteStatus>  $known
+     * @return list<Card>
+     */
+    private function few(Student $student, NarrowDeck $narrow, array $known): array
+    {
+        return Makers::of($narrow->kind)->cards(($this->material)($student->studio, $student, [...$narrow->notes, ...array_keys($known, NoteStatus::Secure, true)], []));
+    }
+
+    /**
      * @param  non-empty-list<Card>  $cards
      * @param  array<string, NoteStatus>  $known
      */
-    private function deck(Student $student, DrillKind $kind, array $cards, DeckFor $decks, array $known, CarbonImmutable $today, int $minutes, ?int $task = null): DeckResource
+    private function deck(Student $student, DrillKind $kind, array $cards, DeckFor $decks, array $known, CarbonImmutable $today, int $minutes, ?NarrowDeck $narrow = null): DeckResource
     {
         $cards = array_column($cards, null, 'id');
         $deck = $decks->of($kind, array_keys($cards), array_filter(array_map(static fn (Card $card): ?string => $card->note, $cards)), $known);
@@ -86,15 +86,7 @@ final class MakeRoom
         }
         $used = array_intersect_key($cards, $used);
 
-        return new DeckResource($task, $kind, English::text($kind->words()), array_values(array_map(CardResource::of(...), $used)), $sessions);
-    }
-
-    /** @return Collection<int, Task> the drills of the week that was sent, with the pages they are for */
-    private static function tasks(Student $student, CarbonImmutable $today): Collection
-    {
-        $week = Week::query()->where('student_id', $student->id)->whereNotNull('sent_at')->where('starts_on', '<=', $today->toDateString())->orderByDesc('starts_on')->first();
-
-        return Task::query()->where('week_id', $week?->id)->where('kind', TaskKind::Drill)->whereNotNull('learning_id')->with('learning.piece')->orderBy('id')->get();
+        return new DeckResource($narrow?->task, $narrow?->page, $kind, English::text($kind->words()), array_values(array_map(CardResource::of(...), $used)), $sessions);
     }
 
     /** @param array<string, NoteStatus> $known */

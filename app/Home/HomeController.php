@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\Get;
+use App\Desk\PageWordResource;
 use App\Desk\QuestionResource;
 use App\Desk\ReportOf;
 use App\Desk\SettingsFor;
@@ -62,6 +63,7 @@ final class HomeController
                 $report($piece, $settings($student->studio, $piece, $student), $student->id)->report->events,
             ),
             $piece === null ? [] : $task->learning?->ladder($task->hand)->rungs() ?? [],
+            $score === null ? [] : PageWordResource::all($score),
             $score !== null && $task->stage?->kind === StageKind::LookOver ? array_map(QuestionResource::of(...), Recall::of($score, $task->id, $student->studio->words)) : [],
         ));
     }

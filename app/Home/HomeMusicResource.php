@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Api\ListOf;
+use App\Desk\PageWordResource;
 use App\Desk\QuestionResource;
 use OpenApi\Attributes as OA;
 
@@ -16,6 +17,7 @@ final readonly class HomeMusicResource
      * @param  list<HomePartResource>  $parts
      * @param  list<HomeNoteResource>  $notes
      * @param  list<int>  $rungs  of the tempo ladder
+     * @param  list<PageWordResource>  $words
      * @param  list<QuestionResource>  $questions  about the page, after it was looked over
      */
     public function __construct(
@@ -29,6 +31,8 @@ final readonly class HomeMusicResource
         public array $notes,
         #[ListOf('integer')]
         public array $rungs,
+        #[ListOf(PageWordResource::class)]
+        public array $words,
         #[ListOf(QuestionResource::class)]
         public array $questions,
     ) {}

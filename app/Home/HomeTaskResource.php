@@ -45,6 +45,8 @@ final readonly class HomeTaskResource
         public float $minutes,
         #[ListOf(BarsResource::class)]
         public array $bars,
+        #[OA\Property(description: 'it is done in the practice room, or begun there')]
+        public bool $inRoom,
         #[ListOf(PracticeResource::class)]
         public array $practices,
     ) {}

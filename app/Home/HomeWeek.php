@@ -19,6 +19,7 @@ use Carbon\CarbonImmutable;
 use Nasturtium\Core\Home\TaskSign;
 use Nasturtium\Core\Practice\Care;
 use Nasturtium\Core\Practice\OwnPace;
+use Nasturtium\Core\Practice\TaskKind;
 
 /** The week that is under way as the child sees it; only weeks that were sent are seen. */
 final class HomeWeek
@@ -76,6 +77,7 @@ final class HomeWeek
             $task->tempo,
             $task->half_minutes / 2,
             array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
+            $task->drill_notes !== null || $task->kind === TaskKind::Sight || ($task->kind === TaskKind::Drill && $task->learning?->piece->isTyped() === true),
             array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),
         );
     }

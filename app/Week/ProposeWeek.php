@@ -6,12 +6,14 @@ namespace App\Week;
 
 use App\Http\English;
 use App\Lesson\Lesson;
+use App\Page\Piece\NoteNames;
 use App\Student\Learning\Learning;
 use App\Student\Learning\StageTimes;
 use App\Student\Student;
 use App\Student\StudentPace;
 use App\Week\Proposal\ProposeDrill;
 use App\Week\Proposal\ProposePerformances;
+use App\Week\Proposal\ProposeReading;
 use App\Week\Proposal\ProposeStages;
 use App\Week\Proposal\ProposeTheory;
 use App\Week\Proposal\TaskWriter;
@@ -21,12 +23,14 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\LearningState;
 use Nasturtium\Core\Practice\Planning\WeekBoard;
+use Nasturtium\Core\Practice\Remedy;
+use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Practice\TaskClass;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Practice\TaskTimes;
 use Nasturtium\Core\Practice\WarmUp;
 
-/** Proposes the week after a lesson: a warm-up, remedies, open stages, a drill, reviews and own choice, on the days the rules allow. */
+/** Proposes the week after a lesson: a warm-up, remedies, open stages, a drill, a line at sight, worksheets, reviews and own choice, on the days the rules allow. */
 final class ProposeWeek
 {
     private const REVIEW_REPETITIONS = 1;
@@ -40,6 +44,8 @@ final class ProposeWeek
         private readonly ProposeDrill $drill,
         private readonly ProposeTheory $theory,
         private readonly ProposePerformances $performances,
+        private readonly ProposeReading $reading,
+        private readonly NoteNames $names,
     ) {}
 
     /** Replaces an unsent proposal; a week that was sent is left as it is. */
@@ -82,6 +88,7 @@ final class ProposeWeek
             ($this->stages)($writer, $learning);
         }
         ($this->drill)($writer, $current);
+        ($this->reading)($writer);
         $played = ($this->performances)($writer);
         foreach ($this->due($week)->except($played) as $learning) {
             $this->review($writer, $learning);
@@ -111,6 +118,7 @@ final class ProposeWeek
                 'tempo' => $remedy->tempo,
                 'is_new' => false,
                 'why' => $remedy->why,
+                'drill_notes' => $remedy->kind === Slip::WrongNote ? $this->drilled($learning, $remedy) : null,
             ]);
             TaskBars::query()->create([
                 'studio_id' => $week->studio_id,
@@ -122,6 +130,14 @@ final class ProposeWeek
                 'to_place' => (string) $remedy->to,
             ]);
         }
+    }
+
+    /** The notes of its bars, of which one was taken for another; null where there are too few to drill. */
+    private function drilled(Learning $learning, Remedy $remedy): ?string
+    {
+        $notes = $this->names->of(array_slice($learning->piece->score()->measures, $remedy->first, $remedy->last - $remedy->first + 1), $remedy->hand);
+
+        return str_contains($notes, ',') ? $notes : null;
     }
 
     /** @param Collection<int, Learning> $current */

@@ -29,6 +29,7 @@ use Nasturtium\Core\Score\Hand;
  * @property ?int $stage_id
  * @property ?int $learning_id
  * @property ?int $performance_id that it is practised for, whole or as a run
+ * @property ?string $drill_notes clef:pitch of what is drilled in the practice room, divided by commas; null for the notes of its page
  * @property TaskKind $kind
  * @property string $title
  * @property string $instruction

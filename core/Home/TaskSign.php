@@ -34,6 +34,7 @@ enum TaskSign: string
             $kind === TaskKind::Theory => self::Write,
             $kind === TaskKind::Review, $kind === TaskKind::Remedy => self::Again,
             $kind === TaskKind::Drill => self::Say,
+            $kind === TaskKind::Sight => self::Look,
             default => self::Through,
         };
     }

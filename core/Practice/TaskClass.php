@@ -31,6 +31,7 @@ enum TaskClass: string
             TaskKind::Drill => self::Drill,
             TaskKind::Review => self::Review,
             TaskKind::Theory => self::Theory,
+            TaskKind::Sight => self::Sight,
             TaskKind::Choice => self::Choice,
         };
     }

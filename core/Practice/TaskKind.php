@@ -15,6 +15,7 @@ enum TaskKind: string implements Choice
     case Drill = 'drill';
     case Review = 'review';
     case Theory = 'theory';
+    case Sight = 'sight';
     case Choice = 'choice';
 
     public function label(): string
@@ -26,6 +27,7 @@ enum TaskKind: string implements Choice
             self::Drill => 'Drill',
             self::Review => 'Review',
             self::Theory => 'Theory',
+            self::Sight => 'A line at sight',
             self::Choice => 'Own choice',
         };
     }

@@ -23,6 +23,10 @@ enum SheetKind: string implements Choice
     case Same = 'same';
     case Signs = 'signs';
     case Keys = 'keys';
+    case PageNames = 'page-names';
+    case PageCounts = 'page-counts';
+    case Recall = 'recall';
+    case Sight = 'sight';
 
     public function label(): string
     {
@@ -40,6 +44,10 @@ enum SheetKind: string implements Choice
             self::Same => 'Same or different',
             self::Signs => 'Signs and words',
             self::Keys => 'Keys on the keyboard',
+            self::PageNames => 'A page: note names',
+            self::PageCounts => 'A page: counts',
+            self::Recall => 'Questions about a page',
+            self::Sight => 'Lines at sight',
         };
     }
 
@@ -51,12 +59,12 @@ enum SheetKind: string implements Choice
             self::Draw => DrillKind::Place,
             self::Spell => DrillKind::Spell,
             self::Moves => DrillKind::Way,
-            self::Counts, self::BarLines => DrillKind::Count,
+            self::Counts => DrillKind::Count,
             self::Fingers => DrillKind::Finger,
             self::Hands => DrillKind::Point,
             self::Same => DrillKind::Same,
             self::Signs => DrillKind::Say,
-            self::Ring, self::Sums, self::Keys => null,
+            self::Ring, self::BarLines, self::Sums, self::Keys, self::PageNames, self::PageCounts, self::Recall, self::Sight => null,
         };
     }
 

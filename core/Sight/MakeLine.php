@@ -57,6 +57,12 @@ final class MakeLine
         return $oldest[1];
     }
 
+    /** Enough notes are known for a line. */
+    public function canMake(): bool
+    {
+        return $this->positions() !== [];
+    }
+
     /** @return list<SightPosition> of which do and the note above it are known, and one more */
     private function positions(): array
     {

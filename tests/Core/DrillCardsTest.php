@@ -75,7 +75,7 @@ test('every kind has cards, each with a right answer among its options and a way
 
 test('a note is named, found and placed: the answer is what the staff shows', function (): void {
     foreach (made(DrillKind::Name, wide()) as $card) {
-        expect($card->right)->toBe([notesOf($card)[0]->spelled()]);
+        expect($card->right)->toBe([$card->note === null ? notesOf($card)[0]->name() : notesOf($card)[0]->spelled()]);
     }
     foreach (made(DrillKind::Find, wide()) as $card) {
         expect($card->right)->toBe([(string) notesOf($card)[0]->midi()]);
@@ -84,6 +84,14 @@ test('a note is named, found and placed: the answer is what the staff shows', fu
     expect($e->way)->toBe('From middle C up: C D E.')->and($e->note)->toBe('treble:E4')->and(array_column($e->options, 'label'))->toBe(['A', 'B', 'C', 'D', 'E', 'F', 'G'])
         ->and(made(DrillKind::Find, material(['treble:F#4']))[0]->way)->toBe('From treble G down: G F, then sharp. F♯ is the left one of the three black keys, in the octave that starts at middle C.')
         ->and(made(DrillKind::Name, material(['bass:A2'], School::Alphabet))[0]->way)->toBe('Bass space 1 is A.');
+});
+
+test('a letter that is met in several octaves is asked for by its octave, after all letters', function (): void {
+    $cards = made(DrillKind::Name, material(['treble:C4', 'treble:C5', 'bass:C2', 'bass:G3', 'treble:G4', 'treble:D4', 'treble:F#4', 'treble:F#5']));
+    $octaves = array_values(array_filter($cards, static fn (Card $card): bool => str_starts_with($card->id, 'octave ')));
+    expect(array_slice($cards, 8))->toBe($octaves)->and(array_column($octaves, 'id'))->toBe(['octave treble:C4', 'octave treble:C5', 'octave bass:C2', 'octave bass:G3', 'octave treble:G4'])
+        ->and($octaves[0]->ask)->toBe('Which C is this?')->and(array_column($octaves[0]->options, 'label', 'id'))->toBe(['C2' => 'low C', 'C4' => 'middle C', 'C5' => 'high C'])
+        ->and(array_column($octaves[3]->options, 'label'))->toBe(['the G below middle C', 'the G above middle C'])->and($octaves[3]->way)->toEndWith(' The G below middle C.');
 });
 
 test('a letter that stands twice on a staff is asked as the higher or the lower', function (): void {

@@ -7,6 +7,7 @@ use Nasturtium\Core\Counting\CountWay;
 use Nasturtium\Core\Counting\NoteWords;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Reading\DynamicWords;
 use Nasturtium\Core\Reading\StaffPlace;
 use Nasturtium\Core\Reading\TempoWords;
@@ -14,10 +15,15 @@ use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Sheet\MakeSheet;
 use Nasturtium\Core\Sheet\SheetItem;
 use Nasturtium\Core\Sheet\SheetKind;
+use Nasturtium\Core\Sheet\SightSource;
+use Nasturtium\Core\Sight\MakeLine;
+use Nasturtium\Core\Sight\SightLevel;
+use Nasturtium\Core\Sight\SightMaterial;
 use Nasturtium\Core\Words;
 
 /*
@@ -33,13 +39,32 @@ function sheet_material(NoteWords $words = NoteWords::British): Material
         }
     }
 
-    return new Material($notes, counting: new CountWay(noteWords: $words));
+    return new Material($notes, [sheet_page()], counting: new CountWay(noteWords: $words));
+}
+
+/** Six printed lines. */
+function sheet_page(): Piece
+{
+    $lines = array_fill(0, 6, "R: @c4 q1 2 h3 | q3 4 h5\nL: @5=c3 w5 | h5 r");
+
+    return ShorthandReader::read("time: 4/4\ntempo: 80\n".implode("\n", $lines))->piece ?? throw new LogicException('the page does not read');
+}
+
+function sheet_sight(): SightSource
+{
+    return new SightSource(SightMaterial::of([], ['treble:C4', 'treble:D4', 'treble:E4', 'treble:F4', 'treble:G4', 'bass:C3', 'bass:D3', 'bass:E3', 'bass:F3', 'bass:G3']), SightLevel::Three);
+}
+
+/** Letters, bar by bar, of the hand that plays. */
+function letters_by_bar(Piece $piece, Hand $hand): string
+{
+    return implode(' | ', array_map(static fn (Measure $bar): string => implode(' ', array_map(static fn (Event $event): string => $event->isRest() ? '–' : $event->lowest()->letter(), $bar->of($hand))), $piece->measures));
 }
 
 /** @return list<SheetItem> */
 function sheet(SheetKind $kind, int $seed = 5, int $hard = 3, int $count = 12): array
 {
-    return (new MakeSheet(sheet_material(), $hard, $seed))($kind, $count);
+    return (new MakeSheet(sheet_material(), $hard, $seed, sheet_sight()))($kind, $count);
 }
 
 /** @return list<Measure> */
@@ -91,8 +116,16 @@ function worked(SheetKind $kind, SheetItem $item): ?string
         })(),
         SheetKind::BarLines => (static function () use ($item): string {
             $bar = printed($item)[0];
+            $full = $bar->meter->measure();
+            [$after, $line] = [[], $full];
+            $events = $bar->of(heads_hand($bar));
+            foreach (array_slice($events, 0, -1) as $i => $event) {
+                if ($event->end->equals($line)) {
+                    [$after[], $line] = [(string) ($i + 1), $line->plus($full)];
+                }
+            }
 
-            return 'After note or rest '.count(array_filter($bar->of(heads_hand($bar)), static fn (Event $event): bool => $event->end->compare($bar->meter->measure()) <= 0)).'.';
+            return (count($after) === 1 ? 'After note or rest ' : 'After notes or rests ').Words::listed($after).'.';
         })(),
         SheetKind::Sums => (static function () use ($item): string {
             $eighths = ['semibreve' => 8, 'dotted minim' => 6, 'minim' => 4, 'dotted crotchet' => 3, 'crotchet' => 2, 'quaver' => 1];
@@ -135,6 +168,29 @@ function worked(SheetKind $kind, SheetItem $item): ?string
 
             return ucfirst(StaffPlace::of($found[1] === 'lower ' ? $places[0] : $places[count($places) - 1], $clef)).'.';
         })(),
+        SheetKind::PageNames => (static function () use ($item): string {
+            $piece = MusicXmlReader::read((string) $item->music)->piece;
+
+            return 'Right hand: '.letters_by_bar($piece, Hand::Right).'. Left hand: '.letters_by_bar($piece, Hand::Left).'.';
+        })(),
+        SheetKind::PageCounts => (static function () use ($item): string {
+            $piece = MusicXmlReader::read((string) $item->music)->piece;
+            $counts = Counts::of($piece);
+            $said = static fn (Hand $hand): string => implode(' | ', array_map(static fn (Measure $bar): string => $counts->text($bar, $hand), $piece->measures));
+
+            return 'Right hand: '.$said(Hand::Right).'. Left hand: '.$said(Hand::Left).'.';
+        })(),
+        SheetKind::Recall => (static function () use ($item): ?string {
+            $piece = sheet_page();
+
+            return match ($item->ask) {
+                'How many beats are in a bar?' => "{$piece->meter()->count}: the time is {$piece->meter()}.",
+                'Which is the highest note of the right hand?' => 'G, first in bar 2.',
+                'On which note does the left hand start?' => 'C, space 2.',
+                default => null,
+            };
+        })(),
+        SheetKind::Sight => null,
         SheetKind::Signs => $item->sign === null ? null : (DynamicWords::meaning($item->sign) ?? substr(TempoWords::meanings($item->sign)[0], strlen($item->sign) + 2)),
     };
 }
@@ -148,7 +204,7 @@ test('each kind’s sheet is worked from what is printed back to its answers', f
             if ($worked !== null) {
                 expect($item->answer)->toBe($worked, "{$kind->value}, seed {$seed}: {$item->ask}");
             }
-            if ($item->options !== []) {
+            if ($item->options !== [] && $kind !== SheetKind::Sight) {
                 expect($item->options)->toContain($item->answer);
             }
         }
@@ -168,4 +224,35 @@ test('an easy sheet has what is met first, a hard one all', function (): void {
 
 test('no more is asked than there is', function (): void {
     expect((new MakeSheet(new Material([]), 2, 1))(SheetKind::Name, 8))->toBe([])->and((new MakeSheet(new Material([]), 2, 1))(SheetKind::Ring, 8))->toBe([]);
+});
+
+test('lines at sight on paper are of the level below, the level, or the one above; none is alike, and the answers are their letters', function (): void {
+    foreach ([1 => 2, 2 => 3, 3 => 4] as $hard => $level) {
+        $items = sheet(SheetKind::Sight, 9, $hard, 4);
+        expect($items)->toHaveCount(4)->and(array_unique(array_column($items, 'music')))->toHaveCount(4);
+        foreach ($items as $item) {
+            $piece = MusicXmlReader::read((string) $item->music)->piece;
+            $hand = $piece->plays(Hand::Right) ? Hand::Right : Hand::Left;
+            expect($item->answer)->toBe("Level {$level}. ".ucfirst($hand->word()).': '.letters_by_bar($piece, $hand).'.')->and($item->options)->toBe(['Clean', 'Nearly', 'Hard']);
+        }
+    }
+});
+
+test('a line that was given to the student is not printed while there is another', function (): void {
+    $of = static fn (array $used): array => (new MakeSheet(sheet_material(), 2, 3, new SightSource(SightMaterial::of([], ['treble:C4', 'treble:D4', 'treble:E4']), SightLevel::One, $used)))(SheetKind::Sight, 1);
+    $make = new MakeLine(SightMaterial::of([], ['treble:C4', 'treble:D4', 'treble:E4']));
+    $first = $make(SightLevel::One, crc32('3 0'));
+    expect($of([])[0]->music)->not->toBe($of([$first?->mark() ?? '' => 5])[0]->music);
+});
+
+test('easy bar lines stand between two bars, hard ones between four', function (): void {
+    $bars = static fn (int $hard): array => array_unique(array_map(static fn (SheetItem $item): int => 2 + preg_match_all('/,| and /', $item->answer), sheet(SheetKind::BarLines, 2, $hard, 6)));
+    expect($bars(1))->toBe([2])->and($bars(2))->toBe([3])->and($bars(3))->toBe([4]);
+});
+
+test('what is asked of a page or of what is known is not made without them', function (): void {
+    foreach ([SheetKind::Recall, SheetKind::PageNames, SheetKind::PageCounts, SheetKind::Sight] as $kind) {
+        expect((new MakeSheet(new Material([]), 2, 1))($kind, 4))->toBe([]);
+    }
+    expect((new MakeSheet(new Material([]), 2, 1, new SightSource(SightMaterial::of([], ['treble:C4']), SightLevel::One)))(SheetKind::Sight, 4))->toBe([]);
 });

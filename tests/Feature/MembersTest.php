@@ -35,7 +35,7 @@ const AN_ASSISTANTS = [
     'POST account/second-step', 'PUT account/second-step', 'DELETE account/second-step', 'GET this-week', 'GET first-steps', 'GET students', 'GET books', 'GET paths',
     'GET patterns', 'GET holidays',
     'GET books/{book}/contents', 'GET pieces/{piece}', 'GET pieces/{piece}/shorthand', 'GET pieces/{piece}/playback', 'GET pieces/{piece}/file', 'GET pieces/{piece}/breakdown',
-    'GET pieces/{piece}/position', 'GET pieces/{piece}/questions',
+    'GET pieces/{piece}/position', 'GET pieces/{piece}/questions', 'GET pieces/{piece}/words',
 ];
 
 /** What an assistant may ask for of the students given to her. */

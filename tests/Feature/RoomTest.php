@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Drill\DrillAnswer;
+use App\Page\Page;
+use App\Page\Piece\StorePiece;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Practice\LearningState;
@@ -261,4 +263,38 @@ test('a line of a day that has not come cannot have gone well', function (): voi
         $this->putJson('/api/home/sight', ['studentId' => $this->own->student->id, 'date' => $day, 'went' => 'hard'], $this->family)->assertNoContent();
     }
     expect(DB::table('sight_lines')->orderBy('on_date')->pluck('went')->all())->toBe(['hard', null]);
+});
+
+test('the notes of a remedy are named before its bars are played: with them stands what is secure', function (): void {
+    $task = $this->own->task('Tap and count');
+    $task->update(['kind' => 'remedy', 'drill_notes' => 'treble:C4,treble:D4']);
+    ($this->answer)(answers_to('name treble:A5', 10))->assertNoContent();
+    $deck = array_column(($this->room)()['decks'], null, 'taskId')[$task->id];
+    expect($deck)->toMatchArray(['kind' => 'name', 'page' => 'Blue Gate'])->and(array_column($deck['cards'], 'id'))->toEqualCanonicalizing(['name treble:C4', 'name treble:D4', 'name treble:A5'])
+        ->and(array_column($this->getJson('/api/home/week', $this->family)->json('tasks'), 'inRoom', 'id')[$task->id])->toBeTrue();
+});
+
+test('before a page that is open or comes next its notes are found, as long as one is not secure', function (): void {
+    $pages = fn (): array => array_column(array_filter(($this->room)()['decks'], static fn (array $deck): bool => $deck['page'] !== null && $deck['taskId'] === null), null, 'page');
+    // The drill of the week has the open page already.
+    expect($pages())->toBe([]);
+    $this->own->task('Find and name')->delete();
+    expect(array_keys($pages()))->toBe(['Blue Gate'])->and($pages()['Blue Gate']['kind'])->toBe('find')
+        ->and(array_diff(array_column($pages()['Blue Gate']['cards'], 'note'), $this->own->piece->noteNames()))->toBe([]);
+    $next = app(StorePiece::class)->fromShorthand(Page::query()->create(['studio_id' => $this->own->studio->id, 'book_id' => $this->own->book->id, 'number' => 4]), "title: Far Hill\nR: @c5 q1 2 h3\n", '');
+    expect(array_keys($pages()))->toBe(['Blue Gate', 'Far Hill']);
+    foreach ($next->noteNames() as $i => $note) {
+        ($this->answer)(answers_to("find {$note}", 10, from: "2031-04-29T1{$i}:00:00Z"), ['kind' => 'find'])->assertNoContent();
+    }
+    expect(array_keys($pages()))->toBe(['Blue Gate']);
+    // Where the teacher has chosen other kinds, none is offered.
+    $this->own->student->update(['drill_kinds' => 'name,tap']);
+    expect($pages())->toBe([]);
+});
+
+test('signs and words of a page say what they mean, at the desk and at home', function (): void {
+    $this->own->piece->update(['music' => str_replace('</note>', '<notations><articulations><staccato/></articulations></notations></note>', (string) $this->own->piece->music)]);
+    $words = [['sign' => 'staccato', 'text' => '', 'says' => 'short and light']];
+    expect($this->actingAs($this->own->teacher)->getJson("/api/pieces/{$this->own->piece->id}/words")->assertOk()->json())->toBe($words)
+        ->and($this->getJson('/api/home/tasks/'.$this->own->task('Tap and count')->id, $this->family)->assertOk()->json('words'))->toBe($words);
 });

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Drill\TakeAnswers;
+use App\Week\ProposeWeek;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Nasturtium\Core\Drill\DrillKind;
 use Tests\Fixtures;
 
 function own_task(array $change = []): array
@@ -44,6 +48,24 @@ test('a slip of the lesson becomes a task on its bars, with the reason', functio
     $remedy = collect($this->week['tasks'])->firstWhere('kind', 'remedy');
     expect($remedy)->toMatchArray(['title' => 'Count it out', 'instruction' => 'Tap these bars and count aloud.', 'why' => 'rest skipped, long note cut short in bar 2, at the lesson', 'tempo' => 60, 'repetitions' => 3])
         ->and($remedy['bars'][0])->toMatchArray(['first' => 1, 'last' => 2, 'label' => 'bars 2–3']);
+});
+
+test('a wrong note is a remedy whose notes are drilled; of another slip none are', function (): void {
+    $drilled = function (array $slip): ?string {
+        $this->own->slip->update($slip);
+
+        return app(ProposeWeek::class)($this->own->student, CarbonImmutable::parse(Fixtures::MONDAY))->tasks()->where('kind', 'remedy')->firstOrFail()->drill_notes;
+    };
+    expect($drilled(['kind' => 'wrong-note', 'hand' => 'R']))->toBe('treble:E4,treble:F4,treble:G4')->and($drilled(['kind' => 'wrong-note', 'hand' => 'L']))->toBe('bass:G3,bass:C3')->and($drilled(['kind' => 'cut-short', 'hand' => 'R']))->toBeNull();
+});
+
+test('a line at sight is planned where notes enough are known', function (): void {
+    $sight = fn (): array => app(ProposeWeek::class)($this->own->student, CarbonImmutable::parse(Fixtures::MONDAY))->tasks()->where('kind', 'sight')->get()->map(static fn (Task $task): array => [$task->title, $task->half_minutes])->all();
+    expect($sight())->toBe([]);
+    foreach (['C4', 'D4', 'E4'] as $note) {
+        app(TakeAnswers::class)($this->own->student->load('studio'), (string) Str::uuid(), DrillKind::Name, array_fill(0, 10, ['card' => "name treble:{$note}", 'right' => true, 'milliseconds' => 900, 'given' => '', 'at' => Fixtures::MONDAY.'T09:00:00Z']));
+    }
+    expect($sight())->toBe([['A line at sight', 3]]);
 });
 
 test('a task is moved, changed, added and removed, and all of it undone', function (): void {

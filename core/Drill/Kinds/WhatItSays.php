@@ -10,6 +10,7 @@ use Nasturtium\Core\Drill\CardMaker;
 use Nasturtium\Core\Drill\Material;
 use Nasturtium\Core\Formats\MusicXml\StaffLine;
 use Nasturtium\Core\Reading\DynamicWords;
+use Nasturtium\Core\Reading\PageWords;
 use Nasturtium\Core\Reading\TempoWords;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Duration;
@@ -24,14 +25,14 @@ final readonly class WhatItSays implements CardMaker
 
     private const TEMPI = ['andante', 'allegro', 'moderato', 'adagio', 'allegretto', 'vivace', 'ritardando', 'a tempo', 'legato', 'dolce', 'cantabile', 'presto', 'lento', 'largo'];
 
-    /** Signs on notes: their marks, and what they say. */
+    /** Signs on notes: their marks. */
     private const SIGNS = [
-        'staccato' => [['staccato'], [], 'short and light'],
-        'tie' => [['tied start'], ['tied stop'], 'hold the second one, do not play it again'],
-        'slur' => [['slur start'], ['slur stop'], 'join the notes smoothly'],
-        'accent' => [['accent'], [], 'a little louder than the others'],
-        'fermata' => [['fermata'], [], 'hold it longer than it is written'],
-        'tenuto' => [['tenuto'], [], 'hold it for its full length'],
+        'staccato' => [['staccato'], []],
+        'tie' => [['tied start'], ['tied stop']],
+        'slur' => [['slur start'], ['slur stop']],
+        'accent' => [['accent'], []],
+        'fermata' => [['fermata'], []],
+        'tenuto' => [['tenuto'], []],
     ];
 
     private const OPTIONS = 3;
@@ -45,7 +46,7 @@ final readonly class WhatItSays implements CardMaker
                 $tempi[$word] = substr($said, strlen($word) + 2);
             }
         }
-        $signs = array_map(static fn (array $sign): string => $sign[2], self::SIGNS);
+        $signs = array_map(static fn (string $sign): string => PageWords::meaning($sign) ?? '', array_combine(array_keys(self::SIGNS), array_keys(self::SIGNS)));
         $cards = self::words('sign', $signs, static fn (string $sign): string => self::drawn($sign));
 
         return [...self::words('word', $dynamics, null), ...$cards, ...self::words('word', $tempi, null)];

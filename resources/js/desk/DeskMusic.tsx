@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { type Api, ask, type Playback } from '../api';
+import { type Api, api, ask, at, type Playback } from '../api';
 import { forStudent } from '../shared/breakdown';
 import { BarLabels } from '../shared/score/BarLabels';
 import { type Range, rangeWords } from '../shared/score/beats';
@@ -24,6 +24,7 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
     const [sounding, setSounding] = useState<Lit>(SILENT);
     const { lenses, saying, bars, range } = desk;
     const written = useMemo(() => marksOf(report, lenses, saying), [report, lenses, saying]);
+    const words = api.useQuery('get', '/pieces/{piece}/words', at({ piece: piece.id }));
     const rows = useMemo(() => rowsOf(lenses), [lenses]);
     const labels = useMemo(() => labelsOf(report, lenses), [report, lenses]);
     const lit = useLit(report, desk, sounding);
@@ -42,6 +43,7 @@ export function DeskMusic({ data, desk, student }: { data: Breakdown; desk: Desk
                     rows={rows}
                     hideFingers={lenses.includes('fingers')}
                     lit={lit}
+                    words={words.data}
                     overlay={(places) => (
                         <>
                             <Marks places={places} marks={written} />

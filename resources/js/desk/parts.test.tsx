@@ -188,6 +188,40 @@ describe('questions about the page', () => {
     });
 });
 
+describe('questions one by one', () => {
+    const questions = [
+        { ask: 'Where is a tie?', answer: 'In bar 3.', bars: [3] },
+        { ask: 'How many beats are in a bar?', answer: '4.', bars: [1] },
+    ];
+
+    it('are answered by Enter, light their bars, and begin again after the last', async () => {
+        serve({ 'GET /pieces/7/questions?seed=1': () => questions });
+        const bars: number[] = [];
+        draw(<Ask piece={7} toBar={(bar) => bars.push(bar)} />);
+        await userEvent.click(screen.getByRole('button', { name: 'Ask about this page' }));
+        await userEvent.click(await screen.findByRole('radio', { name: 'One by one' }));
+        expect(screen.getByText('1 of 2')).toBeTruthy();
+        expect(screen.queryByText('In bar 3.')).toBeNull();
+        await userEvent.keyboard('{Enter}');
+        expect(screen.getByText('In bar 3.')).toBeTruthy();
+        expect(bars).toEqual([3]);
+        await userEvent.keyboard('{Enter}');
+        expect(screen.getByText('How many beats are in a bar?')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Answer' }));
+        await userEvent.click(screen.getByRole('button', { name: 'From the first again' }));
+        expect(screen.getByText('1 of 2')).toBeTruthy();
+        expect(bars).toEqual([3, 1]);
+    });
+
+    it('go to paper as a sheet of the page', async () => {
+        serve({ 'GET /pieces/7/questions?seed=1': () => questions });
+        draw(<Ask piece={7} toBar={() => undefined} />);
+        await userEvent.click(screen.getByRole('button', { name: 'Ask about this page' }));
+        const link = await screen.findByRole('link', { name: 'As a sheet' });
+        expect(link.getAttribute('href')).toBe('/worksheets?kind=recall&piece=7');
+    });
+});
+
 describe('one note', () => {
     it('is told with its place, move, finger and count', () => {
         draw(<NoteWords report={DATA.report} id={idAt('1.3')} />);

@@ -61,7 +61,7 @@ export const Keyboard = memo(function Keyboard({ before, type }: Props) {
             }
         });
     };
-    const midi = useMidi(onChord);
+    const midi = useMidi({ onChord });
     return (
         <section aria-label={t('Piano')} className={`sheet ${styles.piano}`}>
             <Group justify="space-between" mb={8} gap="xs">

@@ -58,10 +58,12 @@ export function Home() {
     }
     const date = dayFrom(today, away);
     if (room !== null) {
-        const drill = room === 'all' ? undefined : room;
-        const onEnd = () => drill !== undefined && tick({ ...BY_ITSELF, taskId: drill, date });
-        const leave = () => setRoom(null);
-        return <Room {...{ token, child, today, save, tell, onEnd, leave }} task={drill} />;
+        const done = (which: (one: HomeTaskData) => boolean) => {
+            const task = week.tasks.find(which);
+            if (task !== undefined && !isDone(task, date)) tick({ ...BY_ITSELF, taskId: task.id, date });
+        };
+        const task = week.tasks.find((one) => one.id === room);
+        return <Room {...{ token, child, today, save, tell, task, done }} leave={() => setRoom(null)} />;
     }
     const task = week.tasks.find((one) => one.id === open);
     if (task !== undefined) {
@@ -80,7 +82,7 @@ export function Home() {
                         setOpen(null);
                     }}
                     untick={() => untick(task.id, date)}
-                    drill={task.kind === 'drill' && task.piece !== null ? () => setRoom(task.id) : null}
+                    drill={task.inRoom ? () => setRoom(task.id) : null}
                     back={
                         <Button variant="default" size="md" onClick={() => setOpen(null)}>
                             ← {labelOf(away, date)}

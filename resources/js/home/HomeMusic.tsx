@@ -61,6 +61,7 @@ export function HomeMusic({ task, music, tempo, setTempo }: Props) {
                     range={[shown.bars.first, shown.bars.last]}
                     lit={lit}
                     overlay={(places) => <Marks places={places} marks={marks} />}
+                    words={music.words}
                 />
             </div>
             <Player

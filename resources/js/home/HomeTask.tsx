@@ -4,12 +4,12 @@ import { type ReactNode, useState } from 'react';
 import { choices } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Questions } from '../shared/Questions';
+import { ReadAloud } from '../shared/ReadAloud';
 import { handWords, tempoWords } from '../shared/words';
 import { t } from '../text';
 import { HomeMusic } from './HomeMusic';
 import { InARow } from './InARow';
 import type { Tick } from './outbox';
-import { ReadAloud } from './ReadAloud';
 import { Sign } from './Sign';
 import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
@@ -27,7 +27,7 @@ interface Props {
     longestPause: number;
     tick: (how: Pick<Tick, 'repetitions' | 'tempo' | 'seconds' | 'feeling' | 'note'>) => void;
     untick: () => void;
-    /** Opens the practice room, where a drill is done. */
+    /** Opens the practice room, where it is done or begun. */
     drill: (() => void) | null;
     back: ReactNode;
 }
@@ -64,7 +64,7 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
             <ReadAloud words={`${task.title}. ${task.instruction}`} />
             {drill !== null && day <= 0 && (
                 <Button size="xl" onClick={drill}>
-                    {t('Start')}
+                    {task.kind === 'remedy' ? t('First: name these notes') : t('Start')}
                 </Button>
             )}
             {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}

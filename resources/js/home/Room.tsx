@@ -7,7 +7,7 @@ import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import styles from './Home.module.css';
 import { useAwake } from './useAwake';
-import { roomOf } from './useHome';
+import { type HomeTaskData, roomOf } from './useHome';
 
 interface Props {
     token: string;
@@ -15,14 +15,15 @@ interface Props {
     today: string;
     save: (answers: Answers) => void;
     tell: (student: number, date: string, went: Went) => void;
-    /** A drill of the week. */
-    task: number | undefined;
-    onEnd: () => void;
+    /** A task of the week that is done here. */
+    task: HomeTaskData | undefined;
+    /** Ticks a task of the week. */
+    done: (which: (task: HomeTaskData) => boolean) => void;
     leave: () => void;
 }
 
 /** The practice room at home; what is answered without a connection is sent later. */
-export function Room({ token, child, today, save, tell, task, onEnd, leave }: Props) {
+export function Room({ token, child, today, save, tell, task, done, leave }: Props) {
     const room = useQuery(roomOf(token, child));
     useAwake();
     const back = (
@@ -39,8 +40,15 @@ export function Room({ token, child, today, save, tell, task, onEnd, leave }: Pr
                 <PracticeRoom
                     room={room.data}
                     date={today}
-                    tell={(went) => tell(room.data.studentId, today, went)}
-                    {...{ save, task, onEnd, back }}
+                    tell={(went) => {
+                        tell(room.data.studentId, today, went);
+                        done((one) => one.kind === 'sight');
+                    }}
+                    // After the notes of a remedy its bars are still to be played.
+                    onEnd={(id) => done((one) => one.id === id && one.kind === 'drill')}
+                    task={task?.kind === 'sight' ? undefined : task?.id}
+                    sight={task?.kind === 'sight'}
+                    {...{ save, back }}
                 />
             )}
         </main>

@@ -18,6 +18,7 @@ const task = (id: number, title: string, practices: object[] = []) => ({
     tempo: null,
     minutes: 6,
     bars: [],
+    inRoom: false,
     practices,
 });
 
@@ -258,6 +259,7 @@ describe('the practice room at home', () => {
     };
     const deck = (taskId: number | null) => ({
         taskId,
+        page: taskId === null ? null : 'Paper Boats',
         kind: 'find',
         words: 'Find it.',
         cards: [CARD],
@@ -272,8 +274,8 @@ describe('the practice room at home', () => {
         decks: [deck(null), deck(2)],
         lines: [],
     };
-    const drill = { ...task(2, 'Find and name'), kind: 'drill', piece: 'Paper Boats', page: '' };
-    const music = { taskId: 2, music: null, parts: [], notes: [], rungs: [], questions: [] };
+    const drill = { ...task(2, 'Find and name'), kind: 'drill', piece: 'Paper Boats', page: '', inRoom: true };
+    const music = { taskId: 2, music: null, parts: [], notes: [], rungs: [], words: [], questions: [] };
     const there = {
         'GET /home/room': () => room,
         'GET /home/week': () => week({ tasks: [task(1, 'Warm-up'), drill], days: [day('2031-05-06', [1, 2])] }),
@@ -301,6 +303,56 @@ describe('the practice room at home', () => {
         expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({ date: '2031-05-06', repetitions: 1 });
         await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
         expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({ studentId: 1, kind: 'find' });
+    });
+
+    it('is where a line at sight of the week is played, which ticks itself when it was said how it went', async () => {
+        const line = {
+            date: '2031-05-06',
+            level: 2,
+            reasons: ['4 bars'],
+            music: '<score/>',
+            playback: {
+                counts: ['1', '2'],
+                enter: '1',
+                countBeats: 2,
+                countGap: 0,
+                beats: 2,
+                sounds: [],
+                clicks: [],
+                bars: [],
+            },
+            went: null,
+        };
+        const sight = { ...task(2, 'A line at sight'), kind: 'sight', inRoom: true };
+        const asked = open({
+            ...there,
+            'GET /home/room': () => ({ ...room, lines: [line] }),
+            'GET /home/week': () => week({ tasks: [task(1, 'Warm-up'), sight], days: [day('2031-05-06', [1, 2])] }),
+            'PUT /home/sight': () => new Response(null, { status: 204 }),
+            'PUT /home/tasks/2/practice': () => ({ date: '2031-05-06' }),
+        });
+        await userEvent.click(await screen.findByRole('button', { name: /A line at sight/ }));
+        await userEvent.click(await screen.findByRole('button', { name: 'Start' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'I have played it' }));
+        await userEvent.click(await screen.findByRole('button', { name: 'Nearly' }));
+        await waitFor(() => expect(asked.filter((one) => one.method === 'PUT')).toHaveLength(2), { timeout: 5_000 });
+        expect(asked.filter((one) => one.method === 'PUT').map((one) => one.body)).toEqual([
+            expect.objectContaining({ went: 'nearly' }),
+            expect.objectContaining({ date: '2031-05-06', repetitions: 1 }),
+        ]);
+    });
+
+    it('names the notes of a remedy first; its tick is for the bars', async () => {
+        const remedy = { ...task(2, 'These two notes'), kind: 'remedy', piece: 'Paper Boats', page: '', inRoom: true };
+        const asked = open({
+            ...there,
+            'GET /home/week': () => week({ tasks: [remedy], days: [day('2031-05-06', [2])] }),
+        });
+        await userEvent.click(await screen.findByRole('button', { name: /These two notes/ }));
+        await userEvent.click(await screen.findByRole('button', { name: 'First: name these notes' }));
+        await userEvent.keyboard('e');
+        await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true), { timeout: 5_000 });
+        expect(asked.some((one) => one.method === 'PUT')).toBe(false);
     });
 
     it('says so where it cannot be fetched', async () => {

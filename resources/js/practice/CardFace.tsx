@@ -11,13 +11,16 @@ import { StaffLadder } from './StaffLadder';
 import { TapPad } from './TapPad';
 import type { CardData, Verdict } from './useSession';
 
+/** A key of a MIDI keyboard, and when it went down, in milliseconds of the page's clock. */
+export type Take = (key: number, at: number) => void;
+
 export interface FaceProps {
     card: CardData;
     verdict: Verdict | null;
     answer: (verdict: Verdict, took?: number) => void;
     onDrawn: () => void;
     /** Told which keys a MIDI keyboard strikes. */
-    listen: (take: (key: number) => void) => () => void;
+    listen: (take: Take) => () => void;
 }
 
 /** A card with what it shows, what sounds, and the way to answer it. */
@@ -50,11 +53,14 @@ function Answering(props: FaceProps) {
         case 'phrase':
             return <Phrase {...props} />;
         case 'taps':
-            return <TapPad card={card} verdict={verdict} answer={answer} />;
+            return <TapPad {...props} />;
         default:
             return <Choosing {...props} choose={choose} />;
     }
 }
+
+/** As note names count octaves: middle C has the fourth. */
+const octaveOf = (key: number) => String(Math.floor(key / 12) - 1);
 
 /** Options, by touch, by their letter or number, or by a piano where they are letters. */
 function Choosing({ card, verdict, choose, onDrawn, listen }: FaceProps & { choose: (id: string) => void }) {
@@ -65,7 +71,7 @@ function Choosing({ card, verdict, choose, onDrawn, listen }: FaceProps & { choo
         () =>
             listen((key) => {
                 const letter = ['C', '', 'D', '', 'E', 'F', '', 'G', '', 'A', '', 'B'][key % 12];
-                const option = card.options.find((one) => one.id === letter);
+                const option = card.options.find((one) => one.id === letter || one.id === letter + octaveOf(key));
                 if (option !== undefined) latest.current(option.id);
             }),
         [listen, card],

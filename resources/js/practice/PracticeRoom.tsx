@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react';
 import { type Api, choices } from '../api';
 import { useMidi } from '../shared/midi/devices';
 import { t } from '../text';
-import type { FaceProps } from './CardFace';
+import type { FaceProps, Take } from './CardFace';
 import { useEngravings } from './engraving';
 import { Latency } from './Latency';
 import { latency } from './latency';
@@ -32,36 +32,36 @@ interface Props {
     tell: (went: Went) => void;
     /** A drill of the week, which is opened at once. */
     task?: number | undefined;
-    /** Told when a session has come to its end. */
-    onEnd?: (() => void) | undefined;
+    /** The line at sight of the day is opened at once. */
+    sight?: boolean | undefined;
+    /** Told when a session has come to its end, with the task of the week that it was for. */
+    onEnd?: ((task: number | null) => void) | undefined;
     back: ReactNode;
 }
 
 /** The practice room: what can be trained, and a session of it. */
 export function PracticeRoom(props: Props) {
     const { room, date, task, back } = props;
-    const [kind, setKind] = useState<Kind | 'sight' | null>(null);
+    const [chosen, choose] = useState<string | null>(props.sight === true ? SIGHT : null);
     const { listen, midi } = useKeyboard();
     useEngravings(room, date);
-    const deck = room.decks.find((one) =>
-        task === undefined ? one.taskId === null && one.kind === kind : one.taskId === task,
-    );
-    const line = kind === 'sight' ? lineOf(room, date) : undefined;
+    const deck = room.decks.find((one) => (task === undefined ? nameOf(one) === chosen : one.taskId === task));
+    const line = chosen === SIGHT ? lineOf(room, date) : undefined;
     if (deck === undefined && line === undefined) {
-        return <Choice room={room} line={lineOf(room, date)} open={setKind} back={back} midi={midi} />;
+        return <Choice room={room} line={lineOf(room, date)} open={choose} back={back} midi={midi} />;
     }
     const toRoom = (
-        <Button variant="default" size="md" onClick={() => setKind(null)}>
+        <Button variant="default" size="md" onClick={() => choose(null)}>
             ← {t('Practice room')}
         </Button>
     );
-    const leave = task === undefined ? toRoom : back;
+    const leave = task === undefined && props.sight !== true ? toRoom : back;
     return (
         <>
             <Group justify="space-between" mb="sm">
                 {leave}
                 <Title order={1} fz="lg">
-                    {deck === undefined ? t('A line at sight') : labelOf(deck.kind)}
+                    {deck === undefined ? t('A line at sight') : titleOf(deck)}
                 </Title>
             </Group>
             {line !== undefined && <SightLine line={line} keep={props.tell} />}
@@ -69,6 +69,14 @@ export function PracticeRoom(props: Props) {
         </>
     );
 }
+
+const SIGHT = 'sight';
+
+/** What a deck is known by: one of the room has its kind alone. */
+const nameOf = (deck: Deck) => [deck.kind, deck.taskId, deck.page].filter((one) => one !== null).join(' ');
+
+const titleOf = (deck: Deck) =>
+    deck.page === null ? labelOf(deck.kind) : t('{{kind}}: {{page}}', { kind: labelOf(deck.kind), page: deck.page });
 
 const lineOf = (room: Props['room'], date: string) => room.lines.find((one) => one.date === date);
 
@@ -90,7 +98,8 @@ function Drill({
     return (
         <Session
             key={turn}
-            {...{ deck, date, studentId, save, listen, onEnd }}
+            {...{ deck, date, studentId, save, listen }}
+            onEnd={() => onEnd?.(deck.taskId)}
             again={() => setTurn(turn + 1)}
             back={leave}
         />
@@ -99,11 +108,21 @@ function Drill({
 
 const labelOf = (kind: Kind) => choices.DrillKind.find((one) => one.value === kind)?.label ?? '';
 
+/** The notes of pages first, then the kinds; what has none is left out. */
+function groupsOf(room: Props['room']) {
+    const groups = GROUPS.map(({ title, kinds }) => ({
+        title,
+        decks: room.decks.filter((deck) => deck.page === null && kinds.includes(deck.kind)),
+    }));
+    const pages = { title: t('Before you play'), decks: room.decks.filter((deck) => deck.page !== null) };
+    return [pages, ...groups].filter(({ decks }) => decks.length > 0);
+}
+
 interface ChoiceProps {
     room: Props['room'];
     /** The line at sight of the day. */
     line: ReturnType<typeof lineOf>;
-    open: (kind: Kind | 'sight') => void;
+    open: (name: string) => void;
     back: ReactNode;
     midi: ReturnType<typeof useMidi>;
 }
@@ -122,54 +141,51 @@ function Choice({ room, line, open, back, midi }: ChoiceProps) {
                     : t('{{minutes}} minutes at a time. What shall it be?', { minutes: room.minutes })}
             </Text>
             {line !== undefined && (
-                <button type="button" className={`sheet ${styles.kind} ${styles.first}`} onClick={() => open('sight')}>
+                <button type="button" className={`sheet ${styles.kind} ${styles.first}`} onClick={() => open(SIGHT)}>
                     <span className={styles.name}>{t('A line at sight')}</span>{' '}
                     <span className="faint">
                         {line.went === null ? t('New today: nobody has played it yet.') : t('Played today.')}
                     </span>
                 </button>
             )}
-            {GROUPS.map(({ title, kinds }) => {
-                const decks = room.decks.filter((deck) => deck.taskId === null && kinds.includes(deck.kind));
-                if (decks.length === 0) return null;
-                return (
-                    <section key={title} aria-label={title}>
-                        <Title order={2} fz="lg" mt="md" mb={6}>
-                            {title}
-                        </Title>
-                        <div className={styles.kinds}>
-                            {decks.map(({ kind, words }) => (
-                                <button
-                                    key={kind}
-                                    type="button"
-                                    className={`sheet ${styles.kind}`}
-                                    onClick={() => open(kind)}
-                                >
-                                    <span className={styles.name}>{labelOf(kind)}</span>{' '}
-                                    <span className="faint">
-                                        {kind === 'race' && room.best > 0
-                                            ? t('Your best: {{mine}}', { mine: room.best })
-                                            : words}
-                                    </span>
-                                </button>
-                            ))}
-                        </div>
-                    </section>
-                );
-            })}
+            {groupsOf(room).map(({ title, decks }) => (
+                <section key={title} aria-label={title}>
+                    <Title order={2} fz="lg" mt="md" mb={6}>
+                        {title}
+                    </Title>
+                    <div className={styles.kinds}>
+                        {decks.map((deck) => (
+                            <button
+                                key={nameOf(deck)}
+                                type="button"
+                                className={`sheet ${styles.kind}`}
+                                onClick={() => open(nameOf(deck))}
+                            >
+                                <span className={styles.name}>{deck.page ?? labelOf(deck.kind)}</span>{' '}
+                                <span className="faint">
+                                    {deck.kind === 'race' && room.best > 0
+                                        ? t('Your best: {{mine}}', { mine: room.best })
+                                        : deck.words}
+                                </span>
+                            </button>
+                        ))}
+                    </div>
+                </section>
+            ))}
             <MidiChoice midi={midi} />
         </>
     );
 }
 
-/** Whoever wants to hear the MIDI keyboard is told its keys. */
+/** Whoever wants to hear the MIDI keyboard is told its keys, as they go down. */
 function useKeyboard() {
-    const [takers] = useState(() => new Set<(key: number) => void>());
-    const midi = useMidi((keys) => {
-        const [key] = keys;
-        if (key !== undefined) for (const take of takers) take(key);
+    const [takers] = useState(() => new Set<Take>());
+    const midi = useMidi({
+        onKey: (key, at) => {
+            for (const take of takers) take(key, at);
+        },
     });
-    const [listen] = useState(() => (take: (key: number) => void) => {
+    const [listen] = useState(() => (take: Take) => {
         takers.add(take);
         return () => {
             takers.delete(take);

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { t } from '../text';
+import type { FaceProps } from './CardFace';
 import { latency } from './latency';
 import styles from './Practice.module.css';
 import type { Counting } from './sound';
@@ -10,16 +11,12 @@ import type { CardData, Verdict } from './useSession';
 /** How long after the last strike somebody may still tap, in beats. */
 const GRACE = 2;
 
-interface Props {
-    card: CardData;
-    verdict: Verdict | null;
-    answer: (verdict: Verdict, took: number) => void;
-}
+type Props = Pick<FaceProps, 'card' | 'verdict' | 'listen'> & { answer: (verdict: Verdict, took: number) => void };
 
 type State = 'still' | 'counting' | 'silent';
 
-/** A count-in, then a rhythm is tapped: by touch, or by the space key. */
-export function TapPad({ card, verdict, answer }: Props) {
+/** A count-in, then a rhythm is tapped: by touch, by the space key, or on any key of a MIDI keyboard. */
+export function TapPad({ card, verdict, answer, listen }: Props) {
     const { state, start, tap, struck, counted } = useTapping(card, answer);
     const latest = useRef({ start, tap, state });
     latest.current = { start, tap, state };
@@ -33,6 +30,13 @@ export function TapPad({ card, verdict, answer }: Props) {
         window.addEventListener('keydown', press);
         return () => window.removeEventListener('keydown', press);
     }, []);
+    useEffect(() => {
+        if (verdict !== null) return;
+        return listen((_key, at) => {
+            if (latest.current.state === 'counting') latest.current.tap(at);
+            else latest.current.start();
+        });
+    }, [listen, verdict]);
     if (verdict !== null) return null;
     return (
         <>

@@ -1,7 +1,8 @@
-import { Button, Checkbox, Group, MultiSelect, NumberInput, SimpleGrid, Stack, Title } from '@mantine/core';
+import { Button, Checkbox, Group, NumberInput, SimpleGrid, Stack, Title } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
 import { type Api, api, at, choices } from '../api';
 import { Trouble } from '../shared/Notes';
+import { NotesChoice } from '../shared/NotesChoice';
 import { t } from '../text';
 
 type Settings = Api['TrainingSettingsResource'];
@@ -14,22 +15,6 @@ interface Props {
 }
 
 const ALL: Kind[] = choices.DrillKind.map((one) => one.value);
-
-/** White keys of both staves with two ledger lines, from low to high. */
-const NOTES = [
-    { group: t('Treble staff'), items: notesOf('treble', 'A3', 'C6') },
-    { group: t('Bass staff'), items: notesOf('bass', 'C2', 'E4') },
-];
-
-function notesOf(clef: 'treble' | 'bass', from: string, to: string) {
-    const all = [1, 2, 3, 4, 5, 6].flatMap((octave) =>
-        ['C', 'D', 'E', 'F', 'G', 'A', 'B'].map((letter) => letter + octave),
-    );
-    return all.slice(all.indexOf(from), all.indexOf(to) + 1).map((note) => ({
-        value: `${clef}:${note}`,
-        label: clef === 'treble' ? t('{{note}} treble', { note }) : t('{{note}} bass', { note }),
-    }));
-}
 
 /** Kinds, notes and minutes of the practice room, and when a note counts as secure. */
 export function TrainingSettings({ student, settings, saved }: Props) {
@@ -65,15 +50,7 @@ export function TrainingSettings({ student, settings, saved }: Props) {
                         ))}
                     </SimpleGrid>
                 </Checkbox.Group>
-                <MultiSelect
-                    label={t('Notes')}
-                    placeholder={notes.length === 0 ? t('Those of the pages') : ''}
-                    searchable
-                    clearable
-                    value={notes}
-                    onChange={setNotes}
-                    data={NOTES}
-                />
+                <NotesChoice notes={notes} choose={setNotes} none={t('Those of the pages')} />
                 <Limits {...{ minutes, setMinutes, limits, setLimits }} />
                 <Trouble error={save.error} />
                 <Group>

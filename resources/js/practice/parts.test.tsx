@@ -54,6 +54,7 @@ const session = (learning: string[], change: object = {}) => ({
 
 const deckOf = (cards: CardData[], change: Partial<Deck> = {}): Deck => ({
     taskId: null,
+    page: null,
     kind: 'name',
     words: '',
     cards,

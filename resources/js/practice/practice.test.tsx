@@ -54,12 +54,12 @@ function deck(kind: Deck['kind'], cards: Deck['cards'], change: Partial<Deck['se
         enough: { answers: 3, right: 90, within: 3_000, join: 5 },
         ...change,
     };
-    return { taskId: null, kind, words: `About ${kind}.`, cards, sessions: [session] };
+    return { taskId: null, page: null, kind, words: `About ${kind}.`, cards, sessions: [session] };
 }
 
 const NOTES = deck('name', [name('treble:E4', 'E'), name('treble:F4', 'F')]);
 
-function room(decks: Deck[] = [NOTES], change: { task?: number; onEnd?: () => void } = {}) {
+function room(decks: Deck[] = [NOTES], change: { task?: number; onEnd?: (task: number | null) => void } = {}) {
     const saved: Answers[] = [];
     const data = { studentId: 1, student: 'Ida', date: '2031-05-06', minutes: 2, best: 0, decks, lines: [] };
     draw(
@@ -89,6 +89,39 @@ beforeEach(() => {
     vi.spyOn(performance, 'now').mockImplementation(() => now);
 });
 afterEach(() => void vi.restoreAllMocks());
+
+describe('the room', () => {
+    const page = { ...deck('find', [name('treble:E4', 'E')]), page: 'Paper Boats' };
+
+    it('has the notes of pages first, by their titles, and says where one is', async () => {
+        room([NOTES, page]);
+        const before = screen.getByRole('region', { name: 'Before you play' });
+        await userEvent.click(within(before).getByRole('button', { name: 'Paper Boats About find.' }));
+        expect(screen.getByRole('heading', { name: 'Find it: Paper Boats' })).toBeTruthy();
+        await choose('← Practice room');
+        expect(screen.getByRole('region', { name: 'Notes' })).toBeTruthy();
+    });
+
+    it('tells which task a session was for', async () => {
+        const ended: (number | null)[] = [];
+        room(
+            [
+                {
+                    ...NOTES,
+                    taskId: 7,
+                    cards: [name('treble:E4', 'E')],
+                    sessions: [{ ...NOTES.sessions[0]!, seconds: 0 }],
+                },
+            ],
+            {
+                task: 7,
+                onEnd: (task) => ended.push(task),
+            },
+        );
+        await choose('E');
+        await waitFor(() => expect(ended).toEqual([7]), { timeout: 3_000 });
+    });
+});
 
 describe('a session', () => {
     it('says at once that an answer is right, and goes on by itself', async () => {

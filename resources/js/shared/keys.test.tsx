@@ -22,6 +22,18 @@ describe('keys of a screen', () => {
         expect(isTyping(press({}))).toBe(true);
     });
 
+    it('work beside a choice that was made by a press; its own arrows and the space key stay with it', () => {
+        const radio = document.createElement('input');
+        radio.type = 'radio';
+        const at = (key: string) => isTyping(press(null, { target: radio, key }));
+        expect(at('Enter')).toBe(false);
+        expect(at('g')).toBe(false);
+        expect(at('ArrowLeft')).toBe(true);
+        expect(at(' ')).toBe(true);
+        radio.type = 'text';
+        expect(at('g')).toBe(true);
+    });
+
     it('tell an arrow with shift from one without, and leave letters as they are', () => {
         expect(nameOf({ key: 'ArrowRight', shiftKey: true })).toBe('Shift+ArrowRight');
         expect(nameOf({ key: 'ArrowRight', shiftKey: false })).toBe('ArrowRight');

@@ -28,9 +28,13 @@ interface Keys {
 const Context = createContext<Keys | null>(null);
 
 /** Whether a key press belongs to something that is being typed in, or is a browser shortcut. */
-export function isTyping(event: Pick<KeyboardEvent, 'target' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean {
+export function isTyping(event: Pick<KeyboardEvent, 'target' | 'key' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean {
     if (event.ctrlKey || event.metaKey || event.altKey) return true;
     const target = event.target as HTMLElement | null;
+    // What is chosen by arrows or ticked by the space key takes no other key.
+    if (target?.matches?.('input[type="radio"], input[type="checkbox"]')) {
+        return event.key.startsWith('Arrow') || event.key === ' ' || target.closest('[role="dialog"]') !== null;
+    }
     return target?.closest?.('input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"]') != null;
 }
 

@@ -1,5 +1,7 @@
-import { Checkbox, Group, NumberInput, SegmentedControl, Select, Text } from '@mantine/core';
+import { Anchor, Checkbox, Group, NumberInput, SegmentedControl, Select, Text } from '@mantine/core';
+import { Link } from 'react-router';
 import { api, choices } from '../api';
+import { NotesChoice } from '../shared/NotesChoice';
 import { isHere } from '../shared/students';
 import { t } from '../text';
 import type { Wanted } from './useSheet';
@@ -15,39 +17,30 @@ const HARD = [
     { value: '3', label: t('All of it') },
 ];
 
+/** Of most kinds a dozen fill a page; what is long, or asked of one page, less. */
+export const COUNTS: Partial<Record<Wanted['kind'], number>> = {
+    sight: 4,
+    recall: 5,
+    'bar-lines': 6,
+    'page-names': 24,
+    'page-counts': 24,
+};
+
 /** Of what a sheet is made, how many questions, how hard, on which staves. */
 export function SheetForm({ wanted, change }: Props) {
-    const students = api.useQuery('get', '/students');
-    const books = api.useQuery('get', '/books');
     const set = (part: Partial<Wanted>) => change({ ...wanted, ...part });
-    const pieces = (books.data ?? []).flatMap((book) =>
-        book.pages.flatMap((page) => page.pieces.map((piece) => ({ value: String(piece.id), label: piece.title }))),
-    );
     return (
         <>
             <Select
                 label={t('Kind')}
                 allowDeselect={false}
                 value={wanted.kind}
-                onChange={(kind) => kind !== null && set({ kind: kind as Wanted['kind'] })}
+                onChange={(kind) =>
+                    kind !== null && set({ kind: kind as Wanted['kind'], count: COUNTS[kind as Wanted['kind']] ?? 12 })
+                }
                 data={choices.SheetKind}
             />
-            <Select
-                label={t('For a student')}
-                placeholder={t('Nobody in particular')}
-                clearable
-                value={wanted.studentId === null ? null : String(wanted.studentId)}
-                onChange={(id) => set({ studentId: id === null ? null : Number(id) })}
-                data={(students.data ?? []).filter(isHere).map((one) => ({ value: String(one.id), label: one.name }))}
-            />
-            <Select
-                label={t('From a page')}
-                placeholder={t('All notes that are known')}
-                clearable
-                value={wanted.pieceId === null ? null : String(wanted.pieceId)}
-                onChange={(id) => set({ pieceId: id === null ? null : Number(id) })}
-                data={pieces}
-            />
+            <MadeOf wanted={wanted} set={set} />
             <NumberInput
                 label={t('Questions')}
                 min={1}
@@ -77,6 +70,45 @@ export function SheetForm({ wanted, change }: Props) {
                     <Checkbox value="bass" label={t('Bass staff')} />
                 </Group>
             </Checkbox.Group>
+        </>
+    );
+}
+
+/** For whom, of which page, or of which notes. */
+function MadeOf({ wanted, set }: { wanted: Wanted; set: (part: Partial<Wanted>) => void }) {
+    const students = api.useQuery('get', '/students');
+    const books = api.useQuery('get', '/books');
+    const pieces = (books.data ?? []).flatMap((book) =>
+        book.pages.flatMap((page) => page.pieces.map((piece) => ({ value: String(piece.id), label: piece.title }))),
+    );
+    return (
+        <>
+            <Select
+                label={t('For a student')}
+                placeholder={t('Nobody in particular')}
+                clearable
+                value={wanted.studentId === null ? null : String(wanted.studentId)}
+                onChange={(id) => set({ studentId: id === null ? null : Number(id) })}
+                data={(students.data ?? []).filter(isHere).map((one) => ({ value: String(one.id), label: one.name }))}
+            />
+            <Select
+                label={t('From a page')}
+                placeholder={t('All notes that are known')}
+                clearable
+                value={wanted.pieceId === null ? null : String(wanted.pieceId)}
+                onChange={(id) => set({ pieceId: id === null ? null : Number(id) })}
+                data={pieces}
+            />
+            <NotesChoice
+                notes={wanted.notes ?? []}
+                choose={(notes) => set({ notes: notes.length === 0 ? null : notes })}
+                none={t('All that are known')}
+            />
+            {wanted.pieceId !== null && (
+                <Anchor component={Link} to={`/pieces/${wanted.pieceId}/sheet?lens=notes&kind=blank`} size="sm">
+                    {t('Or the page itself, to write or ring on')}
+                </Anchor>
+            )}
         </>
     );
 }

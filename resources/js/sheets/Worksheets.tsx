@@ -2,11 +2,11 @@ import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, keyOf } from '../api';
+import { api, choices, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import { KeptSheets } from './KeptSheets';
-import { SheetForm } from './SheetForm';
+import { COUNTS, SheetForm } from './SheetForm';
 import { SheetItems } from './SheetItems';
 import styles from './Sheets.module.css';
 import { usePreview, type Wanted } from './useSheet';
@@ -14,14 +14,16 @@ import { usePreview, type Wanted } from './useSheet';
 const MOST_SEED = 1_000_000_000;
 const anySeed = () => 1 + Math.floor(Math.random() * (MOST_SEED - 1));
 
+const kindIn = (name: string | null) => choices.SheetKind.find((one) => one.value === name)?.value ?? 'name';
+
 /** Worksheets: made and seen at once, kept, given and marked. */
 export function Worksheets() {
     const [search] = useSearchParams();
     const navigate = useNavigate();
     const client = useQueryClient();
     const [wanted, setWanted] = useState<Wanted>(() => ({
-        kind: 'name',
-        count: 12,
+        kind: kindIn(search.get('kind')),
+        count: COUNTS[kindIn(search.get('kind'))] ?? 12,
         hard: 2,
         clefs: ['treble', 'bass'],
         seed: anySeed(),
@@ -63,23 +65,28 @@ export function Worksheets() {
                     </Group>
                     <Trouble error={keep.error} />
                 </Stack>
-                <section className={`sheet ${styles.preview}`} aria-label={t('How it will be')}>
-                    <Trouble error={error} />
-                    {items === null && error === null && <Waiting what={t('One moment…')} />}
-                    {items?.length === 0 && (
-                        <Text>
-                            {t('There is nothing to make these questions of. Choose other notes or another page.')}
-                        </Text>
-                    )}
-                    {items !== null && items.length > 0 && items.length < wanted.count && (
-                        <Text size="sm" className="faint">
-                            {t('These are all there are: {{count}}.', { count: items.length })}
-                        </Text>
-                    )}
-                    {items !== null && items.length > 0 && <SheetItems items={items} />}
-                </section>
+                <Preview wanted={wanted} items={items} error={error} />
             </div>
             <KeptSheets />
         </Stack>
+    );
+}
+
+/** The sheet as it would be, a moment after the last change. */
+function Preview({ wanted, items, error }: { wanted: Wanted } & ReturnType<typeof usePreview>) {
+    return (
+        <section className={`sheet ${styles.preview}`} aria-label={t('How it will be')}>
+            <Trouble error={error} />
+            {items === null && error === null && <Waiting what={t('One moment…')} />}
+            {items?.length === 0 && (
+                <Text>{t('There is nothing to make these questions of. Choose other notes or another page.')}</Text>
+            )}
+            {items !== null && items.length > 0 && items.length < wanted.count && (
+                <Text size="sm" className="faint">
+                    {t('These are all there are: {{count}}.', { count: items.length })}
+                </Text>
+            )}
+            {items !== null && items.length > 0 && <SheetItems items={items} />}
+        </section>
     );
 }

@@ -31,7 +31,7 @@ const STUDENTS = [
     { id: 3, name: 'Gone', leftOn: '2030-01-01' },
 ];
 
-function open(answers: Parameters<typeof serve>[0] = {}) {
+function open(answers: Parameters<typeof serve>[0] = {}, address = '/worksheets?student=1') {
     const asked = serve({
         'POST /worksheets/preview': () => [item('C'), item('D', { key: 62 })],
         'GET /worksheets': () => [SHEET],
@@ -39,9 +39,30 @@ function open(answers: Parameters<typeof serve>[0] = {}) {
         'GET /books': () => [],
         ...answers,
     });
-    drawRoom('/worksheets', '/worksheets?student=1', <Worksheets />);
+    drawRoom('/worksheets', address, <Worksheets />);
     return asked;
 }
+
+describe('a worksheet of a page or of chosen notes', () => {
+    const last = (asked: ReturnType<typeof open>) => asked.filter((one) => one.method === 'POST').at(-1)?.body;
+
+    it('opens as it was asked for at the desk, with as many questions as its kind has', async () => {
+        const asked = open({}, '/worksheets?kind=recall&piece=7');
+        await waitFor(() => expect(last(asked)).toMatchObject({ kind: 'recall', pieceId: 7, count: 5 }));
+        const page = screen.getByRole('link', { name: 'Or the page itself, to write or ring on' });
+        expect(page.getAttribute('href')).toBe('/pieces/7/sheet?lens=notes&kind=blank');
+        await userEvent.click(screen.getByRole('combobox', { name: 'Kind' }));
+        await userEvent.click(await screen.findByRole('option', { name: 'Lines at sight' }));
+        await waitFor(() => expect(last(asked)).toMatchObject({ kind: 'sight', count: 4 }));
+    });
+
+    it('is made of notes that were chosen', async () => {
+        const asked = open();
+        await userEvent.type(screen.getByRole('combobox', { name: 'Notes' }), 'F3');
+        await userEvent.click(await screen.findByRole('option', { name: 'F3 bass' }));
+        await waitFor(() => expect(last(asked)).toMatchObject({ notes: ['bass:F3'] }));
+    });
+});
 
 describe('a worksheet', () => {
     it('is seen while it is chosen, with what was chosen', async () => {

@@ -11,20 +11,27 @@ function fromInput(input: MIDIInput): MidiSource {
         id: input.id,
         name: input.name ?? t('MIDI keyboard'),
         listen: (listener) => {
-            const take = (event: MIDIMessageEvent) => event.data !== null && listener(event.data);
+            const take = (event: MIDIMessageEvent) => event.data !== null && listener(event.data, event.timeStamp);
             input.addEventListener('midimessage', take as EventListener);
             return () => input.removeEventListener('midimessage', take as EventListener);
         },
     };
 }
 
-/** The MIDI keyboards of this device and the stand-in, and the chords that come from the chosen one. */
-export function useMidi(onChord: (keys: number[]) => void) {
+interface Heard {
+    /** Keys that went down together, a moment after. */
+    onChord?: (keys: number[]) => void;
+    /** Each key as it goes down, and when, in milliseconds of the page's clock. */
+    onKey?: (key: number, at: number) => void;
+}
+
+/** The MIDI keyboards of this device and the stand-in, and what comes from the chosen one. */
+export function useMidi(heard: Heard) {
     const [sources, setSources] = useState<MidiSource[]>([standIn]);
     const [chosen, setChosen] = useState<string | null>(null);
     const [trouble, setTrouble] = useState<string | null>(null);
-    const latest = useRef(onChord);
-    latest.current = onChord;
+    const latest = useRef(heard);
+    latest.current = heard;
 
     /** Asks the browser for the keyboards; it may ask the teacher in turn. */
     const look = async () => {
@@ -57,8 +64,12 @@ export function useMidi(onChord: (keys: number[]) => void) {
     useEffect(() => {
         const source = sources.find((one) => one.id === chosen);
         if (source === undefined) return;
-        const gatherer = new Gatherer((keys) => latest.current(keys));
-        const stop = source.listen((bytes) => gatherer.take(readMessage(bytes)));
+        const gatherer = new Gatherer((keys) => latest.current.onChord?.(keys));
+        const stop = source.listen((bytes, at) => {
+            const struck = readMessage(bytes);
+            gatherer.take(struck);
+            if (struck?.down === true) latest.current.onKey?.(struck.key, at);
+        });
         return () => {
             stop();
             gatherer.stop();

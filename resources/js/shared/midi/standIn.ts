@@ -1,5 +1,5 @@
 import { t } from '../../text';
-import type { MidiSource } from './source';
+import type { MidiListener, MidiSource } from './source';
 
 /** A recorded take: keys that go down together, and how many milliseconds after the start. */
 export interface Take {
@@ -32,9 +32,9 @@ const HELD = 180;
 export class StandIn implements MidiSource {
     readonly id = 'stand-in';
     readonly name = t('Stand-in keyboard');
-    private readonly listeners = new Set<(bytes: ArrayLike<number>) => void>();
+    private readonly listeners = new Set<MidiListener>();
 
-    listen(listener: (bytes: ArrayLike<number>) => void): () => void {
+    listen(listener: MidiListener): () => void {
         this.listeners.add(listener);
         return () => this.listeners.delete(listener);
     }
@@ -49,6 +49,6 @@ export class StandIn implements MidiSource {
     }
 
     private send(bytes: number[]): void {
-        for (const listener of this.listeners) listener(bytes);
+        for (const listener of this.listeners) listener(bytes, performance.now());
     }
 }

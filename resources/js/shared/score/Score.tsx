@@ -1,11 +1,13 @@
 import { useElementSize } from '@mantine/hooks';
 import { memo, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
+import type { Api } from '../../api';
 import { t } from '../../text';
 import { Waiting } from '../Notes';
 import { Newest } from '../newest';
 import { engraveAll } from './engrave';
 import type { Order } from './engraver.worker';
 import { hideNumbersUnderWords, noteAt, type Places, readPlaces } from './places';
+import { SignWords } from './SignWords';
 
 interface Props {
     /** A score, or its printed lines as scores of their own: then only a line that has changed is engraved. */
@@ -26,6 +28,8 @@ interface Props {
     stamp?: string;
     /** Drawn over the music, told where everything stands. */
     overlay?: (places: Places) => ReactNode;
+    /** Signs and words of the page that tell at a touch what they mean. */
+    words?: readonly Api['PageWordResource'][] | undefined;
 }
 
 const NO_ROWS = { above: 0, below: 0 };
@@ -45,12 +49,13 @@ export function Score({
     onNote,
     stamp,
     overlay,
+    words,
 }: Props) {
     const { ref: sizeRef, width } = useElementSize();
     const { holder, drawn, shown, error, places } = useDrawing(
         { music, scale, lines, rows, range, stamp },
         Math.round(width),
-        overlay !== undefined,
+        overlay !== undefined || words !== undefined,
     );
     useLit(holder, lit, drawn);
     return (
@@ -83,6 +88,9 @@ export function Score({
                 </div>
             )}
             {places !== null && overlay?.(places)}
+            {places !== null && words !== undefined && words.length > 0 && (
+                <SignWords words={words} drawing={holder} places={places} />
+            )}
         </div>
     );
 }
