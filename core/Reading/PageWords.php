@@ -29,6 +29,20 @@ final readonly class PageWords
 
     private const HAIRPINS = ['crescendo' => 'getting louder', 'diminuendo' => 'getting softer'];
 
+    /** Where the player goes. */
+    private const WAYS = [
+        'segno' => 'the sign to come back to',
+        'coda' => 'the ending that is jumped to',
+        'To Coda' => 'the second time, jump to the ending',
+        'Fine' => 'the end, when you come here again',
+        'D.C.' => 'go back to the beginning',
+        'D.C. al Fine' => 'go back to the beginning and play to Fine',
+        'D.C. al Coda' => 'go back to the beginning, then jump to the ending',
+        'D.S.' => 'go back to the sign',
+        'D.S. al Fine' => 'go back to the sign and play to Fine',
+        'D.S. al Coda' => 'go back to the sign, then jump to the ending',
+    ];
+
     private const REPEAT = 'play again from the repeat sign before it, or from the beginning';
 
     /** What a sign at a note says: `staccato`, `tie`, `slur`; null where it says nothing to the player. */
@@ -59,6 +73,9 @@ final readonly class PageWords
                         $found[$sign] ??= new PageWord($sign, '', $says);
                     }
                 }
+            }
+            foreach ($measure->navigation as $sign) {
+                $found[$sign->value] ??= new PageWord('word', $sign->value, self::WAYS[$sign->value]);
             }
             if ($measure->repeatEnd) {
                 $found['repeat'] ??= new PageWord('repeat', '', self::REPEAT);

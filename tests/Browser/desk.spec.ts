@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { engraved, expect, signIn, test } from './studio';
+import { engraved, expect, expectAccessible, signIn, test } from './studio';
 
 test.beforeEach(async ({ page }) => signIn(page));
 
@@ -244,4 +244,20 @@ test('on a tablet the findings stand below the music, and nothing is cut off', a
         await page.getByRole('complementary').boundingBox(),
     ];
     expect(pane?.y ?? 0).toBeGreaterThan((music?.y ?? 0) + (music?.height ?? 0));
+});
+
+test('a sign on the page says at a touch what it means, and questions come one by one', async ({ page }) => {
+    await openDesk(page, 'The Old Pump');
+    const loud = page.getByRole('button', { name: 'What does mf say?' }).first();
+    await loud.click();
+    await expect(page.getByText('mf: medium loud')).toBeVisible();
+    await loud.press('Escape');
+    await expect(page.getByText('mf: medium loud')).toBeHidden();
+    await page.getByRole('button', { name: 'Ask about this page' }).click();
+    await page.getByText('One by one').click();
+    await expect(page.getByText('1 of 5')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('2 of 5')).toBeVisible();
+    await expectAccessible(page);
 });

@@ -139,9 +139,9 @@ test('at the lesson the teacher sees what was trained, sets it, and two sides ta
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByText('Your turn')).toBeVisible();
     await expectAccessible(page);
-    const letters = page.getByRole('group', { name: 'Which note is this?' }).getByRole('button');
+    const answers = page.getByRole('group', { name: /^Which .* is this\?$/ }).getByRole('button');
     for (let turn = 0; turn < 20; turn++) {
-        await letters.nth(turn % 7).click();
+        await answers.nth(turn % 2).click();
         await page.getByRole('button', { name: 'Go on' }).click();
     }
     await expect(page.getByText('Both sides are through. Well done together!')).toBeVisible();
@@ -172,4 +172,24 @@ test('a worksheet is made for a student, printed with its answers apart, and mar
     await right.press('Tab');
     await page.reload();
     await expect(page.getByRole('textbox', { name: /^Right answers of Theo B\./ }).first()).toHaveValue('5');
+});
+
+test('lines at sight are printed four on a sheet, rung by how they went, with their letters apart', async ({
+    page,
+}) => {
+    await signIn(page);
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Theo B.' }).click();
+    const student = /\d+/.exec(new URL(page.url()).pathname)?.[0];
+    await page.goto(`/worksheets?student=${student}&kind=sight`);
+    const preview = page.getByRole('region', { name: 'How it will be' });
+    await expect(preview.getByRole('listitem')).toHaveCount(4);
+    await expect(preview.getByRole('img', { name: 'The music of question 4' }).locator('svg').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Keep and print' }).click();
+    await expect(page.getByRole('heading', { name: /^Lines at sight No\. \d+/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: 'The music of question 4' }).locator('svg').first()).toBeVisible();
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
+    const answers = page.locator('[data-answers]').getByRole('listitem');
+    expect(await answers.first().textContent()).toMatch(/^Level \d+\. (Right|Left) hand: [A-G]/);
 });

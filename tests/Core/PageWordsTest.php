@@ -13,6 +13,7 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Meter;
+use Nasturtium\Core\Score\Navigation;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Sign;
@@ -55,4 +56,13 @@ test('dynamics, words and hairpins say what they mean; where both hairpins are t
         ->toBe(['dynamic mf: medium loud', 'word Andante cantabile: andante: at a walking pace; cantabile: in a singing way'])
         ->and(page_words($with($sign(SignKind::Crescendo))))->toBe(['hairpin: getting louder'])
         ->and(page_words($with($sign(SignKind::Crescendo), $sign(SignKind::Dynamic, 'f'), $sign(SignKind::Diminuendo))))->toBe(['dynamic f: loud', 'hairpin: getting louder where it opens, softer where it closes']);
+});
+
+test('where the player goes is said of every sign that sends him elsewhere', function (): void {
+    $piece = ShorthandReader::read("time: 4/4\nR: @c4 q1 2 3 4 | w5")->piece ?? throw new LogicException();
+    foreach (Navigation::cases() as $sign) {
+        $with = $piece->withMeasures([$piece->measures[0], new Measure(...[...array_diff_key(get_object_vars($piece->measures[1]), ['offset' => 1]), 'navigation' => [$sign]])]);
+        expect(page_words($with))->toHaveCount(1)->and(page_words($with)[0])->toStartWith("word {$sign->value}: ");
+    }
+    expect(page_words($with)[0])->toBe('word D.S. al Coda: go back to the sign, then jump to the ending');
 });

@@ -4,8 +4,10 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import type { Api } from '../api';
+import type { Take } from './CardFace';
 import { measured } from './latency';
 import { PracticeRoom } from './PracticeRoom';
+import { TapPad } from './TapPad';
 import { Training } from './Training';
 import type { Answers } from './useSession';
 
@@ -262,6 +264,30 @@ describe('taps', () => {
         const pad = await screen.findByRole('button', { name: /Tap|1|2/ });
         for (const at of [200, 300, 400]) fireEvent(pad, stamped(at));
         await screen.findByText('✓ Steady all the way.');
+        localStorage.removeItem('nasturtium.latency');
+    });
+
+    it('are struck on a MIDI keyboard at the moment its key goes down; the first strike counts in', async () => {
+        localStorage.setItem('nasturtium.latency', '0');
+        const said: string[] = [];
+        let strike: Take = () => undefined;
+        draw(
+            <TapPad
+                card={tap('tap 1')}
+                verdict={null}
+                answer={({ given }) => said.push(given)}
+                listen={(take) => {
+                    strike = take;
+                    return () => undefined;
+                }}
+            />,
+        );
+        await act(async () => strike(60, 0));
+        await screen.findByRole('button', { name: /Tap|1|2/ });
+        await act(async () => {
+            for (const at of [200, 300, 400]) strike(62, at);
+        });
+        await waitFor(() => expect(said).toEqual(['steady']));
         localStorage.removeItem('nasturtium.latency');
     });
 

@@ -35,6 +35,7 @@ export function SignWords({ words, drawing, places }: Props) {
                 opened={open === i}
                 onChange={(on) => setOpen(on ? i : null)}
                 withArrow
+                position="top"
             >
                 <Popover.Target>
                     <button
@@ -49,6 +50,7 @@ export function SignWords({ words, drawing, places }: Props) {
                             height: box.height + 2 * ROOM,
                         }}
                         onClick={() => setOpen(open === i ? null : i)}
+                        onKeyDown={(event) => event.key === 'Escape' && setOpen(null)}
                     />
                 </Popover.Target>
                 <Popover.Dropdown>

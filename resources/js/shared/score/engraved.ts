@@ -4,12 +4,15 @@ import { engraveAll } from './engrave';
 const WIDTH = 1_000;
 const SCALE = 150;
 
+/** Of a printed line over the whole page. */
+export const LINE_WIDTH = 2_600;
+
 /** A few bars as a drawing that can be any size. */
-export async function engraved(music: string): Promise<string> {
+export async function engraved(music: string, width = WIDTH): Promise<string> {
     const bars = music.split('<measure ').length - 1;
     const [svg = ''] = await engraveAll({
         music: [music],
-        width: WIDTH,
+        width,
         scale: SCALE,
         lines: 'free',
         rows: { above: 0, below: 0 },

@@ -46,8 +46,9 @@ const MARKS: Record<string, string> = {
 };
 const REPEAT_DOT = 'E044';
 
-/** Half of what is touched in the middle of a tie or a slur, which go over notes. */
-const MIDDLE = 10;
+/** What is touched of a tie or a slur, which go over notes: the middle of its curve. */
+const MIDDLE = 24;
+const CURVE = 6;
 
 const glyphsOf = (element: Element) =>
     [...element.querySelectorAll('use')].map((use) =>
@@ -80,6 +81,21 @@ function find(words: readonly Word[], sign: { sign: string; text: string } | nul
     return words.find((word) => word.sign === sign.sign && (word.text === '' || sign.text.startsWith(word.text)));
 }
 
+/** Where a curve is farthest from its ends: above them or below. */
+function topOf(curve: Element, box: Box): Box {
+    const [, from = 0, , bend = 0] = /M[\d.-]+[ ,]([\d.-]+) ?C([\d.-]+)[ ,]([\d.-]+)/
+        .exec(curve.querySelector('path')?.getAttribute('d') ?? '')
+        ?.map(Number) ?? [0, 0, 0, 0];
+    const width = Math.min(box.width, MIDDLE);
+    const height = Math.min(box.height, CURVE);
+    return {
+        x: box.x + (box.width - width) / 2,
+        y: bend > from ? box.y + box.height - height : box.y,
+        width,
+        height,
+    };
+}
+
 /** The signs of a drawing that have words, from its first to its last. */
 export function readSigns(drawn: HTMLElement, words: readonly Word[]): Placed[] {
     const corner = drawn.getBoundingClientRect();
@@ -90,11 +106,7 @@ export function readSigns(drawn: HTMLElement, words: readonly Word[]): Placed[] 
         const word = find(words, signOf(element));
         if (word === undefined) return [];
         const at = element.getBoundingClientRect();
-        const middle = at.left + at.width / 2;
-        const isCurve = word.sign === 'tie' || word.sign === 'slur';
-        const [left, width] = isCurve
-            ? [Math.max(at.left, middle - MIDDLE), Math.min(at.width, 2 * MIDDLE)]
-            : [at.left, at.width];
-        return [{ word, box: { x: left - corner.left, y: at.top - corner.top, width, height: at.height } }];
+        const box = { x: at.left - corner.left, y: at.top - corner.top, width: at.width, height: at.height };
+        return [{ word, box: word.sign === 'tie' || word.sign === 'slur' ? topOf(element, box) : box }];
     });
 }
