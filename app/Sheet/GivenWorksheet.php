@@ -20,7 +20,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $right of the questions; null until it is marked
  * @property ?CarbonImmutable $marked_on
  * @property-read Student $student
- * @property-read Worksheet $worksheet
  */
 final class GivenWorksheet extends Model
 {
@@ -32,12 +31,6 @@ final class GivenWorksheet extends Model
     public function student(): BelongsTo
     {
         return $this->belongsTo(Student::class);
-    }
-
-    /** @return BelongsTo<Worksheet, $this> */
-    public function worksheet(): BelongsTo
-    {
-        return $this->belongsTo(Worksheet::class);
     }
 
     /** @return array<string, string> */

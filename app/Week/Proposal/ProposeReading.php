@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Week\Proposal;
 
 use App\Http\English;
-use App\Sheet\GivenWorksheet;
 use App\Student\KnowNotes;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\TaskKind;
 use Nasturtium\Core\Reading\NoteStatus;
+use Nasturtium\Core\Sheet\SheetKind;
 use Nasturtium\Core\Sight\MakeLine;
 use Nasturtium\Core\Sight\SightMaterial;
 use Nasturtium\Core\Words;
@@ -34,11 +36,11 @@ final class ProposeReading
         if ((new MakeLine(SightMaterial::of([], array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null)))->canMake()) {
             $writer->always(TaskKind::Sight, 'A line at sight', 'Look first, then play it once, slowly, without stopping.', self::SIGHT, ['why' => 'new each day, of notes that are known']);
         }
-        $sheets = GivenWorksheet::query()->where('student_id', $week->student_id)->whereNull('right')->with('worksheet')->orderBy('given_on')->orderBy('id');
-        $sheets->limit(self::SHEETS);
-        foreach ($sheets->get() as $given) {
-            $sheet = $given->worksheet;
-            $writer->always(TaskKind::Theory, "Worksheet {$sheet->number}", "{$sheet->kind->label()}: ".Words::counted($sheet->count, 'question').'. Bring it to the lesson.', self::SHEET, ['why' => 'given '.English::shortDay($given->given_on)]);
+        $sheets = DB::table('given_worksheets')->join('worksheets', 'worksheets.id', '=', 'given_worksheets.worksheet_id')->where('student_id', $week->student_id)->whereNull('right')
+            ->orderBy('given_on')->orderBy('given_worksheets.id')->limit(self::SHEETS)->get(['number', 'kind', 'count', 'given_on']);
+        foreach ($sheets as $sheet) {
+            $what = SheetKind::from((string) $sheet->kind)->label().': '.Words::counted((int) $sheet->count, 'question');
+            $writer->always(TaskKind::Theory, "Worksheet {$sheet->number}", "{$what}. Bring it to the lesson.", self::SHEET, ['why' => 'given '.English::shortDay(CarbonImmutable::parse((string) $sheet->given_on))]);
         }
     }
 }
