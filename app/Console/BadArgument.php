@@ -24,4 +24,9 @@ final class BadArgument extends BadInput
     {
         return new self("--{$option} is '{$given}'; it is ".implode(', ', $choices)." or {$last}.");
     }
+
+    public static function noBars(string $given, int $first, int $last): self
+    {
+        return new self("--bars is '{$given}'; the piece has bars {$first} to {$last}, as 3-5 or 4.");
+    }
 }

@@ -19,6 +19,10 @@ use Illuminate\Support\Facades\Http;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Performance\Hearing\Hear;
+use Nasturtium\Core\Performance\Hearing\Trial\InventTake;
+use Nasturtium\Core\Performance\Hearing\Trial\TakeKind;
+use Nasturtium\Core\Performance\Hearing\WrittenMusic;
 use Nasturtium\Core\Practice\Planning\PlanTask;
 use Nasturtium\Core\Practice\Planning\Week;
 use Nasturtium\Core\Practice\Planning\WeekPlanner;
@@ -30,7 +34,7 @@ use Symfony\Component\Process\Process;
 /** Measures the core by length, and the endpoints of a running demo studio against a bare route of the same server. */
 final class BenchCommand extends Command
 {
-    protected $signature = 'nasturtium:bench {--rounds=15 : how often each thing is measured} {--url= : the running application; its own address otherwise} {--only= : core, plan, files or endpoints alone}';
+    protected $signature = 'nasturtium:bench {--rounds=15 : how often each thing is measured} {--url= : the running application; its own address otherwise} {--only= : core, hearing, plan, files or endpoints alone}';
 
     protected $description = 'Measure the breakdown by length, and the endpoints against a bare route';
 
@@ -38,6 +42,9 @@ final class BenchCommand extends Command
 
     /** Bars of a page as beginners have it. */
     private const PAGE = 16;
+
+    /** Bars of a take. */
+    private const TAKES = [16, 64, 256];
 
     private const WEEKS = 60;
 
@@ -55,13 +62,28 @@ final class BenchCommand extends Command
         $rounds = max(3, (int) $this->option('rounds'));
         $this->line("The least of {$rounds} rounds, in milliseconds.");
         $only = $this->option('only');
-        foreach (['core' => $this->core(...), 'plan' => $this->plan(...), 'files' => $this->files(...), 'endpoints' => $this->endpoints(...)] as $name => $measure) {
+        foreach (['core' => $this->core(...), 'hearing' => $this->hearing(...), 'plan' => $this->plan(...), 'files' => $this->files(...), 'endpoints' => $this->endpoints(...)] as $name => $measure) {
             if ($only === null || $only === $name) {
                 $measure($rounds);
             }
         }
 
         return self::SUCCESS;
+    }
+
+    /** A take with faults of all kinds, beside what is written. */
+    private function hearing(int $rounds): void
+    {
+        $this->line('');
+        $this->line(sprintf('%-10s %12s %10s', 'bars', 'a take', 'growth'));
+        $before = null;
+        foreach (self::TAKES as $bars) {
+            $music = WrittenMusic::of($this->tune($bars));
+            $take = InventTake::of($music, TakeKind::Mixed, 1)->taken;
+            $took = $this->least($rounds, static fn () => Hear::take($music, $take), self::processor(...));
+            $this->line(sprintf('%-10d %12.1f %10s   %d notes', $bars, $took, $before === null ? '' : sprintf('x%.1f', $took / $before), count($take)));
+            $before = $took;
+        }
     }
 
     private function core(int $rounds): void

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Performance\Hearing;
+
+/** A take beside what is written (trade 18.1). */
+final readonly class Heard
+{
+    /**
+     * @param  list<HeardNote>  $notes  in play order
+     * @param  list<TakenNote>  $extras
+     * @param  list<array{before: int, milliseconds: int}>  $stalls  hesitations, by the note they come before
+     * @param  list<array{at: int, from: int, to: int}>  $restarts  when, by the notes that would have come and that came
+     * @param  list<array{note: int, milliseconds: int}>  $apart  hands that do not meet, by the first note of the moment
+     * @param  ?int  $tempo  quarters a minute, in thousandths; null where too little was played
+     * @param  ?int  $steady  of a thousand beats, those within a tenth of the beat around them
+     */
+    public function __construct(
+        public WrittenMusic $music,
+        public Source $source,
+        public array $notes,
+        public array $extras,
+        public array $stalls,
+        public array $restarts,
+        public array $apart,
+        public ?int $tempo,
+        public ?int $steady,
+    ) {}
+
+    /** As it is written, once through: what counts for three in a row (trade 18.2). */
+    public function isClean(): bool
+    {
+        $other = array_filter($this->notes, static fn (HeardNote $note): bool => $note->status !== HeardStatus::Right && $note->status !== HeardStatus::Unsure);
+
+        return $this->notes !== [] && $other === [] && $this->extras === [] && $this->stalls === [] && $this->restarts === [];
+    }
+}

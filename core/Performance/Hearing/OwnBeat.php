@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Performance\Hearing;
+
+/**
+ * The student's own beat: when each moment came, and how long a quarter lasts around it, from what was played itself.
+ */
+final readonly class OwnBeat
+{
+    /** Gaps on either side that a quarter is taken from. */
+    private const AROUND = 6;
+
+    /** A gap is taken between moments so far apart, so that a late key does not make the beat. */
+    private const SPANS = [1, 2, 3];
+
+    /** What nobody plays slower or faster, in milliseconds a quarter. */
+    private const SLOWEST = 4_000;
+
+    private const FASTEST = 150;
+
+    private const USUAL = 750;
+
+    /**
+     * @param  array<int, int>  $at  milliseconds, by moment; those that sounded
+     * @param  array<int, int>  $quarters  milliseconds of a quarter, by moment
+     */
+    private function __construct(public array $at, public array $quarters) {}
+
+    /** @param list<TakenNote> $taken */
+    public static function of(WrittenMusic $music, Alignment $alignment, array $taken): self
+    {
+        $at = [];
+        foreach ($music->moments as $m => $moment) {
+            foreach ($moment->notes as $written) {
+                if (isset($alignment->played[$written])) {
+                    $at[$m] = min($at[$m] ?? PHP_INT_MAX, $taken[$alignment->played[$written]]->at);
+                }
+            }
+        }
+
+        return new self($at, self::quartersOf($music, $alignment, $at));
+    }
+
+    /**
+     * A quarter at each note of a take, by the moments that sounded around it.
+     *
+     * @param  list<TakenNote>  $taken
+     * @return list<int>
+     */
+    public function atEach(array $taken): array
+    {
+        $known = [];
+        foreach ($this->at as $moment => $at) {
+            $known[$at] = $this->quarters[$moment];
+        }
+        ksort($known);
+        $times = array_keys($known);
+        $quarters = array_values($known);
+        $each = [];
+        $i = 0;
+        foreach ($taken as $note) {
+            while (isset($times[$i + 1]) && abs($times[$i + 1] - $note->at) <= abs($times[$i] - $note->at)) {
+                $i++;
+            }
+            $each[] = $quarters[$i] ?? 0;
+        }
+
+        return $each;
+    }
+
+    /** The middle of all, in milliseconds a quarter. */
+    public function usual(): int
+    {
+        return self::middle(array_values($this->quarters)) ?? self::USUAL;
+    }
+
+    /**
+     * @param  array<int, int>  $at
+     * @return array<int, int>
+     */
+    private static function quartersOf(WrittenMusic $music, Alignment $alignment, array $at): array
+    {
+        $moments = array_keys($at);
+        $slopes = [];
+        foreach ($moments as $i => $moment) {
+            foreach (self::SPANS as $span) {
+                $next = $moments[$i + $span] ?? null;
+                if ($next === null || $alignment->runs[$next] !== $alignment->runs[$moment]) {
+                    break;
+                }
+                $ticks = $music->moments[$next]->tick - $music->moments[$moment]->tick;
+                $slope = intdiv(($at[$next] - $at[$moment]) * WrittenMusic::QUARTER, $ticks);
+                if ($slope >= self::FASTEST && $slope <= self::SLOWEST) {
+                    $slopes[$i][] = $slope;
+                }
+            }
+        }
+        $all = self::middle(array_merge(...array_values($slopes))) ?? self::USUAL;
+        $quarters = [];
+        foreach ($moments as $i => $moment) {
+            $near = [];
+            for ($k = $i - self::AROUND; $k < $i + self::AROUND; $k++) {
+                array_push($near, ...($slopes[$k] ?? []));
+            }
+            $quarters[$moment] = self::middle($near) ?? $all;
+        }
+
+        return $quarters;
+    }
+
+    /** @param list<int> $of */
+    public static function middle(array $of): ?int
+    {
+        if ($of === []) {
+            return null;
+        }
+        sort($of);
+        $half = intdiv(count($of), 2);
+
+        return count($of) % 2 === 1 ? $of[$half] : intdiv($of[$half - 1] + $of[$half], 2);
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Performance\Hearing\BadTake;
+use Nasturtium\Core\Performance\Hearing\Hear;
+use Nasturtium\Core\Performance\Hearing\Heard;
+use Nasturtium\Core\Performance\Hearing\HeardNote;
+use Nasturtium\Core\Performance\Hearing\ProposedSlip;
+use Nasturtium\Core\Performance\Hearing\ProposeSlips;
+use Nasturtium\Core\Performance\Hearing\Source;
+use Nasturtium\Core\Performance\Hearing\TakeFile;
+use Nasturtium\Core\Performance\Hearing\TakenNote;
+use Nasturtium\Core\Performance\Hearing\Trial\InventTake;
+use Nasturtium\Core\Performance\Hearing\Trial\TakeFigures;
+use Nasturtium\Core\Performance\Hearing\Trial\TakeKind;
+use Nasturtium\Core\Performance\Hearing\WrittenMusic;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Piece;
+
+/*
+ * What is heard in a take, each rule on a tune small enough to be worked out by hand (trade 18.1, 18.2 and 18.3).
+ */
+
+/** A quarter of every tune here lasts so many milliseconds, unless a take says otherwise. */
+const BEAT = 600;
+
+function to_play(string $text = "time: 4/4\ntempo: 100\nR: @c4 q1 2 3 4 | q5 4 3 2 | q1 2 3 4 | w5"): Piece
+{
+    return ShorthandReader::read($text)->piece ?? throw new LogicException('the tune does not read');
+}
+
+/**
+ * The written keys as they are written, from half a second on.
+ *
+ * @param  array<int, ?array<string, int>>  $but  by the index of a written note: what is otherwise (`at`, `off`, `pitch`, added), or null for a key that is left out
+ * @return list<TakenNote>
+ */
+function played(WrittenMusic $music, array $but = [], int $late = 0, int $from = PHP_INT_MAX): array
+{
+    $taken = [];
+    foreach ($music->notes as $i => $note) {
+        if (array_key_exists($i, $but) && $but[$i] === null) {
+            continue;
+        }
+        $change = $but[$i] ?? [];
+        $at = 500 + intdiv($note->tick * BEAT, WrittenMusic::QUARTER) + ($change['at'] ?? 0) + ($i >= $from ? $late : 0);
+        $lasts = intdiv($note->lasts * BEAT, WrittenMusic::QUARTER);
+        $taken[] = new TakenNote($at, $at + intdiv($lasts * 9, 10) + ($change['off'] ?? 0), $note->pitch + ($change['pitch'] ?? 0), sure: $change['sure'] ?? 1_000);
+    }
+
+    return $taken;
+}
+
+/** @return array<int, string> what is not right and in time, by the index of the written note */
+function said(Heard $heard): array
+{
+    $said = array_map(static fn (HeardNote $note): string => trim(($note->status->value === 'right' ? '' : "{$note->status->value} ".($note->status->value === 'wrong' ? $note->played : '')).' '.($note->timing->value === 'ok' ? '' : $note->timing->value).' '.($note->hold->value === 'ok' ? '' : $note->hold->value)), $heard->notes);
+
+    return array_filter($said, static fn (string $one): bool => $one !== '');
+}
+
+/** @return list<string> */
+function slips_of(Heard $heard): array
+{
+    return array_map(static fn (ProposedSlip $slip): string => trim("{$slip->kind->value} {$slip->place} ".($slip->hand->value ?? '')), ProposeSlips::of($heard));
+}
+
+test('a take as it is written is clean, at its tempo and steady', function (): void {
+    $music = WrittenMusic::of(to_play());
+    $heard = Hear::take($music, played($music));
+    expect(said($heard))->toBe([])->and($heard->isClean())->toBeTrue()->and([$heard->tempo, $heard->steady])->toBe([100_000, 1_000])
+        ->and(slips_of($heard))->toBe([])->and(array_map(static fn (HeardNote $note): string => (string) $note->written->at, array_slice($heard->notes, 0, 5)))->toBe(['0', '1', '2', '3', '4'])
+        // In any order, and at any tempo.
+        ->and(Hear::take($music, array_reverse(played($music)))->isClean())->toBeTrue();
+});
+
+test('a key beside the right one is wrong, up to four half steps; farther away it is one missed and one too many', function (): void {
+    $music = WrittenMusic::of(to_play());
+    expect(said(Hear::take($music, played($music, [5 => ['pitch' => 4]]))))->toBe([5 => 'wrong 69'])
+        ->and(said($far = Hear::take($music, played($music, [5 => ['pitch' => 6]]))))->toBe([5 => 'missed'])
+        ->and(array_column($far->extras, 'pitch'))->toBe([71])->and($far->isClean())->toBeFalse();
+});
+
+test('a missed key is missed, and one too many is too many', function (): void {
+    $music = WrittenMusic::of(to_play());
+    expect(said(Hear::take($music, played($music, [3 => null]))))->toBe([3 => 'missed']);
+    $heard = Hear::take($music, [...played($music), new TakenNote(1_900, 1_980, 70)]);
+    expect(said($heard))->toBe([])->and(array_column($heard->extras, 'at', 'pitch'))->toBe([70 => 1_900]);
+});
+
+test('a hesitation of a second is a stall, told before the note that came late; one of less is none', function (int $by, array $stalls): void {
+    $music = WrittenMusic::of(to_play());
+    $heard = Hear::take($music, played($music, late: $by, from: 6));
+    expect(array_column($heard->stalls, 'before'))->toBe($stalls)->and(said($heard))->toBe([]);
+})->with(['a second' => [1_000, [6]], 'less' => [800, []]]);
+
+test('who goes back to a bar has begun again; what was played last counts', function (): void {
+    $music = WrittenMusic::of(to_play());
+    $first = played($music, [6 => ['pitch' => 1]]);
+    $taken = array_slice($first, 0, 7);
+    foreach (array_slice(played($music), 4) as $note) {
+        $taken[] = new TakenNote($note->at + 4_000, $note->off + 4_000, $note->pitch);
+    }
+    $heard = Hear::take($music, $taken);
+    expect(said($heard))->toBe([])->and($heard->extras)->toBe([])->and($heard->stalls)->toBe([])
+        ->and($heard->restarts)->toBe([['at' => 500 + 4 * BEAT + 4_000, 'from' => 6, 'to' => 4]])->and($heard->isClean())->toBeFalse();
+});
+
+test('a repeat that was left out is skipped and proposed; a piece that was not played to its end is not missed', function (): void {
+    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 :| q1 3 5 3 | w1"));
+    expect($music->order)->toBe([0, 1, 0, 1, 2, 3]);
+    $all = played($music);
+    $left = array_map(static fn (TakenNote $note): TakenNote => new TakenNote($note->at - 8 * BEAT, $note->off - 8 * BEAT, $note->pitch), array_slice($all, 16));
+    $heard = Hear::take($music, [...array_slice($all, 0, 8), ...$left]);
+    expect(said($heard))->toBe(array_fill(8, 8, 'skipped'))->and(slips_of($heard))->toBe(['repeat-missed 1.1'])
+        ->and(said(Hear::take($music, array_slice($all, 0, 12))))->toBe(array_fill(12, 9, 'skipped'))->and(said(Hear::take($music, array_slice($all, 0, 20))))->toBe([20 => 'missed']);
+});
+
+test('one hand alone is understood; a range of bars and a hand can be asked for', function (): void {
+    $piece = to_play("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 h5 3 | h1 3 | h5 1");
+    $both = WrittenMusic::of($piece);
+    $right = array_values(array_filter(played($both), static fn (TakenNote $note): bool => $note->pitch >= 60));
+    expect(array_values(array_unique(said(Hear::take($both, $right)))))->toBe(['skipped'])->and(said(Hear::take($both, $right)))->toHaveCount(6)
+        ->and(array_column(WrittenMusic::of($piece, [1, 1])->notes, 'pitch'))->toBe([55, 67, 52, 64])->and(array_column(WrittenMusic::of($piece, null, Hand::Left)->notes, 'pitch'))->toBe([48, 52, 55, 52, 48, 55]);
+});
+
+test('hands are apart over 80 milliseconds', function (int $by, array $apart): void {
+    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | w1\nL: @5=c3 w5 | w1 | w5"));
+    $left = array_keys(array_filter($music->notes, static fn ($note): bool => $note->hand === Hand::Left));
+    expect(Hear::take($music, played($music, [$left[1] => ['at' => $by]]))->apart)->toBe($apart);
+})->with(['80' => [80, []], '81' => [81, [['note' => 5, 'milliseconds' => 81]]]]);
+
+test('early and late is 0.3 of the gap to the neighbour, short under 0.47 and long over 1.5 of what is written', function (array $change, array $says): void {
+    $music = WrittenMusic::of(to_play());
+    expect(said(Hear::take($music, played($music, [6 => $change]))))->toBe($says);
+})->with([
+    'late' => [['at' => 180], [6 => 'late']], 'early' => [['at' => -180], [6 => 'early']], 'not late' => [['at' => 170], []], 'not early' => [['at' => -170], []],
+    // A quarter of 600 is held 540 as it is played here.
+    'short' => [['off' => -260], [6 => 'short']], 'not short' => [['off' => -258], []], 'long' => [['off' => 361], [6 => 'long']], 'not long' => [['off' => 360], []],
+]);
+
+test('a key that is tied on is one key, and a chord may be struck in any order', function (): void {
+    $tied = WrittenMusic::of(to_play("time: 4/4\nR: @c4 w1~ | h1 q2 3"));
+    expect(array_map(static fn ($note): int => intdiv($note->lasts, WrittenMusic::QUARTER), $tied->notes))->toBe([6, 1, 1]);
+    $chords = WrittenMusic::of(to_play("time: 4/4\nR: @c4 h(135) (24) | w(135)"));
+    expect(said(Hear::take($chords, played($chords, [0 => ['at' => 90], 1 => ['at' => 40]]))))->toBe([])
+        ->and(said(Hear::take($chords, played($chords, [1 => ['pitch' => 1]]))))->toBe([1 => 'wrong 65']);
+});
+
+test('by the microphone a weak note is believed where it is written, a covered one is unsure, and no lengths are told', function (): void {
+    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 w5 | w5 | w5"));
+    $c = array_keys(array_filter($music->notes, static fn ($note): bool => $note->pitch === 60))[0];
+    $weak = Hear::take($music, [...played($music, [3 => ['sure' => 30, 'off' => -400]]), new TakenNote(1_900, 1_950, 71, sure: 490)], Source::Microphone);
+    expect(said($weak))->toBe([])->and($weak->extras)->toBe([])
+        // An octave above a key that sounds at once.
+        ->and(said(Hear::take($music, played($music, [$c => null]), Source::Microphone)))->toBe([$c => 'unsure'])->and(said(Hear::take($music, played($music, [$c => null]))))->toBe([$c => 'missed'])
+        ->and(said(Hear::take($music, played($music, [3 => ['pitch' => 1, 'sure' => 700]]), Source::Microphone)))->toBe([3 => 'unsure'])
+        ->and(said(Hear::take($music, played($music, [3 => ['pitch' => 1, 'sure' => 900]]), Source::Microphone)))->toBe([3 => 'wrong 65']);
+});
+
+test('what goes wrong is proposed by the table of slips', function (string $text, array $change, array $slips, int $late = 0, int $from = PHP_INT_MAX): void {
+    $music = WrittenMusic::of(to_play($text));
+    expect(slips_of(Hear::take($music, played($music, $change, $late, $from))))->toBe($slips);
+})->with([
+    'a wrong key' => ["time: 4/4\nR: @c4 q1 2 3 4 | w5", [2 => ['pitch' => 1]], ['wrong-note 1.3 R']],
+    'a hand that drifted' => ["time: 4/4\nR: @c4 q1 2 3 2 | q3 4 5 3 | w1", [1 => ['pitch' => -2], 2 => ['pitch' => -2], 3 => ['pitch' => -2]], ['wrong-finger 1.2 R']],
+    'a left hand read the wrong way' => ["time: 4/4\nL: @5=c3 q3 4 3 4 | w3", [1 => ['pitch' => 4]], ['read-backwards 1.2 L']],
+    'a leap that was missed' => ["time: 4/4\nR: @c4 q1 2 @g5 1 2 | w1", [2 => ['pitch' => -2]], ['leap-missed 1.3 R']],
+    'a rest that was skipped' => ["time: 4/4\nR: @c4 q1 r 2 3 | q1 2 3 4 | w5", [1 => ['at' => -400]], ['cut-short 1.3 R']],
+    'a half note let go' => ["time: 4/4\nR: @c4 q1 2 h3 | q1 2 3 4 | w5", [2 => ['off' => -900]], ['cut-short 1.3 R']],
+    'a stall' => ["time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | w1", [], ['beat-lost 2.2'], 1_500, 5],
+    'a stall at the line turn' => ["time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2\nR: q1 2 3 4 | w5", [], ['line-turn-stall 3.1'], 1_500, 8],
+    'hands that do not meet' => ["time: 4/4\nR: @c4 h1 3 | q5 4 3 2 | w1\nL: @5=c3 h5 3 | w1 | w5", [0 => ['at' => -190]], ['hands-do-not-meet 1.1']],
+]);
+
+test('a take that is none is refused with the place', function (string $json, string $says): void {
+    expect(static fn () => TakeFile::read($json))->toThrow(BadTake::class, $says);
+})->with([
+    ['{', 'A take is JSON: Syntax error.'], ['[]', 'A take is {"notes": '], ['{"notes": {"t": 1}}', 'A take is {"notes": '], ['{"notes": [7]}', 'A take is {"notes": '],
+    ['{"notes": [{"t": 1, "pitch": 60}, {"t": -1, "pitch": 60}]}', "Note 2 of the take has no 't' that is seconds from 0 to 3600."],
+    ['{"notes": [{"t": 1, "pitch": 60.5}]}', "Note 1 of the take has no 'pitch' that is a whole number from 0 to 127."],
+    ['{"notes": [{"t": 1, "pitch": 128}]}', "Note 1 of the take has no 'pitch'"], ['{"notes": [{"t": "1", "pitch": 60}]}', "Note 1 of the take has no 't'"],
+    ['{"notes": [{"t": 2, "off": 1, "pitch": 60}]}', "Note 1 of the take has an 'off' before its 't'."], ['{"notes": [{"t": 1, "pitch": 60, "p": 2}]}', "no 'p' that is from 0 to 1"],
+]);
+
+test('nothing played is nothing heard', function (): void {
+    $music = WrittenMusic::of(to_play());
+    $heard = Hear::take($music, []);
+    expect(array_unique(said($heard)))->toBe(['skipped'])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, false])->and(slips_of($heard))->toBe([])
+        // Of music without a note nothing can be wrong.
+        ->and(Hear::take(WrittenMusic::of(to_play("time: 4/4\nR: @c4 w r | r"), [0, 0]), [new TakenNote(0, 100, 60)])->extras)->toHaveCount(1);
+});
+
+test('invented takes are heard as they were made', function (TakeKind $kind, int $faults, int $restarts): void {
+    $music = WrittenMusic::of(to_play("time: 4/4\ntempo: 90\nR: @c4 q1 2 3 4 | h5 3 | q5 4 3 2 | h1 3 :| q3 3 4 5 | h4 2 | q2 3 4 2 | w1\nL: @5=c3 w5 | h1 3 | w5 | w1 :| h5 3 | w1 | h1 3 | w5"));
+    $figures = new TakeFigures();
+    for ($seed = 1; $seed <= 12; $seed++) {
+        $take = InventTake::of($music, $kind, $seed);
+        $figures->add($take, Hear::take($music, $take->taken));
+    }
+    expect($figures->takes)->toBe(12)->and($figures->f1('wrong', 'missed', 'extra'))->toBeGreaterThanOrEqual($faults)->and($figures->f1('restart'))->toBeGreaterThanOrEqual($restarts)->and($figures->f1('right'))->toBeGreaterThanOrEqual(985);
+})->with([
+    [TakeKind::Clean, 1_000, 1_000], [TakeKind::Wrong, 990, 1_000], [TakeKind::Missed, 990, 1_000], [TakeKind::Extra, 990, 1_000], [TakeKind::Stall, 1_000, 1_000], [TakeKind::Restart, 0, 850],
+    [TakeKind::RepeatLeftOut, 1_000, 1_000], [TakeKind::OneHand, 1_000, 1_000], [TakeKind::Fast, 1_000, 1_000], [TakeKind::Mixed, 930, 0], [TakeKind::Rough, 850, 0],
+]);
