@@ -43,6 +43,7 @@ use App\Lesson\SlipController;
 use App\Lesson\Timetable\CalendarController;
 use App\Lesson\Timetable\CalendarFeed;
 use App\Lesson\Timetable\HolidayController;
+use App\Listening\TakeController;
 use App\Page\Book;
 use App\Page\BookArchiveController;
 use App\Page\BookContentsController;
@@ -265,6 +266,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('sight', [RoomController::class, 'sightFromHome'])->can('home', Practice::class);
         Route::put('word', [WordController::class, 'update'])->can('home', Practice::class);
         Route::get('tasks/{task}', [HomeController::class, 'music'])->can('practise', 'task');
+        Route::put('tasks/{task}/takes', [TakeController::class, 'store'])->can('practise', 'task');
         Route::put('tasks/{task}/practice', [PracticeController::class, 'update'])->withTrashed()->can('practise', 'task');
         Route::delete('tasks/{task}/practice/{date}', [PracticeController::class, 'destroy'])->withTrashed()->can('practise', 'task');
     });

@@ -23,6 +23,9 @@ use Nasturtium\Core\Path\Petal;
 use Nasturtium\Core\Path\StageKind;
 use Nasturtium\Core\Pattern\ChunkKind;
 use Nasturtium\Core\Pattern\Verdict;
+use Nasturtium\Core\Performance\Hearing\BadTake;
+use Nasturtium\Core\Performance\Hearing\Source;
+use Nasturtium\Core\Performance\Hearing\TakeFile;
 use Nasturtium\Core\Practice\Attendance;
 use Nasturtium\Core\Practice\Calendar\LessonState;
 use Nasturtium\Core\Practice\Enough;
@@ -94,6 +97,10 @@ final class Columns
             'drill_answers' => [
                 ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^'.DrillAnswer::NOTE.'$/D', 'a note, as treble:C4')->orNull(),
                 'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
+            ],
+            'takes' => [
+                ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'client_key' => Column::key(), 'first' => Column::whole(0, Limits::MEASURES), 'last' => Column::whole(0, Limits::MEASURES), 'source' => Column::oneOf(Source::class),
+                'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)),
             ],
             'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::read(self::line(...)), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
             'worksheets' => [...$own, 'number' => Column::whole(1, 1_000_000), 'kind' => Column::oneOf(SheetKind::class), 'count' => Column::whole(1, 99), 'hard' => Column::whole(1, 9), 'clefs' => Column::text(20, 1), 'seed' => Column::whole(1, 4_294_967_295), 'items' => Column::read(self::sheet(...)), ...$times],
@@ -204,6 +211,12 @@ final class Columns
     private static function line(string $text): string
     {
         return strlen($text) <= 4_000 && ShorthandReader::read($text)->piece !== null ? $text : throw BadBackup::noLineAtSight();
+    }
+
+    /** @throws BadInput */
+    private static function take(string $json): string
+    {
+        return TakeFile::read($json) === [] ? throw BadTake::noNotes() : $json;
     }
 
     /** As they are chosen for a student, or drilled in a remedy. */

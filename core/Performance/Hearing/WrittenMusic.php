@@ -90,7 +90,7 @@ final readonly class WrittenMusic
                         $notes[$held[$name]] = self::longer($notes[$held[$name]], $lasts);
                     } else {
                         $held[$name] = count($notes);
-                        $notes[] = new WrittenNote($at, self::ticks($at), $lasts, $key, $event->hand, $piece->place($event), $index, $bar, $rests[$event->hand->value] ?? false);
+                        $notes[] = new WrittenNote($event->id, $at, self::ticks($at), $lasts, $key, $event->hand, $piece->place($event), $index, $bar, $rests[$event->hand->value] ?? false);
                     }
                     if (! $tied[1]) {
                         unset($held[$name]);
@@ -117,7 +117,7 @@ final readonly class WrittenMusic
 
     private static function longer(WrittenNote $note, int $by): WrittenNote
     {
-        return new WrittenNote($note->at, $note->tick, $note->lasts + $by, $note->pitch, $note->hand, $note->place, $note->measure, $note->bar, $note->afterRest);
+        return new WrittenNote($note->event, $note->at, $note->tick, $note->lasts + $by, $note->pitch, $note->hand, $note->place, $note->measure, $note->bar, $note->afterRest);
     }
 
     private static function ticks(Fraction $quarters): int

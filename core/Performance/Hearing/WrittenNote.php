@@ -12,6 +12,7 @@ use Nasturtium\Core\Score\Place;
 final readonly class WrittenNote
 {
     /**
+     * @param  string  $event  that it belongs to
      * @param  Fraction  $at  quarters from the beginning of the play order
      * @param  int  $tick  the same in WrittenMusic::QUARTER parts
      * @param  int  $lasts  so many of them
@@ -21,6 +22,7 @@ final readonly class WrittenNote
      * @param  bool  $afterRest  its hand rests right before it
      */
     public function __construct(
+        public string $event,
         public Fraction $at,
         public int $tick,
         public int $lasts,

@@ -50,7 +50,7 @@ export function Home() {
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
     const [room, setRoom] = useState<'all' | number | null>(null);
-    const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell } = useHome(token, child);
+    const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     useEngravings(useQuery({ ...roomOf(token, child), enabled: week !== undefined }).data, today);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
@@ -73,6 +73,7 @@ export function Home() {
                     key={task.id}
                     token={token}
                     task={task}
+                    hear={(body) => hear(task.id, body)}
                     done={isDone(task, date)}
                     day={away}
                     when={whenOf(away, date)}

@@ -6,6 +6,9 @@ import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { t } from '../text';
 import styles from './HomeMusic.module.css';
+import { Listen } from './Listen';
+import type { TakeHeard } from './useHome';
+import type { Hear } from './useListening';
 
 type Lens = 'bare' | 'fingers' | 'counts' | 'name';
 
@@ -21,34 +24,31 @@ interface Props {
     music: Api['HomeMusicResource'];
     tempo: number;
     setTempo: (tempo: number) => void;
+    /** Judges what is played; null where nothing is listened to. */
+    hear: Hear | null;
 }
 
 /** The bars of a task, with what is to be seen at the notes, and how they sound: first the beat alone, then to compare. */
-export function HomeMusic({ task, music, tempo, setTempo }: Props) {
+export function HomeMusic({ task, music, tempo, setTempo, hear }: Props) {
     const [part, setPart] = useState(0);
     const [lens, setLens] = useState<Lens>('bare');
     const [lit, setLit] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
-    const marks = useMemo(() => marksFor(music.notes, lens), [music.notes, lens]);
+    const [heard, setHeard] = useState<TakeHeard | null>(null);
+    const marks = useMemo(() => [...marksFor(music.notes, lens), ...marksOf(heard)], [music.notes, lens, heard]);
     const shown = music.parts[part];
     if (shown === undefined || music.music === null) return null;
-    const rows = { above: lens === 'fingers' ? 1 : 0, below: lens === 'counts' || lens === 'name' ? 1 : 0 };
+    const rows = {
+        above: lens === 'fingers' || heard !== null ? 1 : 0,
+        below: lens === 'counts' || lens === 'name' ? 1 : 0,
+    };
     return (
         <>
-            {music.parts.length > 1 && (
-                <SegmentedControl
-                    fullWidth
-                    aria-label={t('Which bars')}
-                    value={String(part)}
-                    onChange={(value) => setPart(Number(value))}
-                    data={music.parts.map((one, i) => ({ value: String(i), label: one.bars.label }))}
-                />
-            )}
-            <SegmentedControl
-                fullWidth
-                aria-label={t('At the notes')}
-                value={lens}
-                onChange={(value) => setLens(value as Lens)}
-                data={LENSES}
+            <WhatIsShown
+                {...{ music, part, lens, setLens }}
+                setPart={(next) => {
+                    setPart(next);
+                    setHeard(null);
+                }}
             />
             <div className={`sheet ${styles.music}`}>
                 <Score
@@ -75,8 +75,59 @@ export function HomeMusic({ task, music, tempo, setTempo }: Props) {
                 onLit={setLit}
                 large
             />
+            {hear !== null && (
+                <Listen
+                    key={`listen ${part}`}
+                    {...{ part, hear, heard }}
+                    sounds={shown.playback.sounds.filter((sound) => task.hand === null || sound.hand === task.hand)}
+                    told={setHeard}
+                />
+            )}
         </>
     );
+}
+
+interface ShownProps {
+    music: Props['music'];
+    part: number;
+    setPart: (part: number) => void;
+    lens: Lens;
+    setLens: (lens: Lens) => void;
+}
+
+/** Which bars, and what stands at their notes. */
+function WhatIsShown({ music, part, setPart, lens, setLens }: ShownProps) {
+    return (
+        <>
+            {music.parts.length > 1 && (
+                <SegmentedControl
+                    fullWidth
+                    aria-label={t('Which bars')}
+                    value={String(part)}
+                    onChange={(value) => setPart(Number(value))}
+                    data={music.parts.map((one, i) => ({ value: String(i), label: one.bars.label }))}
+                />
+            )}
+            <SegmentedControl
+                fullWidth
+                aria-label={t('At the notes')}
+                value={lens}
+                onChange={(value) => setLens(value as Lens)}
+                data={LENSES}
+            />
+        </>
+    );
+}
+
+/** Keys that were another one, and keys that were missed, as two shapes over their notes. */
+function marksOf(heard: TakeHeard | null): NoteMark[] {
+    return (heard?.notes ?? []).map((note) => ({
+        id: note.id,
+        hand: note.hand,
+        from: undefined,
+        row: 'above',
+        texts: [note.status === 'missed' ? '○' : '×'],
+    }));
 }
 
 /** What a lens writes at each note; the counts are below, as they are said. */

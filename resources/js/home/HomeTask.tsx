@@ -13,12 +13,15 @@ import type { Tick } from './outbox';
 import { Sign } from './Sign';
 import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
+import type { Hear } from './useListening';
 import { useTimeSpent } from './useTimeSpent';
 
 interface Props {
     token: string;
     task: HomeTaskData;
     done: boolean;
+    /** Judges a take; null where there is no connection. */
+    hear: Hear;
     /** Days from today: what is to come can be looked at, what was yesterday filled in. */
     day: number;
     /** `yesterday`, or `on Monday`. */
@@ -32,8 +35,11 @@ interface Props {
     back: ReactNode;
 }
 
+/** What is played, and can be listened to. */
+const PLAYED: HomeTaskData['sign'][] = ['hand', 'hands', 'through', 'climb', 'again', 'show'];
+
 /** One task: its bars, how they sound, and the tick. */
-export function HomeTask({ token, task, done, day, when, longestPause, tick, untick, drill, back }: Props) {
+export function HomeTask({ token, task, done, hear, day, when, longestPause, tick, untick, drill, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
     const spent = useTimeSpent(longestPause);
@@ -47,20 +53,7 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
                     {task.tempo !== null && `, ${tempoWords(task.tempo)}`}
                 </Text>
             </Group>
-            <div>
-                <Title order={1} fz={28}>
-                    {task.title}
-                </Title>
-                {task.piece !== null && (
-                    <Text fz="lg">
-                        {task.piece} {task.page && <span className="faint">{task.page}</span>}
-                    </Text>
-                )}
-            </div>
-            <Group gap="md" wrap="nowrap" align="center">
-                <Sign sign={task.sign} size={48} />
-                <Text fz="lg">{task.instruction}</Text>
-            </Group>
+            <WhatToDo task={task} />
             <ReadAloud words={`${task.title}. ${task.instruction}`} />
             {drill !== null && day <= 0 && (
                 <Button size="xl" onClick={drill}>
@@ -69,7 +62,13 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
             )}
             {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}
             <Trouble error={music.error} again={() => music.refetch()} />
-            {music.data !== undefined && <HomeMusic task={task} music={music.data} tempo={tempo} setTempo={setTempo} />}
+            {music.data !== undefined && (
+                <HomeMusic
+                    {...{ task, tempo, setTempo }}
+                    music={music.data}
+                    hear={day <= 0 && PLAYED.includes(task.sign) ? hear : null}
+                />
+            )}
             <Remember questions={music.data?.questions ?? []} />
             {day > 0 ? (
                 <Text className="sheet">{t('To look at already. It can be ticked when its day has come.')}</Text>
@@ -91,6 +90,27 @@ export function HomeTask({ token, task, done, day, when, longestPause, tick, unt
                 </section>
             )}
         </Stack>
+    );
+}
+
+function WhatToDo({ task }: { task: HomeTaskData }) {
+    return (
+        <>
+            <div>
+                <Title order={1} fz={28}>
+                    {task.title}
+                </Title>
+                {task.piece !== null && (
+                    <Text fz="lg">
+                        {task.piece} {task.page && <span className="faint">{task.page}</span>}
+                    </Text>
+                )}
+            </div>
+            <Group gap="md" wrap="nowrap" align="center">
+                <Sign sign={task.sign} size={48} />
+                <Text fz="lg">{task.instruction}</Text>
+            </Group>
+        </>
     );
 }
 

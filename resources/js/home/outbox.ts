@@ -1,3 +1,4 @@
+import type { Api } from '../api';
 import type { Answers } from '../practice/useSession';
 
 /** A tick that waits to be sent. Its key makes sure that it counts once, however often it is sent. */
@@ -43,7 +44,13 @@ export interface Sighted {
     went: 'clean' | 'nearly' | 'hard';
 }
 
-export type Unsent = Tick | TakenBack | Word | Answered | Sighted;
+/** What was played for a task, as notes. */
+export interface Taken {
+    clientKey: string;
+    take: { taskId: number; body: Api['TakeRequest'] };
+}
+
+export type Unsent = Tick | TakenBack | Word | Answered | Sighted | Taken;
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
@@ -52,11 +59,13 @@ const name = (token: string) => `nasturtium.ticks.${token.slice(0, 12)}`;
 export const isTick = (one: Unsent): one is Tick => 'feeling' in one;
 export const isAnswered = (one: Unsent): one is Answered => 'answers' in one;
 export const isSighted = (one: Unsent): one is Sighted => 'went' in one;
+export const isTaken = (one: Unsent): one is Taken => 'take' in one;
 export const isWord = (one: Unsent): one is Word => 'words' in one;
 
 /** What only one of can wait: a task on a day, a child’s word of a day, a session’s answers. */
 function placeOf(one: Unsent): string {
     if (isAnswered(one)) return `session ${one.session}`;
+    if (isTaken(one)) return `take ${one.clientKey}`;
     if (isSighted(one)) return `sight ${one.studentId} ${one.date}`;
     return isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`;
 }

@@ -51,6 +51,7 @@ function home(done = false, answers: Parameters<typeof serve>[0] = {}, day = 0) 
     const untick = { times: 0 };
     draw(
         <HomeTask
+            hear={() => Promise.resolve(null)}
             token="abc"
             task={TASK}
             done={done}

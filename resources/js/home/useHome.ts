@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { type Api, ask, at, authorized, deferred } from '../api';
+import { type Api, ApiError, ask, at, authorized, deferred } from '../api';
 import type { Answers } from '../practice/useSession';
 import { sent, useResend } from '../shared/resend';
 import { speak } from '../text';
@@ -10,6 +10,7 @@ import {
     isAnswered,
     isDoneWith,
     isSighted,
+    isTaken,
     isTick,
     isWord,
     post,
@@ -21,6 +22,7 @@ import {
 import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
+export type TakeHeard = Api['TakeHeardResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
 
 const nameOf = (token: string, child: number | null) => `nasturtium.week.${token.slice(0, 12)}.${child ?? ''}`;
@@ -47,6 +49,9 @@ function requestOf(one: Unsent) {
     if (isSighted(one)) {
         const { clientKey: _, ...body } = one;
         return deferred('put', '/home/sight', { body });
+    }
+    if (isTaken(one)) {
+        return deferred('put', '/home/tasks/{task}/takes', { ...at({ task: one.take.taskId }), body: one.take.body });
     }
     const { taskId: task, date } = one;
     if (!isTick(one)) return deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date }));
@@ -86,6 +91,20 @@ export function useHome(token: string, child: number | null) {
     const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
     const tell = (studentId: number, date: string, went: Sighted['went']) =>
         put({ studentId, date, went, clientKey: crypto.randomUUID() });
+    /** Judged at once where there is a connection; else it waits, and nothing is told. */
+    const hear = async (taskId: number, body: Api['TakeRequest']): Promise<TakeHeard | null> => {
+        try {
+            return await ask('put', '/home/tasks/{task}/takes', {
+                ...at({ task: taskId }),
+                body,
+                ...authorized(token),
+            });
+        } catch (error) {
+            if (error instanceof ApiError) throw error;
+            put({ clientKey: body.clientKey, take: { taskId, body } });
+            return null;
+        }
+    };
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
@@ -99,7 +118,7 @@ export function useHome(token: string, child: number | null) {
             date,
             task.practices.some((practice) => practice.date === date),
         );
-    return { home, week, today, kept, refused, tick, untick, isDone, word, save, tell };
+    return { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear };
 }
 
 /** What waits to be sent, and is sent as soon as it can be. */

@@ -23,6 +23,8 @@ interface Heard {
     onChord?: (keys: number[]) => void;
     /** Each key as it goes down, and when, in milliseconds of the page's clock. */
     onKey?: (key: number, at: number) => void;
+    /** Each key as it is let go. */
+    onUp?: (key: number, at: number) => void;
 }
 
 /** The MIDI keyboards of this device and the stand-in, and what comes from the chosen one. */
@@ -69,6 +71,7 @@ export function useMidi(heard: Heard) {
             const struck = readMessage(bytes);
             gatherer.take(struck);
             if (struck?.down === true) latest.current.onKey?.(struck.key, at);
+            if (struck?.down === false) latest.current.onUp?.(struck.key, at);
         });
         return () => {
             stop();

@@ -4,7 +4,7 @@ import type { MidiListener, MidiSource } from './source';
 /** A recorded take: keys that go down together, and how many milliseconds after the start. */
 export interface Take {
     name: string;
-    strikes: { at: number; keys: number[] }[];
+    strikes: { at: number; keys: number[] /** How long they are held; else a moment. */; held?: number }[];
 }
 
 const evenly = (keys: number[][], every: number) => keys.map((together, i) => ({ at: i * every, keys: together }));
@@ -40,10 +40,10 @@ export class StandIn implements MidiSource {
     }
 
     play(take: Take): void {
-        for (const { at, keys } of take.strikes) {
+        for (const { at, keys, held = HELD } of take.strikes) {
             for (const key of keys) {
                 setTimeout(() => this.send([0x90, key, 80]), at);
-                setTimeout(() => this.send([0x80, key, 0]), at + HELD);
+                setTimeout(() => this.send([0x80, key, 0]), at + held);
             }
         }
     }

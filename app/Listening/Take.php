@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Listening;
+
+use App\Account\OfStudent;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Nasturtium\Core\Performance\Hearing\Source;
+
+/**
+ * What was played for a task, as notes.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $student_id
+ * @property int $task_id
+ * @property string $client_key
+ * @property int $first index of a measure
+ * @property int $last
+ * @property Source $source
+ * @property CarbonImmutable $taken_at
+ * @property CarbonImmutable $on_date
+ * @property string $notes in JSON
+ */
+final class Take extends Model implements OfStudent
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    public function studentId(): int
+    {
+        return $this->student_id;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['source' => Source::class, 'taken_at' => 'immutable_datetime', 'on_date' => 'immutable_date:Y-m-d'];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Listening;
+
+use App\Http\Asked;
+use Illuminate\Validation\Rule;
+use Nasturtium\Core\Performance\Hearing\Source;
+
+/** A take from home. The policy stands on the route. */
+final class TakeRequest extends Asked
+{
+    /** Four minutes of quick notes; more than fit into a request are refused anyway. */
+    private const MOST = 1_200;
+
+    private const LONGEST = 900;
+
+    private const OF_A_NOTE = ['t' => true, 'off' => true, 'pitch' => true, 'vel' => true, 'p' => true];
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'clientKey' => ['required', 'uuid'],
+            'part' => ['required', 'integer', 'between:0,99'],
+            'source' => ['required', Rule::enum(Source::class)],
+            'at' => ['required', 'date'],
+            'notes' => ['required', 'array', 'max:'.self::MOST],
+            'notes.*.t' => ['required', 'numeric', 'between:0,'.self::LONGEST],
+            'notes.*.off' => ['required', 'numeric', 'gte:notes.*.t', 'max:'.self::LONGEST],
+            'notes.*.pitch' => ['required', 'integer', 'between:0,127'],
+            'notes.*.vel' => ['sometimes', 'integer', 'between:0,127'],
+            'notes.*.p' => ['sometimes', 'numeric', 'between:0,1'],
+        ];
+    }
+
+    /** As it is kept. */
+    public function take(): string
+    {
+        $notes = [];
+        foreach ((array) $this->input('notes') as $note) {
+            $notes[] = array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, array_intersect_key((array) $note, self::OF_A_NOTE));
+        }
+
+        return json_encode(['notes' => $notes], JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Listening\Take;
+use App\Week\TaskBars;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\Fixtures;
+
+beforeEach(function (): void {
+    $this->own = new Fixtures();
+    $this->travelTo('2031-04-29 16:00:00');
+    $this->task = $this->own->task('Right hand');
+    $this->family = ['Authorization' => "Bearer {$this->own->token}"];
+    $this->play = fn (array $keys, array $change = []) => $this->putJson("/api/home/tasks/{$this->task->id}/takes", [
+        'clientKey' => (string) Str::uuid(), 'part' => 0, 'source' => 'keyboard', 'at' => '2031-04-29T15:00:00Z',
+        'notes' => array_map(static fn (int $key, int $i): array => ['t' => 0.6 * $i, 'off' => 0.6 * $i + 0.5, 'pitch' => $key], $keys, array_keys($keys)), ...$change,
+    ], $this->family);
+});
+
+/** @return list<int> the keys of the right hand in the bars of the first part of a task */
+function keys_of_part(TaskBars $bars, array $bar): array
+{
+    return array_merge(...array_slice($bar, $bars->first, $bars->last - $bars->first + 1));
+}
+
+test('what is played at home is kept as notes, once, and told: what went well first, then one thing', function (): void {
+    $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
+    $clean = ($this->play)($keys)->assertOk()->json();
+    expect($clean)->toMatchArray(['notes' => [], 'measures' => []])->and($clean['well'])->toStartWith('Every note was right');
+    $wrong = $keys;
+    $wrong[1]++;
+    $key = (string) Str::uuid();
+    $heard = ($this->play)($wrong, ['clientKey' => $key])->assertOk()->json();
+    ($this->play)($wrong, ['clientKey' => $key])->assertOk()->assertExactJson($heard);
+    expect($heard['clean'])->toBeFalse()->and($heard['thing'])->toContain('look again: name the notes')->and(array_column($heard['notes'], 'status'))->toBe(['wrong'])
+        ->and($heard['well'])->not->toContain('%')->and(Take::query()->count())->toBe(2)
+        ->and(Take::query()->orderBy('id')->firstOrFail()->only(['student_id', 'task_id', 'source', 'on_date']))->toMatchArray(['student_id' => $this->own->student->id, 'task_id' => $this->task->id])
+        ->and(json_decode(Take::query()->orderBy('id')->firstOrFail()->notes, true)['notes'][0])->toMatchArray(['pitch' => 60]);
+});
+
+test('where nothing belongs to the bars the child is told to look where the hands start', function (): void {
+    ($this->play)([21, 22])->assertOk()->assertJsonPath('clean', false)->assertJsonPath('thing', 'Nothing was heard that belongs to these bars. Look where your hands start, and play again.');
+});
+
+test('a take of later days, or of a clock that is wrong, lies on a day that was', function (): void {
+    ($this->play)([60], ['at' => '2040-01-01T00:00:00Z'])->assertOk();
+    ($this->play)([60], ['at' => '2020-01-01T00:00:00Z'])->assertOk();
+    expect(Take::query()->orderBy('id')->get()->map(static fn (Take $take): string => $take->on_date->toDateString())->all())->toBe(['2031-04-29', '2031-03-29']);
+});
+
+test('what is no take is refused with the place, and nothing of it is kept', function (array $change, string $at): void {
+    ($this->play)([60], $change)->assertUnprocessable()->assertJsonValidationErrors($at);
+    expect(DB::table('takes')->count())->toBe(0);
+})->with([
+    'no key' => [['clientKey' => 'x'], 'clientKey'], 'no such part' => [['part' => 9], 'part'], 'another source' => [['source' => 'radio'], 'source'], 'no notes' => [['notes' => []], 'notes'],
+    'a note too high' => [['notes' => [['t' => 0, 'off' => 1, 'pitch' => 200]]], 'notes.0.pitch'], 'an end before its beginning' => [['notes' => [['t' => 2, 'off' => 1, 'pitch' => 60]]], 'notes.0.off'],
+    'too long' => [['notes' => [['t' => 2_000, 'off' => 2_001, 'pitch' => 60]]], 'notes.0.t'], 'too many' => [['notes' => array_fill(0, 1_201, ['t' => 0, 'off' => 1, 'pitch' => 60])], 'notes'],
+    'no list' => [['notes' => 'all of it'], 'notes'],
+]);
+
+test('a task without music, or of a week that was not sent, is not listened to', function (): void {
+    $this->own->week->update(['sent_at' => null]);
+    ($this->play)([60])->assertNotFound();
+    $this->own->week->update(['sent_at' => now()]);
+    $this->task->update(['learning_id' => null]);
+    ($this->play)([60])->assertNotFound();
+});
+
+test('takes are erased with their student', function (): void {
+    ($this->play)([60])->assertOk();
+    DB::table('students')->where('id', $this->own->student->id)->delete();
+    expect(DB::table('takes')->count())->toBe(0);
+});
