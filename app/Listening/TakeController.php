@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Listening;
 
+use App\Api\Get;
 use App\Api\Put;
 use App\Week\Task;
 use App\Week\TaskBars;
@@ -21,6 +22,29 @@ final class TakeController
 {
     /** A phone that has kept it for longer says nothing of today. */
     private const DAYS_LATE = 31;
+
+    /** The newest that are listed. */
+    private const SHOWN = 10;
+
+    #[Get('/tasks/{task}/takes', TakeResource::class, many: true)]
+    public function index(Task $task): JsonResponse
+    {
+        $piece = $task->load('learning.piece')->learning?->piece;
+        if ($piece === null || ! $piece->isTyped()) {
+            return new JsonResponse([]);
+        }
+        $score = $piece->score();
+        $takes = Take::query()->where('task_id', $task->id)->orderByDesc('taken_at')->orderByDesc('id');
+        $takes->limit(self::SHOWN);
+        $last = count($score->measures) - 1;
+
+        // Of a page that was typed anew meanwhile, what is left of the bars.
+        return new JsonResponse($takes->get()->map(static fn (Take $take): TakeResource => TakeResource::of($take, Hear::take(
+            WrittenMusic::of($score, [min($take->first, $last), min($take->last, $last)], $task->hand),
+            TakeFile::read($take->notes),
+            $take->source,
+        ))));
+    }
 
     #[Put('/home/tasks/{task}/takes', HeardResource::class)]
     public function store(TakeRequest $request, Task $task): JsonResponse

@@ -185,6 +185,12 @@ test('a take that is none is refused with the place', function (string $json, st
     ['{"notes": [{"t": 2, "off": 1, "pitch": 60}]}', "Note 1 of the take has an 'off' before its 't'."], ['{"notes": [{"t": 1, "pitch": 60, "p": 2}]}', "no 'p' that is from 0 to 1"],
 ]);
 
+test('of one key alone there is no beat, and no length', function (): void {
+    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 w1"));
+    $heard = Hear::take($music, [new TakenNote(0, 300, 60)]);
+    expect(said($heard))->toBe([])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, true]);
+});
+
 test('nothing played is nothing heard', function (): void {
     $music = WrittenMusic::of(to_play());
     $heard = Hear::take($music, []);

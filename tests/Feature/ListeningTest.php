@@ -73,3 +73,33 @@ test('takes are erased with their student', function (): void {
     DB::table('students')->where('id', $this->own->student->id)->delete();
     expect(DB::table('takes')->count())->toBe(0);
 });
+
+test('the teacher sees the takes of a task, the newest first, with the slips that they propose', function (): void {
+    $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
+    ($this->play)($keys, ['at' => '2031-04-29T14:00:00Z'])->assertOk();
+    $wrong = $keys;
+    $wrong[1]++;
+    ($this->play)($wrong)->assertOk();
+    $takes = $this->actingAs($this->own->teacher)->getJson("/api/tasks/{$this->task->id}/takes")->assertOk()->json();
+    expect($takes)->toHaveCount(2)->and($takes[0])->toMatchArray(['onDate' => '2031-04-29', 'clean' => false, 'faults' => 1, 'bars' => [1]])
+        ->and(array_column($takes[0]['slips'], 'kind'))->toContain('wrong-note')->and(array_column($takes[0]['slips'], 'words', 'kind')['wrong-note'])->toBe('wrong note, or two notes confused')
+        ->and($takes[1]['faults'])->toBe(0);
+    $this->own->piece->update(['measures' => 0, 'music' => null]);
+    expect($this->getJson("/api/tasks/{$this->task->id}/takes")->assertOk()->json())->toBe([]);
+});
+
+test('takes are fetched with as many queries however many there are', function (): void {
+    $count = function (): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->actingAs($this->own->teacher)->getJson("/api/tasks/{$this->task->id}/takes")->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    ($this->play)([60])->assertOk();
+    $one = $count();
+    foreach (range(1, 12) as $_) {
+        ($this->play)([60, 62])->assertOk();
+    }
+    expect($count())->toBe($one)->and($this->getJson("/api/tasks/{$this->task->id}/takes")->json())->toHaveCount(10);
+});

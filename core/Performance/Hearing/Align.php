@@ -28,6 +28,9 @@ final class Align
     /** Cells that cost so much more than the best are left behind. */
     private const BEAM = 4_800;
 
+    /** So many cells go on from each note at most, whatever is played on whatever page. */
+    private const CELLS = 48;
+
     private const WAYS = 3;
 
     private const TO_BAR = 1_750;
@@ -81,8 +84,11 @@ final class Align
     /** @var array<int, array<int, list<Way>>> by notes of the take that are done, and by moments */
     private array $cells = [];
 
-    /** @var array<int, list<int>> moments that have a key */
+    /** @var array<int, array<int, list<int>>> moments that have a key, by the key and the bar */
     private array $having = [];
+
+    /** @var array<int, int> the first moment of each bar */
+    private array $first = [];
 
     /** @var array<int, int> written notes from this moment on */
     private array $left = [];
@@ -99,8 +105,9 @@ final class Align
             $left += count($moments[$m]->keys);
             $this->left[$m] = $left;
             foreach ($moments[$m]->keys as $key) {
-                $this->having[$key][] = $m;
+                $this->having[$key][$moments[$m]->bar][] = $m;
             }
+            $this->first[$moments[$m]->bar] = $m;
         }
     }
 
@@ -140,14 +147,33 @@ final class Align
             return;
         }
         $pause = $this->waitsBefore($note, self::PAUSE_BEATS) ? self::AFTER_PAUSE : 0;
-        foreach (array_unique([...$this->having[$this->taken[$note]->pitch] ?? [], ...($this->waitsBefore($note, self::BREATH) ? $this->near($from) : [])]) as $to) {
+        foreach ($this->targets($note, $from) as $to) {
             if ($to !== $from) {
-                $cost = $this->jump($from, $to, $pause);
-                if ($cost !== null) {
-                    $this->keep($note, $to, $best[0] + $cost, -1, 0, [$best[3], self::JUMP, $note, $to, $from]);
-                }
+                $this->keep($note, $to, $best[0] + $this->jump($from, $to, $pause), -1, 0, [$best[3], self::JUMP, $note, $to, $from]);
             }
         }
+    }
+
+    /**
+     * Moments near by that have the key, the top, what comes after a repeat, and after a breath the bars before.
+     *
+     * @return list<int>
+     */
+    private function targets(int $note, int $from): array
+    {
+        $found = [];
+        $bar = $this->bar($from);
+        $of = $this->having[$this->taken[$note]->pitch ?? 0] ?? [];
+        for ($at = $bar - self::FARTHEST; $at <= $bar + self::FARTHEST; $at++) {
+            array_push($found, ...($of[$at] ?? []));
+        }
+        foreach ([0, $this->first[$this->music->afterRepeat($bar) ?? -1] ?? 0] as $far) {
+            if (in_array($far, $of[$this->bar($far)] ?? [], true)) {
+                $found[] = $far;
+            }
+        }
+
+        return array_values(array_unique($this->waitsBefore($note, self::BREATH) ? [...$found, ...$this->near($from)] : $found));
     }
 
     /**
@@ -167,13 +193,12 @@ final class Align
         return $found;
     }
 
-    /** Null for what is too far away to be meant. */
-    private function jump(int $from, int $to, int $pause): ?int
+    private function jump(int $from, int $to, int $pause): int
     {
         $begins = ($this->moments[$to] ?? null)?->begins === true;
         $far = abs($this->bar($from) - $this->bar($to));
         if ($to < $from) {
-            return $to > 0 && $far > self::FARTHEST ? null : max(0, match (true) {
+            return max(0, match (true) {
                 $to === 0 => self::TO_TOP,
                 $begins => self::TO_BAR + self::FAR_BACK * $far,
                 default => self::ELSEWHERE,
@@ -182,11 +207,7 @@ final class Align
         $left = $this->moments[$from] ?? null;
         $isRepeat = $left !== null && $left->begins && $begins && $this->music->afterRepeat($left->bar) === $this->moments[$to]->bar;
 
-        return match (true) {
-            $isRepeat => self::REPEAT_LEFT_OUT,
-            $far > self::FARTHEST => null,
-            default => self::AHEAD,
-        };
+        return $isRepeat ? self::REPEAT_LEFT_OUT : self::AHEAD;
     }
 
     private function bar(int $moment): int
@@ -212,11 +233,9 @@ final class Align
     private function note(int $note): void
     {
         $cells = $this->cells[$note] ?? [];
-        $least = PHP_INT_MAX;
-        foreach ($cells as $ways) {
-            $least = min($least, $ways[0][0]);
-        }
-        $most = $least + self::BEAM;
+        $costs = array_map(static fn (array $ways): int => $ways[0][0], array_values($cells));
+        sort($costs);
+        $most = min(($costs[0] ?? 0) + self::BEAM, $costs[self::CELLS - 1] ?? PHP_INT_MAX);
         $count = count($this->moments);
         $end = $cells === [] ? -1 : max(array_keys($cells));
         for ($moment = $cells === [] ? 0 : min(array_keys($cells)); $moment <= $end; $moment++) {

@@ -32,6 +32,9 @@ final class Hear
     /** One hand alone was played when that explains the take so much better. */
     private const ONE_HAND = 3_000;
 
+    /** Thousandths of a fault for each key, over which a take is none of the page. */
+    private const ANYTHING = 700;
+
     /** Percent of the keys of a hand, under which it may have been left out. */
     private const LEFT_OUT = 40;
 
@@ -82,7 +85,7 @@ final class Hear
     private static function aligned(WrittenMusic $music, array $taken): array
     {
         [$best, $alignment] = [$music, self::twice($music, $taken)];
-        if ($alignment->cost > self::ONE_HAND && $music->has(Hand::Left) && $music->has(Hand::Right)) {
+        if ($alignment->cost > self::ONE_HAND && $alignment->cost <= self::ANYTHING * max(count($taken), count($music->notes)) && $music->has(Hand::Left) && $music->has(Hand::Right)) {
             foreach (Hand::cases() as $hand) {
                 $other = $hand === Hand::Left ? Hand::Right : Hand::Left;
                 if (! self::isLeftOut($music, $alignment, $other)) {
@@ -115,6 +118,10 @@ final class Hear
     private static function twice(WrittenMusic $music, array $taken): Alignment
     {
         $first = Align::of($music, $taken);
+        // What has hardly a key of the page is not looked at again.
+        if ($first->cost > self::ANYTHING * count($taken)) {
+            return $first;
+        }
 
         return Align::of($music, $taken, OwnBeat::of($music, $first, $taken)->atEach($taken));
     }
@@ -127,7 +134,7 @@ final class Hear
         foreach ($this->music->notes as $i => $written) {
             $notes[] = $this->note($i, $written, isset($apart[$this->momentOf[$i] ?? -1]));
         }
-        $quarter = count($this->beat->at) > 1 ? $this->beat->usual() : null;
+        $quarter = $this->beat->known ? $this->beat->usual() : null;
 
         return new Heard(
             $this->music,
@@ -295,7 +302,7 @@ final class Hear
     private function hold(?int $moment, WrittenNote $written, TakenNote $note): Hold
     {
         $quarter = $moment === null ? null : ($this->beat->quarters[$moment] ?? null);
-        if ($quarter === null || $this->source === Source::Microphone) {
+        if ($quarter === null || ! $this->beat->known || $this->source === Source::Microphone) {
             return Hold::Ok;
         }
         $held = 100 * WrittenMusic::QUARTER * ($note->off - $note->at);

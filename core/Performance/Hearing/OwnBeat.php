@@ -25,8 +25,9 @@ final readonly class OwnBeat
     /**
      * @param  array<int, int>  $at  milliseconds, by moment; those that sounded
      * @param  array<int, int>  $quarters  milliseconds of a quarter, by moment
+     * @param  bool  $known  there were two moments to take it from; else it is a usual one
      */
-    private function __construct(public array $at, public array $quarters) {}
+    private function __construct(public array $at, public array $quarters, public bool $known) {}
 
     /** @param list<TakenNote> $taken */
     public static function of(WrittenMusic $music, Alignment $alignment, array $taken): self
@@ -40,7 +41,9 @@ final readonly class OwnBeat
             }
         }
 
-        return new self($at, self::quartersOf($music, $alignment, $at));
+        $slopes = self::slopes($music, $alignment, $at);
+
+        return new self($at, self::quartersOf(array_keys($at), $slopes), $slopes !== []);
     }
 
     /**
@@ -77,10 +80,12 @@ final readonly class OwnBeat
     }
 
     /**
+     * Milliseconds a quarter from each moment to those after it, in a stretch without a jump.
+     *
      * @param  array<int, int>  $at
-     * @return array<int, int>
+     * @return array<int, list<int>> by the place of the first in what sounded
      */
-    private static function quartersOf(WrittenMusic $music, Alignment $alignment, array $at): array
+    private static function slopes(WrittenMusic $music, Alignment $alignment, array $at): array
     {
         $moments = array_keys($at);
         $slopes = [];
@@ -97,6 +102,17 @@ final readonly class OwnBeat
                 }
             }
         }
+
+        return $slopes;
+    }
+
+    /**
+     * @param  list<int>  $moments
+     * @param  array<int, list<int>>  $slopes
+     * @return array<int, int>
+     */
+    private static function quartersOf(array $moments, array $slopes): array
+    {
         $all = self::middle(array_merge(...array_values($slopes))) ?? self::USUAL;
         $quarters = [];
         foreach ($moments as $i => $moment) {

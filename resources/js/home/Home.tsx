@@ -273,7 +273,7 @@ function WhatIsKept() {
             <summary>{t('What is kept about us')}</summary>
             <p>
                 {t(
-                    'The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you tick and write here, what is answered in the practice room, and notes from the lessons. Only the teachers of the studio and whoever has this link can see it. Nothing goes to anyone else, and there is no tracking.',
+                    'The teacher keeps your child’s first name and initial, the year of birth, the weekly plans, what you tick and write here, what is answered in the practice room, which keys were played when you let it listen (never sound), and notes from the lessons. Only the teachers of the studio and whoever has this link can see it. Nothing goes to anyone else, and there is no tracking.',
                 )}
             </p>
             <p>

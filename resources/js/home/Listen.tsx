@@ -5,6 +5,7 @@ import { useMidi } from '../shared/midi/devices';
 import { Trouble } from '../shared/Notes';
 import { Piano } from '../shared/piano/Piano';
 import { t } from '../text';
+import styles from './Listen.module.css';
 import { standInTakes } from './standInTakes';
 import type { TakeHeard } from './useHome';
 import { type Hear, useListening } from './useListening';
@@ -43,14 +44,16 @@ export function Listen({ part, sounds, hear, heard, told }: Props) {
             )}
             {state === 'listening' && (
                 <>
-                    <Piano
-                        from={Math.floor(Math.min(...keys) / OCTAVE) * OCTAVE}
-                        to={Math.floor(Math.max(...keys) / OCTAVE) * OCTAVE + OCTAVE - 1}
-                        marked={lit}
-                        onChord={(struck) => {
-                            for (const key of struck) down(key, performance.now());
-                        }}
-                    />
+                    <div className={styles.keys}>
+                        <Piano
+                            from={Math.floor(Math.min(...keys) / OCTAVE) * OCTAVE}
+                            to={Math.floor(Math.max(...keys) / OCTAVE) * OCTAVE + OCTAVE - 1}
+                            marked={lit}
+                            onChord={(struck) => {
+                                for (const key of struck) down(key, performance.now());
+                            }}
+                        />
+                    </div>
                     {midi.chosen === midi.standIn.id && <Takes sounds={sounds} midi={midi} />}
                 </>
             )}
@@ -111,7 +114,7 @@ function Takes({ sounds, midi }: Pick<Props, 'sounds'> & { midi: ReturnType<type
 /** What went well first, then one thing. */
 function Told({ heard }: { heard: TakeHeard }) {
     return (
-        <div role="status">
+        <div role="status" className={styles.told}>
             <Text fw={700} fz="lg">
                 {heard.well}
             </Text>

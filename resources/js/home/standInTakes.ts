@@ -10,8 +10,9 @@ const HELD = 0.9;
 
 /** The bars as they are written, and with two slips: the second key another one, the fourth left out. */
 export function standInTakes(sounds: readonly Api['SoundResource'][]): Take[] {
+    const first = Math.min(...sounds.map((sound) => sound.at));
     const strikes = sounds.map((sound) => ({
-        at: Math.round(sound.at * BEAT),
+        at: Math.round((sound.at - first) * BEAT),
         keys: sound.keys,
         held: Math.round(HELD * Math.max(...sound.held) * BEAT),
     }));

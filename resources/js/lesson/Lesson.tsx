@@ -8,6 +8,7 @@ import { useKeys } from '../shared/keys';
 import { Empty, Trouble, Waiting } from '../shared/Notes';
 import { clockTime, longDate } from '../shared/words';
 import { t } from '../text';
+import { HeardAtHome } from './HeardAtHome';
 import styles from './Lesson.module.css';
 import { LessonCardRow } from './LessonCardRow';
 import { type NextPage, NextWeek, useNextPage } from './NextWeek';
@@ -159,6 +160,7 @@ function Heard({ data, hand, hearing, openPage }: HeardProps) {
                         add={hearing.slip}
                     />
                 )}
+                {hearing.task !== null && <HeardAtHome task={hearing.task} note={hearing.noteAt} />}
                 <Record key={data.id} data={data} record={hand.record} />
             </Stack>
         </div>

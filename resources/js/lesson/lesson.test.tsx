@@ -75,6 +75,9 @@ function lesson(change: object = {}) {
 /** Five bars of four beats, so that the bars of the task are the last three. */
 const PIECE = {
     'GET /pieces/7/breakdown?student=1': () => dataOf('R: @c4 w1 | 2 | 3 | 4 | 5\n'),
+    'GET /tasks/1/takes': () => [],
+    'GET /tasks/2/takes': () => [],
+    'GET /tasks/4/takes': () => [],
     'GET /learnings/5/ladders': () => [
         { hand: 'R', own: false, step: null, rungs: [60, 63, 66], marks: [56, 58, 60, 63, 66] },
     ],
@@ -451,5 +454,54 @@ describe('a lesson', () => {
     it('tells what to do where no week leads to it', async () => {
         open({}, { weekId: null, cards: [] });
         expect(await screen.findByText(/Open a page for the student, then finish/)).toBeTruthy();
+    });
+});
+
+describe('what was heard at home', () => {
+    const slip = {
+        kind: 'wrong-note',
+        words: 'wrong note',
+        measure: 3,
+        bar: 4,
+        hand: 'R',
+        why: 'another key was struck',
+    };
+    const take = (id: number, change: object = {}) => ({
+        id,
+        onDate: '2031-05-08',
+        clean: false,
+        faults: 2,
+        stalls: 1,
+        restarts: 0,
+        tempo: 64,
+        steady: 82,
+        bars: [3, 4],
+        slips: [slip],
+        ...change,
+    });
+    const clean = { clean: true, faults: 0, stalls: 0, bars: [], slips: [] };
+
+    it('is told by takes and by bars; what they propose is noted as a slip at its bar', async () => {
+        localStorage.clear();
+        const asked = open({ ...keeping(), 'GET /tasks/1/takes': () => [take(2), take(1, clean), take(3)] });
+        const heard = await screen.findByRole('region', { name: 'Heard at home' });
+        expect(within(heard).getByText('Of 3 takes went wrong: bar 3 in 2, bar 4 in 2.')).toBeTruthy();
+        const words = within(heard).getAllByRole('listitem');
+        expect(words[0]?.textContent).toContain('2 wrong or missed, stood still once, ♩ = 64, steady in 82 of 100');
+        expect(words[1]?.textContent).toContain('clean, ♩ = 64');
+        expect(within(heard).getByText('another key was struck, 2 times')).toBeTruthy();
+        await userEvent.click(within(heard).getByRole('button', { name: 'Note it: wrong note, bar 4' }));
+        await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
+        expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
+            taskId: 1,
+            kind: 'wrong-note',
+            measure: 3,
+        });
+    });
+
+    it('is not there where nothing was heard', async () => {
+        open();
+        await screen.findByRole('heading', { name: /^Theo B\./ });
+        expect(screen.queryByRole('region', { name: 'Heard at home' })).toBeNull();
     });
 });

@@ -69,6 +69,7 @@ export function useHearing(hand: LessonInHand) {
             const step = card?.steps[index];
             if (card !== null && step !== undefined) setHeard({ ...heard, [card.key]: step.stageId });
         },
+        noteAt: (name: Api['Slip'], measure: number) => noteAt(hand, task, name, atBar(measure), page.data?.report),
         slip(kind: Api['SlipKindResource']) {
             if (target === null) return;
             const of = taskOf(target, heardOf(target));
@@ -79,6 +80,12 @@ export function useHearing(hand: LessonInHand) {
             hand.addSlip(of, kind, where, wordsAt(isHere ? page.data?.report : undefined, where));
         },
     };
+}
+
+/** A slip that was heard at home, at a bar of the task on the board. */
+function noteAt(hand: LessonInHand, task: LessonTask | null, name: Api['Slip'], where: Pointed, report?: Report) {
+    const kind = hand.lesson.data?.slipKinds.find((one) => one.kind === name);
+    if (kind !== undefined && task !== null) hand.addSlip(task, kind, where, wordsAt(report, where));
 }
 
 export type Hearing = ReturnType<typeof useHearing>;
