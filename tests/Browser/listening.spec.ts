@@ -12,10 +12,10 @@ test('bars are played by the stand-in keyboard with two slips, the child is told
     page,
 }) => {
     await signIn(page);
-    const { link } = await family(page, 'Una');
+    const { link } = await family(page, 'Nell');
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(link);
-    await expect(page.getByRole('heading', { name: 'Hello Una' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Hello Nell' })).toBeVisible();
     const told = await page.evaluate(async () => {
         const token = location.pathname.split('/').pop();
         const answer = await fetch('/api/home/week', { headers: { Authorization: `Bearer ${token}` } });

@@ -24,9 +24,9 @@ use Nasturtium\Core\Score\Piece;
  */
 
 /** A quarter of every tune here lasts so many milliseconds, unless a take says otherwise. */
-const BEAT = 600;
+const HEARD_BEAT = 600;
 
-function to_play(string $text = "time: 4/4\ntempo: 100\nR: @c4 q1 2 3 4 | q5 4 3 2 | q1 2 3 4 | w5"): Piece
+function music_to_hear(string $text = "time: 4/4\ntempo: 100\nR: @c4 q1 2 3 4 | q5 4 3 2 | q1 2 3 4 | w5"): Piece
 {
     return ShorthandReader::read($text)->piece ?? throw new LogicException('the tune does not read');
 }
@@ -37,7 +37,7 @@ function to_play(string $text = "time: 4/4\ntempo: 100\nR: @c4 q1 2 3 4 | q5 4 3
  * @param  array<int, ?array<string, int>>  $but  by the index of a written note: what is otherwise (`at`, `off`, `pitch`, added), or null for a key that is left out
  * @return list<TakenNote>
  */
-function played(WrittenMusic $music, array $but = [], int $late = 0, int $from = PHP_INT_MAX): array
+function as_written(WrittenMusic $music, array $but = [], int $late = 0, int $from = PHP_INT_MAX): array
 {
     $taken = [];
     foreach ($music->notes as $i => $note) {
@@ -45,8 +45,8 @@ function played(WrittenMusic $music, array $but = [], int $late = 0, int $from =
             continue;
         }
         $change = $but[$i] ?? [];
-        $at = 500 + intdiv($note->tick * BEAT, WrittenMusic::QUARTER) + ($change['at'] ?? 0) + ($i >= $from ? $late : 0);
-        $lasts = intdiv($note->lasts * BEAT, WrittenMusic::QUARTER);
+        $at = 500 + intdiv($note->tick * HEARD_BEAT, WrittenMusic::QUARTER) + ($change['at'] ?? 0) + ($i >= $from ? $late : 0);
+        $lasts = intdiv($note->lasts * HEARD_BEAT, WrittenMusic::QUARTER);
         $taken[] = new TakenNote($at, $at + intdiv($lasts * 9, 10) + ($change['off'] ?? 0), $note->pitch + ($change['pitch'] ?? 0), sure: $change['sure'] ?? 1_000);
     }
 
@@ -54,7 +54,7 @@ function played(WrittenMusic $music, array $but = [], int $late = 0, int $from =
 }
 
 /** @return array<int, string> what is not right and in time, by the index of the written note */
-function said(Heard $heard): array
+function not_as_written(Heard $heard): array
 {
     $said = array_map(static fn (HeardNote $note): string => trim(($note->status->value === 'right' ? '' : "{$note->status->value} ".($note->status->value === 'wrong' ? $note->played : '')).' '.($note->timing->value === 'ok' ? '' : $note->timing->value).' '.($note->hold->value === 'ok' ? '' : $note->hold->value)), $heard->notes);
 
@@ -62,79 +62,79 @@ function said(Heard $heard): array
 }
 
 /** @return list<string> */
-function slips_of(Heard $heard): array
+function slips_heard(Heard $heard): array
 {
     return array_map(static fn (ProposedSlip $slip): string => trim("{$slip->kind->value} {$slip->place} ".($slip->hand->value ?? '')), ProposeSlips::of($heard));
 }
 
 test('a take as it is written is clean, at its tempo and steady', function (): void {
-    $music = WrittenMusic::of(to_play());
-    $heard = Hear::take($music, played($music));
-    expect(said($heard))->toBe([])->and($heard->isClean())->toBeTrue()->and([$heard->tempo, $heard->steady])->toBe([100_000, 1_000])
-        ->and(slips_of($heard))->toBe([])->and(array_map(static fn (HeardNote $note): string => (string) $note->written->at, array_slice($heard->notes, 0, 5)))->toBe(['0', '1', '2', '3', '4'])
+    $music = WrittenMusic::of(music_to_hear());
+    $heard = Hear::take($music, as_written($music));
+    expect(not_as_written($heard))->toBe([])->and($heard->isClean())->toBeTrue()->and([$heard->tempo, $heard->steady])->toBe([100_000, 1_000])
+        ->and(slips_heard($heard))->toBe([])->and(array_map(static fn (HeardNote $note): string => (string) $note->written->at, array_slice($heard->notes, 0, 5)))->toBe(['0', '1', '2', '3', '4'])
         // In any order, and at any tempo.
-        ->and(Hear::take($music, array_reverse(played($music)))->isClean())->toBeTrue();
+        ->and(Hear::take($music, array_reverse(as_written($music)))->isClean())->toBeTrue();
 });
 
 test('a key beside the right one is wrong, up to four half steps; farther away it is one missed and one too many', function (): void {
-    $music = WrittenMusic::of(to_play());
-    expect(said(Hear::take($music, played($music, [5 => ['pitch' => 4]]))))->toBe([5 => 'wrong 69'])
-        ->and(said($far = Hear::take($music, played($music, [5 => ['pitch' => 6]]))))->toBe([5 => 'missed'])
+    $music = WrittenMusic::of(music_to_hear());
+    expect(not_as_written(Hear::take($music, as_written($music, [5 => ['pitch' => 4]]))))->toBe([5 => 'wrong 69'])
+        ->and(not_as_written($far = Hear::take($music, as_written($music, [5 => ['pitch' => 6]]))))->toBe([5 => 'missed'])
         ->and(array_column($far->extras, 'pitch'))->toBe([71])->and($far->isClean())->toBeFalse();
 });
 
 test('a missed key is missed, and one too many is too many', function (): void {
-    $music = WrittenMusic::of(to_play());
-    expect(said(Hear::take($music, played($music, [3 => null]))))->toBe([3 => 'missed']);
-    $heard = Hear::take($music, [...played($music), new TakenNote(1_900, 1_980, 70)]);
-    expect(said($heard))->toBe([])->and(array_column($heard->extras, 'at', 'pitch'))->toBe([70 => 1_900]);
+    $music = WrittenMusic::of(music_to_hear());
+    expect(not_as_written(Hear::take($music, as_written($music, [3 => null]))))->toBe([3 => 'missed']);
+    $heard = Hear::take($music, [...as_written($music), new TakenNote(1_900, 1_980, 70)]);
+    expect(not_as_written($heard))->toBe([])->and(array_column($heard->extras, 'at', 'pitch'))->toBe([70 => 1_900]);
 });
 
 test('a hesitation of a second is a stall, told before the note that came late; one of less is none', function (int $by, array $stalls): void {
-    $music = WrittenMusic::of(to_play());
-    $heard = Hear::take($music, played($music, late: $by, from: 6));
-    expect(array_column($heard->stalls, 'before'))->toBe($stalls)->and(said($heard))->toBe([]);
+    $music = WrittenMusic::of(music_to_hear());
+    $heard = Hear::take($music, as_written($music, late: $by, from: 6));
+    expect(array_column($heard->stalls, 'before'))->toBe($stalls)->and(not_as_written($heard))->toBe([]);
 })->with(['a second' => [1_000, [6]], 'less' => [800, []]]);
 
 test('who goes back to a bar has begun again; what was played last counts', function (): void {
-    $music = WrittenMusic::of(to_play());
-    $first = played($music, [6 => ['pitch' => 1]]);
+    $music = WrittenMusic::of(music_to_hear());
+    $first = as_written($music, [6 => ['pitch' => 1]]);
     $taken = array_slice($first, 0, 7);
-    foreach (array_slice(played($music), 4) as $note) {
+    foreach (array_slice(as_written($music), 4) as $note) {
         $taken[] = new TakenNote($note->at + 4_000, $note->off + 4_000, $note->pitch);
     }
     $heard = Hear::take($music, $taken);
-    expect(said($heard))->toBe([])->and($heard->extras)->toBe([])->and($heard->stalls)->toBe([])
-        ->and($heard->restarts)->toBe([['at' => 500 + 4 * BEAT + 4_000, 'from' => 6, 'to' => 4]])->and($heard->isClean())->toBeFalse();
+    expect(not_as_written($heard))->toBe([])->and($heard->extras)->toBe([])->and($heard->stalls)->toBe([])
+        ->and($heard->restarts)->toBe([['at' => 500 + 4 * HEARD_BEAT + 4_000, 'from' => 6, 'to' => 4]])->and($heard->isClean())->toBeFalse();
 });
 
 test('a repeat that was left out is skipped and proposed; a piece that was not played to its end is not missed', function (): void {
-    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 :| q1 3 5 3 | w1"));
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 :| q1 3 5 3 | w1"));
     expect($music->order)->toBe([0, 1, 0, 1, 2, 3]);
-    $all = played($music);
-    $left = array_map(static fn (TakenNote $note): TakenNote => new TakenNote($note->at - 8 * BEAT, $note->off - 8 * BEAT, $note->pitch), array_slice($all, 16));
+    $all = as_written($music);
+    $left = array_map(static fn (TakenNote $note): TakenNote => new TakenNote($note->at - 8 * HEARD_BEAT, $note->off - 8 * HEARD_BEAT, $note->pitch), array_slice($all, 16));
     $heard = Hear::take($music, [...array_slice($all, 0, 8), ...$left]);
-    expect(said($heard))->toBe(array_fill(8, 8, 'skipped'))->and(slips_of($heard))->toBe(['repeat-missed 1.1'])
-        ->and(said(Hear::take($music, array_slice($all, 0, 12))))->toBe(array_fill(12, 9, 'skipped'))->and(said(Hear::take($music, array_slice($all, 0, 20))))->toBe([20 => 'missed']);
+    expect(not_as_written($heard))->toBe(array_fill(8, 8, 'skipped'))->and(slips_heard($heard))->toBe(['repeat-missed 1.1'])
+        ->and(not_as_written(Hear::take($music, array_slice($all, 0, 12))))->toBe(array_fill(12, 9, 'skipped'))->and(not_as_written(Hear::take($music, array_slice($all, 0, 20))))->toBe([20 => 'missed']);
 });
 
 test('one hand alone is understood; a range of bars and a hand can be asked for', function (): void {
-    $piece = to_play("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 h5 3 | h1 3 | h5 1");
+    $piece = music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 h5 3 | h1 3 | h5 1");
     $both = WrittenMusic::of($piece);
-    $right = array_values(array_filter(played($both), static fn (TakenNote $note): bool => $note->pitch >= 60));
-    expect(array_values(array_unique(said(Hear::take($both, $right)))))->toBe(['skipped'])->and(said(Hear::take($both, $right)))->toHaveCount(6)
+    $right = array_values(array_filter(as_written($both), static fn (TakenNote $note): bool => $note->pitch >= 60));
+    expect(array_values(array_unique(not_as_written(Hear::take($both, $right)))))->toBe(['skipped'])->and(not_as_written(Hear::take($both, $right)))->toHaveCount(6)
         ->and(array_column(WrittenMusic::of($piece, [1, 1])->notes, 'pitch'))->toBe([55, 67, 52, 64])->and(array_column(WrittenMusic::of($piece, null, Hand::Left)->notes, 'pitch'))->toBe([48, 52, 55, 52, 48, 55]);
 });
 
 test('hands are apart over 80 milliseconds', function (int $by, array $apart): void {
-    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | w1\nL: @5=c3 w5 | w1 | w5"));
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | w1\nL: @5=c3 w5 | w1 | w5"));
     $left = array_keys(array_filter($music->notes, static fn ($note): bool => $note->hand === Hand::Left));
-    expect(Hear::take($music, played($music, [$left[1] => ['at' => $by]]))->apart)->toBe($apart);
+    expect(Hear::take($music, as_written($music, [$left[1] => ['at' => $by]]))->apart)->toBe($apart);
 })->with(['80' => [80, []], '81' => [81, [['note' => 5, 'milliseconds' => 81]]]]);
 
 test('early and late is 0.3 of the gap to the neighbour, short under 0.47 and long over 1.5 of what is written', function (array $change, array $says): void {
-    $music = WrittenMusic::of(to_play());
-    expect(said(Hear::take($music, played($music, [6 => $change]))))->toBe($says);
+    $music = WrittenMusic::of(music_to_hear());
+    expect(not_as_written(Hear::take($music, as_written($music, [6 => $change]))))->toBe($says);
 })->with([
     'late' => [['at' => 180], [6 => 'late']], 'early' => [['at' => -180], [6 => 'early']], 'not late' => [['at' => 170], []], 'not early' => [['at' => -170], []],
     // A quarter of 600 is held 540 as it is played here.
@@ -142,27 +142,27 @@ test('early and late is 0.3 of the gap to the neighbour, short under 0.47 and lo
 ]);
 
 test('a key that is tied on is one key, and a chord may be struck in any order', function (): void {
-    $tied = WrittenMusic::of(to_play("time: 4/4\nR: @c4 w1~ | h1 q2 3"));
+    $tied = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 w1~ | h1 q2 3"));
     expect(array_map(static fn ($note): int => intdiv($note->lasts, WrittenMusic::QUARTER), $tied->notes))->toBe([6, 1, 1]);
-    $chords = WrittenMusic::of(to_play("time: 4/4\nR: @c4 h(135) (24) | w(135)"));
-    expect(said(Hear::take($chords, played($chords, [0 => ['at' => 90], 1 => ['at' => 40]]))))->toBe([])
-        ->and(said(Hear::take($chords, played($chords, [1 => ['pitch' => 1]]))))->toBe([1 => 'wrong 65']);
+    $chords = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 h(135) (24) | w(135)"));
+    expect(not_as_written(Hear::take($chords, as_written($chords, [0 => ['at' => 90], 1 => ['at' => 40]]))))->toBe([])
+        ->and(not_as_written(Hear::take($chords, as_written($chords, [1 => ['pitch' => 1]]))))->toBe([1 => 'wrong 65']);
 });
 
 test('by the microphone a weak note is believed where it is written, a covered one is unsure, and no lengths are told', function (): void {
-    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 w5 | w5 | w5"));
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | h5 3 | w1\nL: @5=c3 w5 | w5 | w5"));
     $c = array_keys(array_filter($music->notes, static fn ($note): bool => $note->pitch === 60))[0];
-    $weak = Hear::take($music, [...played($music, [3 => ['sure' => 30, 'off' => -400]]), new TakenNote(1_900, 1_950, 71, sure: 490)], Source::Microphone);
-    expect(said($weak))->toBe([])->and($weak->extras)->toBe([])
+    $weak = Hear::take($music, [...as_written($music, [3 => ['sure' => 30, 'off' => -400]]), new TakenNote(1_900, 1_950, 71, sure: 490)], Source::Microphone);
+    expect(not_as_written($weak))->toBe([])->and($weak->extras)->toBe([])
         // An octave above a key that sounds at once.
-        ->and(said(Hear::take($music, played($music, [$c => null]), Source::Microphone)))->toBe([$c => 'unsure'])->and(said(Hear::take($music, played($music, [$c => null]))))->toBe([$c => 'missed'])
-        ->and(said(Hear::take($music, played($music, [3 => ['pitch' => 1, 'sure' => 700]]), Source::Microphone)))->toBe([3 => 'unsure'])
-        ->and(said(Hear::take($music, played($music, [3 => ['pitch' => 1, 'sure' => 900]]), Source::Microphone)))->toBe([3 => 'wrong 65']);
+        ->and(not_as_written(Hear::take($music, as_written($music, [$c => null]), Source::Microphone)))->toBe([$c => 'unsure'])->and(not_as_written(Hear::take($music, as_written($music, [$c => null]))))->toBe([$c => 'missed'])
+        ->and(not_as_written(Hear::take($music, as_written($music, [3 => ['pitch' => 1, 'sure' => 700]]), Source::Microphone)))->toBe([3 => 'unsure'])
+        ->and(not_as_written(Hear::take($music, as_written($music, [3 => ['pitch' => 1, 'sure' => 900]]), Source::Microphone)))->toBe([3 => 'wrong 65']);
 });
 
 test('what goes wrong is proposed by the table of slips', function (string $text, array $change, array $slips, int $late = 0, int $from = PHP_INT_MAX): void {
-    $music = WrittenMusic::of(to_play($text));
-    expect(slips_of(Hear::take($music, played($music, $change, $late, $from))))->toBe($slips);
+    $music = WrittenMusic::of(music_to_hear($text));
+    expect(slips_heard(Hear::take($music, as_written($music, $change, $late, $from))))->toBe($slips);
 })->with([
     'a wrong key' => ["time: 4/4\nR: @c4 q1 2 3 4 | w5", [2 => ['pitch' => 1]], ['wrong-note 1.3 R']],
     'a hand that drifted' => ["time: 4/4\nR: @c4 q1 2 3 2 | q3 4 5 3 | w1", [1 => ['pitch' => -2], 2 => ['pitch' => -2], 3 => ['pitch' => -2]], ['wrong-finger 1.2 R']],
@@ -186,21 +186,21 @@ test('a take that is none is refused with the place', function (string $json, st
 ]);
 
 test('of one key alone there is no beat, and no length', function (): void {
-    $music = WrittenMusic::of(to_play("time: 4/4\nR: @c4 w1"));
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 w1"));
     $heard = Hear::take($music, [new TakenNote(0, 300, 60)]);
-    expect(said($heard))->toBe([])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, true]);
+    expect(not_as_written($heard))->toBe([])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, true]);
 });
 
 test('nothing played is nothing heard', function (): void {
-    $music = WrittenMusic::of(to_play());
+    $music = WrittenMusic::of(music_to_hear());
     $heard = Hear::take($music, []);
-    expect(array_unique(said($heard)))->toBe(['skipped'])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, false])->and(slips_of($heard))->toBe([])
+    expect(array_unique(not_as_written($heard)))->toBe(['skipped'])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, false])->and(slips_heard($heard))->toBe([])
         // Of music without a note nothing can be wrong.
-        ->and(Hear::take(WrittenMusic::of(to_play("time: 4/4\nR: @c4 w r | r"), [0, 0]), [new TakenNote(0, 100, 60)])->extras)->toHaveCount(1);
+        ->and(Hear::take(WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 w r | r"), [0, 0]), [new TakenNote(0, 100, 60)])->extras)->toHaveCount(1);
 });
 
 test('invented takes are heard as they were made', function (TakeKind $kind, int $faults, int $restarts): void {
-    $music = WrittenMusic::of(to_play("time: 4/4\ntempo: 90\nR: @c4 q1 2 3 4 | h5 3 | q5 4 3 2 | h1 3 :| q3 3 4 5 | h4 2 | q2 3 4 2 | w1\nL: @5=c3 w5 | h1 3 | w5 | w1 :| h5 3 | w1 | h1 3 | w5"));
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\ntempo: 90\nR: @c4 q1 2 3 4 | h5 3 | q5 4 3 2 | h1 3 :| q3 3 4 5 | h4 2 | q2 3 4 2 | w1\nL: @5=c3 w5 | h1 3 | w5 | w1 :| h5 3 | w1 | h1 3 | w5"));
     $figures = new TakeFigures();
     for ($seed = 1; $seed <= 12; $seed++) {
         $take = InventTake::of($music, $kind, $seed);

@@ -98,8 +98,9 @@ test('takes are fetched with as many queries however many there are', function (
     };
     ($this->play)([60])->assertOk();
     $one = $count();
+    $first = (array) DB::table('takes')->first();
     foreach (range(1, 12) as $_) {
-        ($this->play)([60, 62])->assertOk();
+        DB::table('takes')->insert([...array_diff_key($first, ['id' => 1]), 'client_key' => (string) Str::uuid()]);
     }
     expect($count())->toBe($one)->and($this->getJson("/api/tasks/{$this->task->id}/takes")->json())->toHaveCount(10);
 });
