@@ -228,3 +228,12 @@ function as_sent(array $week): array
         'dates' => $task['dates'], 'locked' => $task['locked'], 'off' => $task['off'],
     ], $week['tasks']);
 }
+
+/** @return array{int, string, string} exit code, output, errors of a command that is run on its own */
+function artisan_on_its_own(string ...$arguments): array
+{
+    $process = proc_open([PHP_BINARY, base_path('artisan'), ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+    $said = [(string) stream_get_contents($pipes[1]), (string) stream_get_contents($pipes[2])];
+
+    return [proc_close($process), ...$said];
+}

@@ -100,7 +100,7 @@ final class Columns
             ],
             'takes' => [
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'client_key' => Column::key(), 'first' => Column::whole(0, Limits::MEASURES), 'last' => Column::whole(0, Limits::MEASURES), 'source' => Column::oneOf(Source::class),
-                'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)),
+                'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)), 'judged' => Column::workedOut(),
             ],
             'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::read(self::line(...)), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
             'worksheets' => [...$own, 'number' => Column::whole(1, 1_000_000), 'kind' => Column::oneOf(SheetKind::class), 'count' => Column::whole(1, 99), 'hard' => Column::whole(1, 9), 'clefs' => Column::text(20, 1), 'seed' => Column::whole(1, 4_294_967_295), 'items' => Column::read(self::sheet(...)), ...$times],
@@ -135,7 +135,7 @@ final class Columns
             'stage_bars' => [...$own, 'stage_id' => Column::number(), 'kind' => Column::oneOf(ChunkKind::class), ...$bars],
             'stage_waits' => ['stage_id' => Column::number(), 'waits_for_id' => Column::number()],
             'tasks' => [
-                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'performance_id' => Column::number()->orNull()->since(self::FOR_PERFORMANCES, null), 'drill_notes' => self::notes()->orNull()->since(self::FOR_REMEDIES, null), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
+                ...$own, 'student_id' => Column::number(), 'week_id' => Column::number(), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'performance_id' => Column::number()->orNull()->since(self::FOR_PERFORMANCES, null), 'drill_notes' => self::notes(DrillAnswer::NOTE)->orNull()->since(self::FOR_REMEDIES, null), 'kind' => Column::oneOf(TaskKind::class), 'title' => Column::text(120),
                 'instruction' => Column::text(240), 'why' => Column::text(190), 'hand' => Column::oneOf(self::HANDS)->orNull(), 'repetitions' => Column::whole(0, 999), 'tempo' => Column::whole(1, 999)->orNull(), 'half_minutes' => Column::whole(0, 9999),
                 'half_minutes_first' => Column::whole(0, 9999)->orNull()->since(self::FOR_TIMES, null), 'pace' => Column::whole(1, 999)->since(self::FOR_TIMES, 100), 'line' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), 'of_lines' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), 'most_days' => Column::whole(0, 7), 'is_new' => Column::yes(), 'starred' => Column::yes(), 'leads' => Column::yes(), 'left_why' => Column::text(120)->orNull(), 'mark' => Column::oneOf(LessonVerdict::class)->orNull(),
                 'tempo_reached' => Column::whole(1, 999)->orNull(), 'heard_note' => Column::text(240), ...$times, 'deleted_at' => Column::moment()->orNull(),
@@ -197,7 +197,7 @@ final class Columns
             'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
             'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
-            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => self::notes()->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
+            'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => self::notes(DrillAnswer::CHOSEN)->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),
             'drill_answers' => Column::whole(3, 40)->since(self::FOR_DRILLS, Enough::ANSWERS), 'drill_right' => Column::whole(50, 100)->since(self::FOR_DRILLS, Enough::RIGHT), 'drill_within' => Column::whole(500, 20_000)->since(self::FOR_DRILLS, Enough::WITHIN),
             'consent_words' => Column::text(500)->since(self::FOR_CONSENT, ''), 'left_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null),
         ];
@@ -219,10 +219,10 @@ final class Columns
         return TakeFile::read($json) === [] ? throw BadTake::noNotes() : $json;
     }
 
-    /** As they are chosen for a student, or drilled in a remedy. */
-    private static function notes(): Column
+    /** As they are chosen for a student, or as the bars of a remedy have them. */
+    private static function notes(string $note): Column
     {
-        return Column::matching('/^'.DrillAnswer::CHOSEN.'(?:,'.DrillAnswer::CHOSEN.'){0,99}$/D', 'notes, as treble:C4,bass:F3');
+        return Column::matching("/^{$note}(?:,{$note}){0,199}\$/D", 'notes, as treble:C4,bass:F3');
     }
 
     /** @throws BadInput */

@@ -50,7 +50,7 @@ final class BreakdownCommand extends Command
     public function handle(BreakDown $breakDown): int
     {
         try {
-            $bytes = $this->bytes();
+            $bytes = GivenFile::contents($this->argument('file'));
             $score = MusicFormats::of($bytes)->read($bytes, new HowToRead($this->parts()));
             $document = $breakDown($score->piece, $this->settings(), $score->notRead);
         } catch (Refusal $reason) {
@@ -61,18 +61,6 @@ final class BreakdownCommand extends Command
         $this->output->write(json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
-    }
-
-    /** @throws BadInput */
-    private function bytes(): string
-    {
-        $file = $this->argument('file');
-        $path = is_string($file) ? $file : '';
-        if (! is_file($path) || ! is_readable($path)) {
-            throw BadArgument::noFile($path);
-        }
-
-        return (string) file_get_contents($path);
     }
 
     /** @throws BadInput */

@@ -33,9 +33,9 @@ final class HearCommand extends Command
     public function handle(): int
     {
         try {
-            $bytes = self::bytes($this->argument('piece'));
+            $bytes = GivenFile::contents($this->argument('piece'));
             $piece = MusicFormats::of($bytes)->read($bytes, new HowToRead())->piece;
-            $taken = TakeFile::read(self::bytes($this->argument('take')));
+            $taken = TakeFile::read(GivenFile::contents($this->argument('take')));
             $music = WrittenMusic::of($piece, $this->range($piece), $this->hand());
             $heard = Hear::take($music, $taken, $this->source());
         } catch (Refusal $reason) {
@@ -46,14 +46,6 @@ final class HearCommand extends Command
         $this->output->write(json_encode(TakeFile::written($heard), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
-    }
-
-    /** @throws BadInput */
-    private static function bytes(mixed $file): string
-    {
-        $path = is_string($file) ? $file : '';
-
-        return is_file($path) && is_readable($path) ? (string) file_get_contents($path) : throw BadArgument::noFile($path);
     }
 
     /** @throws BadInput */

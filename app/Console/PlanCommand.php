@@ -29,7 +29,7 @@ final class PlanCommand extends Command
         }
         $file = $this->argument('file');
         try {
-            $week = WeekFile::read(is_string($file) ? $this->contents($file) : (string) stream_get_contents(STDIN));
+            $week = WeekFile::read(is_string($file) ? GivenFile::contents($file) : (string) stream_get_contents(STDIN));
         } catch (BadInput $reason) {
             fwrite(STDERR, $reason->getMessage()."\n");
 
@@ -38,15 +38,5 @@ final class PlanCommand extends Command
         $this->output->write(WeekFile::writePlan($week, WeekPlanner::propose($week))."\n");
 
         return self::SUCCESS;
-    }
-
-    /** @throws BadInput */
-    private function contents(string $file): string
-    {
-        if (! is_file($file) || ! is_readable($file)) {
-            throw BadArgument::noFile($file);
-        }
-
-        return (string) file_get_contents($file);
     }
 }

@@ -115,9 +115,7 @@ final class LinesAtSight
     /** @param array<string, NoteStatus> $known */
     private function material(Student $student, array $known): SightMaterial
     {
-        $shaky = array_keys($known, NoteStatus::Shaky, true);
-
-        return SightMaterial::of(TypedPages::of($student->id, LearningState::Finished, 'finished_on', self::PAGES), array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null);
+        return SightMaterial::ofKnown(TypedPages::of($student->id, LearningState::Finished, 'finished_on', self::PAGES), $known);
     }
 
     private function resource(Student $student, string $date, SightLine $line, ?string $went): SightLineResource

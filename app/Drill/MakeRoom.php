@@ -57,14 +57,17 @@ final class MakeRoom
     }
 
     /**
-     * Whatever the teacher has chosen for the room: these notes are asked for, and what is secure stands between them.
+     * Whatever the teacher has chosen for the room: these notes are asked for, and what is secure stands between them;
+     * nothing else is, such as the octave of a letter.
      *
      * @param  array<string, NoteStatus>  $known
      * @return list<Card>
      */
     private function few(Student $student, NarrowDeck $narrow, array $known): array
     {
-        return Makers::of($narrow->kind)->cards(($this->material)($student->studio, $student, [...$narrow->notes, ...array_keys($known, NoteStatus::Secure, true)], []));
+        $cards = Makers::of($narrow->kind)->cards(($this->material)($student->studio, $student, [...$narrow->notes, ...array_keys($known, NoteStatus::Secure, true)], []));
+
+        return array_values(array_filter($cards, static fn (Card $card): bool => $card->note !== null));
     }
 
     /**

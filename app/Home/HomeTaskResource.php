@@ -45,6 +45,8 @@ final readonly class HomeTaskResource
         public float $minutes,
         #[ListOf(BarsResource::class)]
         public array $bars,
+        #[OA\Property(description: 'its bars are played, and can be listened to')]
+        public bool $isPlayed,
         #[OA\Property(description: 'it is done in the practice room, or begun there')]
         public bool $inRoom,
         #[ListOf(PracticeResource::class)]

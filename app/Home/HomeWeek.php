@@ -64,10 +64,13 @@ final class HomeWeek
 
     private static function task(Task $task): HomeTaskResource
     {
+        $sign = TaskSign::of($task->kind, $task->stage?->kind);
+        $isTyped = $task->learning?->piece->isTyped() === true;
+
         return new HomeTaskResource(
             $task->id,
             $task->kind,
-            TaskSign::of($task->kind, $task->stage?->kind),
+            $sign,
             $task->title,
             $task->instruction(),
             $task->learning?->piece->title,
@@ -77,7 +80,8 @@ final class HomeWeek
             $task->tempo,
             $task->half_minutes / 2,
             array_values($task->bars->sortBy('position')->map(BarsResource::of(...))->all()),
-            $task->drill_notes !== null || $task->kind === TaskKind::Sight || ($task->kind === TaskKind::Drill && $task->learning?->piece->isTyped() === true),
+            $isTyped && $task->bars->isNotEmpty() && $sign->isPlayed(),
+            $task->drill_notes !== null || $task->kind === TaskKind::Sight || ($task->kind === TaskKind::Drill && $isTyped),
             array_values($task->practices->sortBy('on_date')->map(PracticeResource::of(...))->all()),
         );
     }

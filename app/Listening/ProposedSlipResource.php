@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Listening;
 
 use App\Http\English;
-use Nasturtium\Core\Performance\Hearing\ProposedSlip;
 use Nasturtium\Core\Practice\Slip;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\Piece;
 use OpenApi\Attributes as OA;
 
 /** A slip that a take proposes; the teacher notes it or not. */
@@ -30,8 +28,11 @@ final readonly class ProposedSlipResource
         public string $why,
     ) {}
 
-    public static function of(Piece $piece, ProposedSlip $slip): self
+    /** As it was kept, in the words of the studio. */
+    public static function of(string $kind, int $measure, int $bar, ?string $hand, string $why): self
     {
-        return new self($slip->kind, English::text($slip->kind->words()), $slip->measure, $piece->measures[$slip->measure]->number, $slip->hand, English::text($slip->why));
+        $slip = Slip::from($kind);
+
+        return new self($slip, English::text($slip->words()), $measure, $bar, $hand === null ? null : Hand::from($hand), English::text($why));
     }
 }

@@ -23,6 +23,7 @@ use Nasturtium\Core\Performance\Hearing\Source;
  * @property CarbonImmutable $taken_at
  * @property CarbonImmutable $on_date
  * @property string $notes in JSON
+ * @property ?string $judged in JSON, for a revision of the page
  */
 final class Take extends Model implements OfStudent
 {

@@ -13,9 +13,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Performance\Hearing\Hear;
+use Nasturtium\Core\Performance\Hearing\Heard;
 use Nasturtium\Core\Performance\Hearing\Source;
 use Nasturtium\Core\Performance\Hearing\TakeFile;
 use Nasturtium\Core\Performance\Hearing\WrittenMusic;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Piece as Score;
 
 /** Takes from home: kept as notes, once each, and judged beside what is written. */
 final class TakeController
@@ -33,20 +36,16 @@ final class TakeController
         if ($piece === null || ! $piece->isTyped()) {
             return new JsonResponse([]);
         }
-        $score = $piece->score();
         $takes = Take::query()->where('task_id', $task->id)->orderByDesc('taken_at')->orderByDesc('id');
         $takes->limit(self::SHOWN);
-        $last = count($score->measures) - 1;
 
-        // Of a page that was typed anew meanwhile, what is left of the bars.
-        return new JsonResponse($takes->get()->map(static fn (Take $take): TakeResource => TakeResource::of($take, Hear::take(
-            WrittenMusic::of($score, [min($take->first, $last), min($take->last, $last)], $task->hand),
-            TakeFile::read($take->notes),
-            $take->source,
-        ))));
+        return new JsonResponse($takes->get()->map(static fn (Take $take): TakeResource => TakeResource::of(
+            $take,
+            Judged::kept($take->judged, $piece->revision) ?? Judged::of(self::heard($piece->score(), $take->first, $take->last, $task->hand, $take->notes, $take->source), $piece->revision),
+        )));
     }
 
-    #[Put('/home/tasks/{task}/takes', HeardResource::class)]
+    #[Put('/home/tasks/{task}/takes', TakeHeardResource::class)]
     public function store(TakeRequest $request, Task $task): JsonResponse
     {
         $task->load(['week.student.studio', 'bars', 'learning.piece']);
@@ -58,10 +57,9 @@ final class TakeController
         if (! $bars instanceof TaskBars) {
             throw ValidationException::withMessages(['part' => 'This task has no such bars.']);
         }
-        $score = $piece->score();
-        $last = min($bars->last, count($score->measures) - 1);
         $source = Source::from($request->string('source')->toString());
         $take = $request->take();
+        $heard = self::heard($piece->score(), $bars->first, $bars->last, $task->hand, $take, $source);
         $now = CarbonImmutable::now();
         $at = CarbonImmutable::parse($request->string('at')->toString())->utc()->min($now)->max($now->subDays(self::DAYS_LATE));
         $student = $task->week->student;
@@ -71,13 +69,22 @@ final class TakeController
             'task_id' => $task->id,
             'client_key' => $request->string('clientKey')->toString(),
             'first' => $bars->first,
-            'last' => $last,
+            'last' => $bars->last,
             'source' => $source->value,
             'taken_at' => $at->toDateTimeString(),
             'on_date' => $at->setTimezone($student->timezone ?? $student->studio->timezone)->toDateString(),
             'notes' => $take,
+            'judged' => Judged::of($heard, $piece->revision)->json(),
         ]);
 
-        return new JsonResponse(HeardResource::of(Hear::take(WrittenMusic::of($score, [$bars->first, $last], $task->hand), TakeFile::read($take), $source)));
+        return new JsonResponse(TakeHeardResource::of($heard));
+    }
+
+    /** Of a page that was typed anew meanwhile, what is left of the bars. */
+    private static function heard(Score $score, int $first, int $last, ?Hand $hand, string $notes, Source $source): Heard
+    {
+        $end = count($score->measures) - 1;
+
+        return Hear::take(WrittenMusic::of($score, [min($first, $end), min($last, $end)], $hand), TakeFile::read($notes), $source);
     }
 }

@@ -5,11 +5,6 @@ declare(strict_types=1);
 namespace App\Listening;
 
 use App\Api\ListOf;
-use Nasturtium\Core\Performance\Hearing\Heard;
-use Nasturtium\Core\Performance\Hearing\HeardNote;
-use Nasturtium\Core\Performance\Hearing\HeardStatus;
-use Nasturtium\Core\Performance\Hearing\ProposedSlip;
-use Nasturtium\Core\Performance\Hearing\ProposeSlips;
 use OpenApi\Attributes as OA;
 
 /** A take as the teacher sees it: what was heard, and the slips that it proposes. */
@@ -43,21 +38,19 @@ final readonly class TakeResource
         public array $slips,
     ) {}
 
-    public static function of(Take $take, Heard $heard): self
+    public static function of(Take $take, Judged $judged): self
     {
-        $faults = array_filter($heard->notes, static fn (HeardNote $note): bool => $note->status === HeardStatus::Wrong || $note->status === HeardStatus::Missed);
-
         return new self(
             $take->id,
             $take->on_date->toDateString(),
-            $heard->isClean(),
-            count($faults),
-            count($heard->stalls),
-            count($heard->restarts),
-            $heard->tempo === null ? null : (int) round($heard->tempo / 1_000),
-            $heard->steady === null ? null : intdiv($heard->steady, 10),
-            array_values(array_unique(array_map(static fn (HeardNote $note): int => $heard->music->piece->measures[$note->written->measure]->number, $faults))),
-            array_map(static fn (ProposedSlip $slip): ProposedSlipResource => ProposedSlipResource::of($heard->music->piece, $slip), ProposeSlips::of($heard)),
+            $judged->clean,
+            $judged->faults,
+            $judged->stalls,
+            $judged->restarts,
+            $judged->tempo,
+            $judged->steady,
+            $judged->bars,
+            array_map(static fn (array $slip): ProposedSlipResource => ProposedSlipResource::of(...$slip), $judged->slips),
         );
     }
 }

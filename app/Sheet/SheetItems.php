@@ -12,6 +12,7 @@ use App\Page\Piece\Piece;
 use App\Student\KnowNotes;
 use App\Student\Student;
 use Nasturtium\Core\Practice\LearningState;
+use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Score\Piece as Score;
 use Nasturtium\Core\Sheet\MakeSheet;
 use Nasturtium\Core\Sheet\SheetKind;
@@ -38,11 +39,11 @@ final class SheetItems
      */
     public function __invoke(SheetRequest $wanted, Studio $studio, ?Student $student, ?Piece $piece): array
     {
+        $known = $student === null ? [] : $this->know->now($student, $student->today());
         $names = match (true) {
             $wanted->notes() !== [] => $wanted->notes(),
-            $piece !== null && $piece->note_names !== '' => explode(',', $piece->note_names),
-            $student !== null => array_keys($this->know->now($student, $student->today())),
-            default => [],
+            $piece !== null && $piece->note_names !== '' => $piece->noteNames(),
+            default => array_keys($known),
         };
         $pieces = match (true) {
             $piece !== null => $piece->isTyped() ? [$piece->score()] : [],
@@ -51,7 +52,7 @@ final class SheetItems
         };
         $names = $names === [] ? self::USUAL : $names;
         $material = ($this->material)($studio, $student, $names, $pieces, $wanted->clefs());
-        $sight = $wanted->kind() === SheetKind::Sight ? $this->sight($wanted, $student, $names, $pieces) : null;
+        $sight = $wanted->kind() === SheetKind::Sight ? $this->sight($wanted, $student, $known, $names, $pieces) : null;
 
         return array_map(SheetItemResource::of(...), (new MakeSheet($material, $wanted->integer('hard'), $wanted->integer('seed'), $sight))($wanted->kind(), $wanted->integer('count')));
     }
@@ -59,16 +60,18 @@ final class SheetItems
     /**
      * A student's own; else of the notes as if they were known.
      *
+     * @param  array<string, NoteStatus>  $known
      * @param  list<string>  $names
      * @param  list<Score>  $pieces
      */
-    private function sight(SheetRequest $wanted, ?Student $student, array $names, array $pieces): SightSource
+    private function sight(SheetRequest $wanted, ?Student $student, array $known, array $names, array $pieces): SightSource
     {
         $on = array_column($wanted->clefs(), 'value');
+        $isOn = static fn (string $name): bool => in_array(strstr($name, ':', true), $on, true);
         if ($student !== null && $wanted->notes() === [] && $wanted->input('pieceId') === null) {
-            return $this->lines->forPaper($student, array_filter($this->know->now($student, $student->today()), static fn (string $name): bool => in_array(strstr($name, ':', true), $on, true), ARRAY_FILTER_USE_KEY));
+            return $this->lines->forPaper($student, array_filter($known, $isOn, ARRAY_FILTER_USE_KEY));
         }
 
-        return new SightSource(SightMaterial::of($pieces, array_values(array_filter($names, static fn (string $name): bool => in_array(strstr($name, ':', true), $on, true)))), self::MIDDLE);
+        return new SightSource(SightMaterial::of($pieces, array_values(array_filter($names, $isOn))), self::MIDDLE);
     }
 }

@@ -132,12 +132,14 @@ final class ProposeWeek
         }
     }
 
-    /** The notes of its bars, of which one was taken for another; null where there are too few to drill. */
+    /** The notes of its bars, of which one was taken for another; null where there are too few on the two staves to drill. */
     private function drilled(Learning $learning, Remedy $remedy): ?string
     {
         $notes = $this->names->of(array_slice($learning->piece->score()->measures, $remedy->first, $remedy->last - $remedy->first + 1), $remedy->hand);
 
-        return str_contains($notes, ',') ? $notes : null;
+        $drilled = array_filter(explode(',', $notes), static fn (string $note): bool => str_starts_with($note, 'treble:') || str_starts_with($note, 'bass:'));
+
+        return count($drilled) > 1 ? implode(',', $drilled) : null;
     }
 
     /** @param Collection<int, Learning> $current */

@@ -39,6 +39,12 @@ enum TaskSign: string
         };
     }
 
+    /** The bars are played, so that they can be listened to. */
+    public function isPlayed(): bool
+    {
+        return in_array($this, [self::Hand, self::Hands, self::Through, self::Climb, self::Again, self::Show], true);
+    }
+
     private static function ofStage(StageKind $stage): self
     {
         return match ($stage) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Sight;
 
+use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Event;
@@ -60,6 +61,19 @@ final readonly class SightMaterial
         }
 
         return new self($secure, $shaky, $rhythms, $farthest, $turns, $together);
+    }
+
+    /**
+     * The same by how well each note is known: of those that are shaky one more.
+     *
+     * @param  list<Piece>  $pieces  the pages that are signed off
+     * @param  array<string, NoteStatus>  $known
+     */
+    public static function ofKnown(array $pieces, array $known): self
+    {
+        $shaky = array_keys($known, NoteStatus::Shaky, true);
+
+        return self::of($pieces, array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null);
     }
 
     public function knows(Clef $clef, Pitch $pitch): bool

@@ -16,6 +16,7 @@ use Nasturtium\Core\Performance\Hearing\Trial\InventTake;
 use Nasturtium\Core\Performance\Hearing\Trial\TakeFigures;
 use Nasturtium\Core\Performance\Hearing\Trial\TakeKind;
 use Nasturtium\Core\Performance\Hearing\WrittenMusic;
+use Nasturtium\Core\Practice\Median;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 
@@ -191,6 +192,10 @@ test('of one key alone there is no beat, and no length', function (): void {
     expect(not_as_written($heard))->toBe([])->and([$heard->tempo, $heard->steady, $heard->isClean()])->toBe([null, null, true]);
 });
 
+test('the beat is the middle of what was played, of an even number the mean of both', function (): void {
+    expect(Median::between([]))->toBeNull()->and(Median::between([7]))->toBe(7)->and(Median::between([9, 1, 4]))->toBe(4)->and(Median::between([8, 1, 4, 5]))->toBe(4)->and(Median::of([8, 1, 4, 5]))->toBe(5);
+});
+
 test('nothing played is nothing heard', function (): void {
     $music = WrittenMusic::of(music_to_hear());
     $heard = Hear::take($music, []);
@@ -199,15 +204,17 @@ test('nothing played is nothing heard', function (): void {
         ->and(Hear::take(WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 w r | r"), [0, 0]), [new TakenNote(0, 100, 60)])->extras)->toHaveCount(1);
 });
 
-test('invented takes are heard as they were made', function (TakeKind $kind, int $faults, int $restarts): void {
+test('invented takes are heard as they were made', function (TakeKind $kind, int $clean, string $sort, int $least): void {
     $music = WrittenMusic::of(music_to_hear("time: 4/4\ntempo: 90\nR: @c4 q1 2 3 4 | h5 3 | q5 4 3 2 | h1 3 :| q3 3 4 5 | h4 2 | q2 3 4 2 | w1\nL: @5=c3 w5 | h1 3 | w5 | w1 :| h5 3 | w1 | h1 3 | w5"));
     $figures = new TakeFigures();
     for ($seed = 1; $seed <= 12; $seed++) {
         $take = InventTake::of($music, $kind, $seed);
         $figures->add($take, Hear::take($music, $take->taken));
     }
-    expect($figures->takes)->toBe(12)->and($figures->f1('wrong', 'missed', 'extra'))->toBeGreaterThanOrEqual($faults)->and($figures->f1('restart'))->toBeGreaterThanOrEqual($restarts)->and($figures->f1('right'))->toBeGreaterThanOrEqual(985);
+    expect($figures->takes)->toBe(12)->and($figures->clean)->toBeGreaterThanOrEqual($clean)->and($figures->sum($sort)[0])->toBeGreaterThan(3)->and($figures->f1($sort))->toBeGreaterThanOrEqual($least);
 })->with([
-    [TakeKind::Clean, 1_000, 1_000], [TakeKind::Wrong, 990, 1_000], [TakeKind::Missed, 990, 1_000], [TakeKind::Extra, 990, 1_000], [TakeKind::Stall, 1_000, 1_000], [TakeKind::Restart, 0, 850],
-    [TakeKind::RepeatLeftOut, 1_000, 1_000], [TakeKind::OneHand, 1_000, 1_000], [TakeKind::Fast, 1_000, 1_000], [TakeKind::Mixed, 930, 0], [TakeKind::Rough, 850, 0],
+    'clean' => [TakeKind::Clean, 12, 'right', 1_000], 'wrong' => [TakeKind::Wrong, 12, 'wrong', 1_000], 'missed' => [TakeKind::Missed, 12, 'missed', 1_000], 'extra' => [TakeKind::Extra, 12, 'extra', 1_000],
+    'stalls' => [TakeKind::Stall, 12, 'stall', 1_000], 'restarts' => [TakeKind::Restart, 11, 'restart', 900], 'a repeat left out' => [TakeKind::RepeatLeftOut, 12, 'skipped', 1_000],
+    'one hand' => [TakeKind::OneHand, 12, 'skipped', 1_000], 'hands apart' => [TakeKind::Apart, 12, 'apart', 990], 'held' => [TakeKind::Held, 12, 'short', 970], 'fast' => [TakeKind::Fast, 12, 'right', 1_000],
+    'mixed' => [TakeKind::Mixed, 9, 'wrong', 930], 'rough' => [TakeKind::Rough, 4, 'wrong', 850],
 ]);

@@ -8,10 +8,7 @@ use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 /** @return array{int, string, string} exit code, output, errors */
 function breakdown_command(string ...$arguments): array
 {
-    $process = proc_open([PHP_BINARY, base_path('artisan'), 'nasturtium:breakdown', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
-    [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
-
-    return [proc_close($process), $out, $err];
+    return artisan_on_its_own('nasturtium:breakdown', ...$arguments);
 }
 
 test('one JSON document, nothing else, with every field', function (): void {

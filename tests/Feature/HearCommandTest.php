@@ -13,11 +13,10 @@ function hear_command(string $take, string ...$options): array
     $file = tempnam(sys_get_temp_dir(), 'take').'.json';
     file_put_contents($piece, MusicXmlWriter::write(ShorthandReader::read("time: 4/4\ntempo: 60\nR: @c4 q1 2 3 4 | h5 1\nL: @5=c3 w5 | w1")->piece));
     file_put_contents($file, $take);
-    $process = proc_open([PHP_BINARY, base_path('artisan'), 'nasturtium:hear', $piece, $file, ...$options], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
-    $said = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+    $said = artisan_on_its_own('nasturtium:hear', $piece, $file, ...$options);
     array_map(unlink(...), [$piece, $file]);
 
-    return [proc_close($process), ...$said];
+    return $said;
 }
 
 /** @param list<array{float, int}> $keys seconds and MIDI numbers */

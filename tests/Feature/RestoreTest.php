@@ -82,7 +82,7 @@ test('a value that fits no column is refused by table, row and column, and nothi
     $tried = 0;
     foreach (Columns::all() as $table => $columns) {
         foreach ($columns as $name => $column) {
-            if ($name === 'studio_id' || in_array($name, ['counted', 'tempi', 'remedies', 'before_relief', 'sent_plan', 'thorns'], true)) {
+            if ($name === 'studio_id' || in_array($name, ['counted', 'tempi', 'remedies', 'before_relief', 'sent_plan', 'thorns', 'judged'], true)) {
                 continue;
             }
             foreach ($bad as $value) {
@@ -166,6 +166,8 @@ test('what the practice room and the worksheets would stumble over is refused', 
 })->with([
     'a note of no staff' => ['drill_answers', 'note', 'kazoo:C4', 'a note, as treble:C4'],
     'a note of no name' => ['drill_answers', 'note', 'treble:H4', 'a note, as treble:C4'],
+    'a drill of no notes' => ['tasks', 'drill_notes', 'treble:C4,', 'notes, as treble:C4,bass:F3'],
+    'a take that is none' => ['takes', 'notes', '{"notes":[{"t":-1,"pitch":60}]}', "no 't' that is seconds"],
     'another kind of drill' => ['drill_answers', 'kind', 'dance', 'one of name, find'],
     'notes that are none' => ['students', 'drill_notes', 'treble:C4,drums:C4', 'notes, as treble:C4,bass:F3'],
     'a line that is no music' => ['sight_lines', 'text', 'R: @c4 zzz', 'no music in the shorthand'],

@@ -9,7 +9,6 @@ use App\Student\KnowNotes;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\TaskKind;
-use Nasturtium\Core\Reading\NoteStatus;
 use Nasturtium\Core\Sheet\SheetKind;
 use Nasturtium\Core\Sight\MakeLine;
 use Nasturtium\Core\Sight\SightMaterial;
@@ -31,9 +30,7 @@ final class ProposeReading
     public function __invoke(TaskWriter $writer): void
     {
         $week = $writer->week;
-        $known = $this->know->now($week->student, $week->starts_on);
-        $shaky = array_keys($known, NoteStatus::Shaky, true);
-        if ((new MakeLine(SightMaterial::of([], array_keys($known, NoteStatus::Secure, true), $shaky[0] ?? null)))->canMake()) {
+        if ((new MakeLine(SightMaterial::ofKnown([], $this->know->now($week->student, $week->starts_on))))->canMake()) {
             $writer->always(TaskKind::Sight, 'A line at sight', 'Look first, then play it once, slowly, without stopping.', self::SIGHT, ['why' => 'new each day, of notes that are known']);
         }
         $sheets = DB::table('given_worksheets')->join('worksheets', 'worksheets.id', '=', 'given_worksheets.worksheet_id')->where('student_id', $week->student_id)->whereNull('right')

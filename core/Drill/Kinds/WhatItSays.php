@@ -46,7 +46,10 @@ final readonly class WhatItSays implements CardMaker
                 $tempi[$word] = substr($said, strlen($word) + 2);
             }
         }
-        $signs = array_map(static fn (string $sign): string => PageWords::meaning($sign) ?? '', array_combine(array_keys(self::SIGNS), array_keys(self::SIGNS)));
+        $signs = [];
+        foreach (array_keys(self::SIGNS) as $sign) {
+            $signs[$sign] = PageWords::meaning($sign) ?? '';
+        }
         $cards = self::words('sign', $signs, static fn (string $sign): string => self::drawn($sign));
 
         return [...self::words('word', $dynamics, null), ...$cards, ...self::words('word', $tempi, null)];

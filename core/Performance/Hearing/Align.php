@@ -93,13 +93,16 @@ final class Align
     /** @var array<int, int> written notes from this moment on */
     private array $left = [];
 
+    /** @var list<Moment> */
+    private readonly array $moments;
+
     /**
-     * @param  list<Moment>  $moments
      * @param  list<TakenNote>  $taken  by time
      * @param  list<int>  $quarters  milliseconds of a quarter at each of them; none where that is not known yet
      */
-    private function __construct(private readonly WrittenMusic $music, private readonly array $moments, private readonly array $taken, private readonly array $quarters)
+    private function __construct(private readonly WrittenMusic $music, private readonly array $taken, private readonly array $quarters)
     {
+        $this->moments = $moments = $music->moments;
         $left = 0;
         for ($m = count($moments) - 1; $m >= 0; $m--) {
             $left += count($moments[$m]->keys);
@@ -117,7 +120,7 @@ final class Align
      */
     public static function of(WrittenMusic $music, array $taken, array $quarters = []): Alignment
     {
-        return (new self($music, $music->moments, $taken, $quarters))->find();
+        return (new self($music, $taken, $quarters))->find();
     }
 
     private function find(): Alignment
@@ -267,7 +270,7 @@ final class Align
     {
         $sure = $this->taken[$note]->sure;
 
-        return $sure >= 500 ? self::FAULT : 60 + $sure;
+        return $sure >= Doubtful::OTHER ? self::FAULT : 60 + $sure;
     }
 
     /**
@@ -343,7 +346,7 @@ final class Align
             $near = null;
             foreach ($keys as $key) {
                 $far = abs($key - $taken[$i]->pitch);
-                if ($far > 0 && $far <= self::WRONG_WITHIN && $taken[$i]->sure >= 500 && ! isset($right[$key]) && ! isset($wrong[$key]) && ($near === null || $far < abs($near - $taken[$i]->pitch))) {
+                if ($far > 0 && $far <= self::WRONG_WITHIN && $taken[$i]->sure >= Doubtful::OTHER && ! isset($right[$key]) && ! isset($wrong[$key]) && ($near === null || $far < abs($near - $taken[$i]->pitch))) {
                     $near = $key;
                 }
             }

@@ -10,10 +10,10 @@ namespace Nasturtium\Core\Performance\Hearing;
  */
 final readonly class Doubtful
 {
-    /** Thousandths: from here on a written key is taken for played, and another one. */
+    /** Thousandths: from here on a written key is taken for played, and one that is not written. */
     private const WRITTEN = 20;
 
-    private const OTHER = 500;
+    public const OTHER = 500;
 
     /** From here on a fault is told as a fact. */
     public const TOLD = 850;

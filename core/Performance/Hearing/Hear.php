@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Performance\Hearing;
 
+use Nasturtium\Core\Practice\Median;
 use Nasturtium\Core\Score\Hand;
 
 /** Lays a take against what is written and says what was right, wrong, missed, too many, where it stalled and began again (trade 18.1). */
@@ -191,7 +192,7 @@ final class Hear
         foreach ($this->extras as $i) {
             $far = abs($this->taken[$i]->pitch - $pitch);
             $off = abs($this->taken[$i]->at - $expected);
-            if ($far <= $within && $off <= $room && ($within === 0 || $this->taken[$i]->sure >= 500) && ($best === null || $off < $best[0])) {
+            if ($far <= $within && $off <= $room && ($within === 0 || $this->taken[$i]->sure >= Doubtful::OTHER) && ($best === null || $off < $best[0])) {
                 $best = [$off, $i];
             }
         }
@@ -287,7 +288,7 @@ final class Hear
                     $due[] = $this->beat->at[$m] + intdiv(($this->music->moments[$moment]->tick - $this->music->moments[$m]->tick) * $quarter, WrittenMusic::QUARTER);
                 }
             }
-            $expected = OwnBeat::middle($due);
+            $expected = Median::between($due);
             if ($expected !== null) {
                 $off[] = $at - $expected;
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Performance\Hearing;
 
+use Nasturtium\Core\Practice\Median;
+
 /**
  * The student's own beat: when each moment came, and how long a quarter lasts around it, from what was played itself.
  */
@@ -76,7 +78,7 @@ final readonly class OwnBeat
     /** The middle of all, in milliseconds a quarter. */
     public function usual(): int
     {
-        return self::middle(array_values($this->quarters)) ?? self::USUAL;
+        return Median::between(array_values($this->quarters)) ?? self::USUAL;
     }
 
     /**
@@ -113,28 +115,16 @@ final readonly class OwnBeat
      */
     private static function quartersOf(array $moments, array $slopes): array
     {
-        $all = self::middle(array_merge(...array_values($slopes))) ?? self::USUAL;
+        $all = Median::between(array_merge(...array_values($slopes))) ?? self::USUAL;
         $quarters = [];
         foreach ($moments as $i => $moment) {
             $near = [];
             for ($k = $i - self::AROUND; $k < $i + self::AROUND; $k++) {
                 array_push($near, ...($slopes[$k] ?? []));
             }
-            $quarters[$moment] = self::middle($near) ?? $all;
+            $quarters[$moment] = Median::between($near) ?? $all;
         }
 
         return $quarters;
-    }
-
-    /** @param list<int> $of */
-    public static function middle(array $of): ?int
-    {
-        if ($of === []) {
-            return null;
-        }
-        sort($of);
-        $half = intdiv(count($of), 2);
-
-        return count($of) % 2 === 1 ? $of[$half] : intdiv($of[$half - 1] + $of[$half], 2);
     }
 }

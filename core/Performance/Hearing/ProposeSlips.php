@@ -11,7 +11,7 @@ use Nasturtium\Core\Words;
 /** What a take proposes for the table of slips, each once for a bar and a hand (trade 18.3). */
 final class ProposeSlips
 {
-    /** Wrong keys in a row that are off by the same. */
+    /** Wrong keys in a row, all off to the same side. */
     private const DRIFTS = 2;
 
     /** A leap is a move of so many half steps: over a fifth. */
@@ -72,7 +72,7 @@ final class ProposeSlips
             $off = $note->played - $note->written->pitch;
             $drift = $this->drifts($of, $at, $off);
             match (true) {
-                $drift >= self::DRIFTS => $this->add(Slip::WrongFinger, $i, $hand, Words::counted($drift, 'key').' off by the same, one after the other'),
+                $drift >= self::DRIFTS => $this->add(Slip::WrongFinger, $i, $hand, Words::counted($drift, 'key').' in a row, all off to the same side'),
                 $hand === Hand::Left && abs($move) > 0 && abs($move + $played) <= 1 => $this->add(Slip::ReadBackwards, $i, $hand, 'it went '.($move > 0 ? 'down' : 'up').' where it is written '.($move > 0 ? 'up' : 'down')),
                 abs($move) >= self::LEAP => $this->add(Slip::LeapMissed, $i, $hand, 'the key after a leap was another one'),
                 default => $this->add(Slip::WrongNote, $i, $hand, 'another key was struck'),
@@ -81,7 +81,7 @@ final class ProposeSlips
     }
 
     /**
-     * How many wrong keys around this one are off by the same.
+     * How many wrong keys around this one, and with it, are off to the same side.
      *
      * @param  list<int>  $of
      */

@@ -48,7 +48,7 @@ final readonly class WrittenMusic
         return array_filter($this->notes, static fn (WrittenNote $note): bool => $note->hand === $hand) !== [];
     }
 
-    /** What is played again for the first time: the bar that a repeat goes back from, and the one after it is through. */
+    /** Of a bar that a repeat has gone back to: the bar that comes when the repeat is through; both as they are played. Null of any other bar. */
     public function afterRepeat(int $bar): ?int
     {
         $again = $this->order[$bar] ?? null;

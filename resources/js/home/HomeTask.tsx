@@ -35,9 +35,6 @@ interface Props {
     back: ReactNode;
 }
 
-/** What is played, and can be listened to. */
-const PLAYED: HomeTaskData['sign'][] = ['hand', 'hands', 'through', 'climb', 'again', 'show'];
-
 /** One task: its bars, how they sound, and the tick. */
 export function HomeTask({ token, task, done, hear, day, when, longestPause, tick, untick, drill, back }: Props) {
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
@@ -66,7 +63,7 @@ export function HomeTask({ token, task, done, hear, day, when, longestPause, tic
                 <HomeMusic
                     {...{ task, tempo, setTempo }}
                     music={music.data}
-                    hear={day <= 0 && PLAYED.includes(task.sign) ? hear : null}
+                    hear={day <= 0 && task.isPlayed ? hear : null}
                 />
             )}
             <Remember questions={music.data?.questions ?? []} />

@@ -1,7 +1,8 @@
-import { Button, Group, Select, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Api } from '../api';
 import { useMidi } from '../shared/midi/devices';
+import { MidiChoice } from '../shared/midi/MidiChoice';
 import { Trouble } from '../shared/Notes';
 import { Piano } from '../shared/piano/Piano';
 import { t } from '../text';
@@ -80,22 +81,7 @@ function Sources({ midi }: { midi: ReturnType<typeof useMidi> }) {
             </Button>
         );
     }
-    return (
-        <Group align="flex-end">
-            <Select
-                label={t('Keyboard')}
-                clearable
-                placeholder={t('The keys on the screen')}
-                value={midi.chosen}
-                onChange={midi.choose}
-                data={midi.sources.map((source) => ({ value: source.id, label: source.name }))}
-            />
-            <Button variant="default" onClick={midi.look}>
-                {t('Connect a MIDI keyboard')}
-            </Button>
-            {midi.trouble !== null && <Text role="status">{midi.trouble}</Text>}
-        </Group>
-    );
+    return <MidiChoice midi={midi} label={t('Keyboard')} always />;
 }
 
 /** What the stand-in plays in the place of a child. */

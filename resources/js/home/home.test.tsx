@@ -2,6 +2,7 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { aSession } from '../../../tests/room';
 import { drawRoom, serve } from '../../../tests/screen';
 import { breaksIn, groupsOf } from './DayList';
 import { Home } from './Home';
@@ -18,6 +19,7 @@ const task = (id: number, title: string, practices: object[] = []) => ({
     tempo: null,
     minutes: 6,
     bars: [],
+    isPlayed: false,
     inRoom: false,
     practices,
 });
@@ -244,19 +246,7 @@ describe('the practice room at home', () => {
         hear: [],
         taps: null,
     };
-    const SESSION = {
-        date: '2031-05-06',
-        seconds: 0,
-        learning: [CARD.id],
-        joining: [],
-        known: [],
-        share: 0,
-        before: [],
-        pairs: [],
-        returns: [2, 5, 12],
-        closing: 0,
-        enough: { answers: 10, right: 90, within: 3_000, join: 5 },
-    };
+    const SESSION = aSession([CARD.id], { seconds: 0, closing: 0 });
     const deck = (taskId: number | null) => ({
         taskId,
         page: taskId === null ? null : 'Paper Boats',

@@ -128,7 +128,7 @@ function useOutbox(token: string) {
     const [refused, setRefused] = useState(0);
     const send = useCallback(async () => {
         const lost = await flush(token, (one) => sent(requestOf(one), token));
-        setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one)).length);
+        setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one) || isTaken(one)).length);
         setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });
         await client.invalidateQueries({ queryKey: ['home-room', token] });

@@ -1,21 +1,43 @@
 import { Button, Group, Text } from '@mantine/core';
 import { type Api, api, at, type LessonTask } from '../api';
+import { useKeys } from '../shared/keys';
 import { QUIET } from '../shared/quiet';
 import { shortDate } from '../shared/words';
 import { t } from '../text';
+import type { Slip } from './useLesson';
 
 type Take = Api['TakeResource'];
 type Proposed = Api['ProposedSlipResource'];
 
 interface Props {
     task: LessonTask;
+    /** Slips that are noted already. */
+    noted: readonly Pick<Slip, 'kind' | 'measure'>[];
     /** Notes a slip at a bar, by its index. */
     note: (kind: Proposed['kind'], measure: number) => void;
 }
 
 /** The takes that home has sent for a task: what was heard, and the slips that they propose. */
-export function HeardAtHome({ task, note }: Props) {
-    const takes = api.useQuery('get', '/tasks/{task}/takes', at({ task: task.id }), { enabled: task.bars.length > 0 });
+export function HeardAtHome({ task, noted, note }: Props) {
+    const takes = api.useQuery('get', '/tasks/{task}/takes', at({ task: task.id }), {
+        enabled: task.bars.length > 0,
+        staleTime: 60_000,
+    });
+    const proposed = proposedBy(takes.data ?? []).filter(
+        ({ slip }) => !noted.some((one) => one.kind === slip.kind && one.measure === slip.measure),
+    );
+    const [first] = proposed;
+    useKeys(
+        first === undefined
+            ? []
+            : [
+                  {
+                      key: 'n',
+                      does: t('note the next slip heard at home'),
+                      run: () => note(first.slip.kind, first.slip.measure),
+                  },
+              ],
+    );
     if (takes.data === undefined || takes.data.length === 0) return null;
     return (
         <section className="sheet" aria-label={t('Heard at home')}>
@@ -30,7 +52,7 @@ export function HeardAtHome({ task, note }: Props) {
                     </li>
                 ))}
             </ol>
-            {proposedBy(takes.data).map(({ slip, times }) => (
+            {proposed.map(({ slip, times }) => (
                 <Group key={nameOf(slip)} gap="xs" mt={4}>
                     <Text size="sm">
                         {t('Bar {{bar}}: {{words}}', { bar: slip.bar, words: slip.words })}{' '}
@@ -44,7 +66,7 @@ export function HeardAtHome({ task, note }: Props) {
                         aria-label={t('Note it: {{words}}, bar {{bar}}', { words: slip.words, bar: slip.bar })}
                         onClick={() => note(slip.kind, slip.measure)}
                     >
-                        {t('note it')}
+                        {slip === first?.slip ? t('note it (n)') : t('note it')}
                     </Button>
                 </Group>
             ))}

@@ -160,7 +160,14 @@ function Heard({ data, hand, hearing, openPage }: HeardProps) {
                         add={hearing.slip}
                     />
                 )}
-                {hearing.task !== null && <HeardAtHome task={hearing.task} note={hearing.noteAt} />}
+                {hearing.task !== null && (
+                    <HeardAtHome
+                        key={hearing.task.id}
+                        task={hearing.task}
+                        noted={slipsOf([hearing.task])}
+                        note={hearing.noteAt}
+                    />
+                )}
                 <Record key={data.id} data={data} record={hand.record} />
             </Stack>
         </div>

@@ -490,13 +490,18 @@ describe('what was heard at home', () => {
         expect(words[0]?.textContent).toContain('2 wrong or missed, stood still once, ♩ = 64, steady in 82 of 100');
         expect(words[1]?.textContent).toContain('clean, ♩ = 64');
         expect(within(heard).getByText('another key was struck, 2 times')).toBeTruthy();
-        await userEvent.click(within(heard).getByRole('button', { name: 'Note it: wrong note, bar 4' }));
+        expect(within(heard).getByRole('button', { name: 'Note it: wrong note, bar 4' }).textContent).toBe(
+            'note it (n)',
+        );
+        await userEvent.keyboard('n');
         await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
         expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
             taskId: 1,
             kind: 'wrong-note',
             measure: 3,
         });
+        // What is noted is not proposed any more.
+        await waitFor(() => expect(within(heard).queryByRole('button', { name: /^Note it/ })).toBeNull());
     });
 
     it('is not there where nothing was heard', async () => {

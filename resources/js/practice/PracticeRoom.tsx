@@ -1,13 +1,13 @@
-import { Button, Group, Text, Title } from '@mantine/core';
+import { Box, Button, Group, Text, Title } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { type Api, choices } from '../api';
 import { useMidi } from '../shared/midi/devices';
+import { MidiChoice } from '../shared/midi/MidiChoice';
 import { t } from '../text';
 import type { FaceProps, Take } from './CardFace';
 import { useEngravings } from './engraving';
 import { Latency } from './Latency';
 import { latency } from './latency';
-import { MidiChoice } from './MidiChoice';
 import styles from './Practice.module.css';
 import { Race } from './Race';
 import { Session } from './Session';
@@ -172,7 +172,9 @@ function Choice({ room, line, open, back, midi }: ChoiceProps) {
                     </div>
                 </section>
             ))}
-            <MidiChoice midi={midi} />
+            <Box mt="lg">
+                <MidiChoice midi={midi} label={t('Answer with')} />
+            </Box>
         </>
     );
 }

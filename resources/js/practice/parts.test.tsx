@@ -2,7 +2,9 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { aSession } from '../../../tests/room';
 import { draw, serve } from '../../../tests/screen';
+import { MidiChoice } from '../shared/midi/MidiChoice';
 import { waitingSteps } from '../shared/queue';
 import { AtTheLesson } from './AtTheLesson';
 import { gained } from './gained';
@@ -10,7 +12,6 @@ import { HearAgain, useHeard } from './Heard';
 import { Keys } from './Keys';
 import { Latency } from './Latency';
 import { latency } from './latency';
-import { MidiChoice } from './MidiChoice';
 import { SessionRun } from './run';
 import { StaffLadder } from './StaffLadder';
 import { TrainingSettings } from './TrainingSettings';
@@ -37,28 +38,13 @@ const card = (change: Partial<CardData>): CardData => ({
     ...change,
 });
 
-const session = (learning: string[], change: object = {}) => ({
-    date: '2031-05-06',
-    seconds: 120,
-    learning,
-    joining: [],
-    known: [],
-    share: 0,
-    before: [],
-    pairs: [],
-    returns: [2, 5, 12],
-    closing: 3,
-    enough: { answers: 3, right: 90, within: 3_000, join: 5 },
-    ...change,
-});
-
 const deckOf = (cards: CardData[], change: Partial<Deck> = {}): Deck => ({
     taskId: null,
     page: null,
     kind: 'name',
     words: '',
     cards,
-    sessions: [session(cards.map((one) => one.id))],
+    sessions: [aSession(cards.map((one) => one.id))],
     ...change,
 });
 
@@ -225,20 +211,20 @@ describe('a MIDI keyboard', () => {
 
     it('is looked for on a press, and chosen where there are several', async () => {
         const one = midi();
-        const { unmount } = draw(<MidiChoice midi={one} />);
+        const { unmount } = draw(<MidiChoice midi={one} label="Answer with" />);
         expect(screen.queryByRole('combobox')).toBeNull();
         await press('Connect a MIDI keyboard');
         expect(one.look).toHaveBeenCalledOnce();
         unmount();
         const two = midi({ sources: [...one.sources, { ...one.sources[0], id: 'p', name: 'Piano' }] });
-        draw(<MidiChoice midi={two} />);
+        draw(<MidiChoice midi={two} label="Answer with" />);
         await userEvent.click(screen.getByRole('combobox', { name: 'Answer with' }));
         await userEvent.click(screen.getByRole('option', { name: 'Piano' }));
         expect(two.choose).toHaveBeenCalledWith('p', expect.anything());
     });
 
     it('that is not there is said', () => {
-        draw(<MidiChoice midi={midi({ trouble: 'No MIDI keyboard is connected.' })} />);
+        draw(<MidiChoice label="Answer with" midi={midi({ trouble: 'No MIDI keyboard is connected.' })} />);
         expect(screen.getByRole('status').textContent).toBe('No MIDI keyboard is connected.');
     });
 });
@@ -247,7 +233,7 @@ describe('what a session brought', () => {
     const e = card({});
     const sign = card({ id: 'say f', letter: null });
     const run = (deck: Deck, answered: string[]) => {
-        const made = new SessionRun(deck.sessions[0] ?? session([]));
+        const made = new SessionRun(deck.sessions[0] ?? aSession([]));
         for (const id of answered) made.answer(id, { right: true, milliseconds: 900 });
         return gained(deck, made);
     };

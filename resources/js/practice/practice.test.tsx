@@ -2,6 +2,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { aSession } from '../../../tests/room';
 import { draw, drawRoom, serve } from '../../../tests/screen';
 import type { Api } from '../api';
 import type { Take } from './CardFace';
@@ -42,21 +43,8 @@ function name(note: string, right: string) {
 type Deck = Api['DeckResource'];
 
 function deck(kind: Deck['kind'], cards: Deck['cards'], change: Partial<Deck['sessions'][number]> = {}): Deck {
-    const session = {
-        date: '2031-05-06',
-        seconds: 120,
-        learning: cards.map((card) => card.id),
-        joining: [],
-        known: [],
-        share: 0,
-        before: [],
-        pairs: [],
-        returns: [2, 5, 12],
-        closing: 3,
-        enough: { answers: 3, right: 90, within: 3_000, join: 5 },
-        ...change,
-    };
-    return { taskId: null, page: null, kind, words: `About ${kind}.`, cards, sessions: [session] };
+    const ids = cards.map((card) => card.id);
+    return { taskId: null, page: null, kind, words: `About ${kind}.`, cards, sessions: [aSession(ids, change)] };
 }
 
 const NOTES = deck('name', [name('treble:E4', 'E'), name('treble:F4', 'F')]);

@@ -70,7 +70,6 @@ final class TakeFigures
         // One key missed and one too many, and a wrong key, are one reading of the same.
         $extras = $truth->extras;
         $found = array_map(static fn (TakenNote $note): array => [$note->at, $note->pitch], $heard->extras);
-        $spare = [];
         foreach ($heard->notes as $i => $note) {
             $true = $truth->notes[$i];
             $said = $note->status;
@@ -83,9 +82,8 @@ final class TakeFigures
                 $said = HeardStatus::Wrong;
             }
             $this->status($true->status, $said);
-            $spare[] = [$note, $true];
+            $this->how($note, $true);
         }
-        array_walk($spare, fn (array $pair) => $this->how(...$pair));
         foreach ($found as $one) {
             $at = self::find($extras, ...$one);
             if ($at !== null) {

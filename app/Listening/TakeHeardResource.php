@@ -12,8 +12,8 @@ use Nasturtium\Core\Performance\Hearing\ToTheChild;
 use OpenApi\Attributes as OA;
 
 /** What was heard in a take, as a child is told. */
-#[OA\Schema(schema: 'TakeHeardResource')]
-final readonly class HeardResource
+#[OA\Schema]
+final readonly class TakeHeardResource
 {
     /**
      * @param  list<HeardNoteResource>  $notes  those that were another key or missed
