@@ -254,7 +254,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('lessons/{lesson}/finished', [LessonController::class, 'finish'])->can('accompany', 'lesson');
         Route::put('lessons/{lesson}/pages/{learning}', [PageMarkController::class, 'update'])->can('accompany', 'lesson')->can('accompany', 'learning');
         Route::put('lessons/{lesson}/marks/{task}', [MarkController::class, 'update'])->can('accompany', 'lesson')->can('accompany', 'task');
-        Route::get('tasks/{task}/takes', [TakeController::class, 'index'])->can('accompany', 'task');
+        Route::get('lessons/{lesson}/takes', [TakeController::class, 'index'])->can('accompany', 'lesson');
         Route::post('lessons/{lesson}/slips', [SlipController::class, 'store'])->can('accompany', 'lesson');
         Route::delete('lessons/{lesson}/slips/{key}', [SlipController::class, 'takeBack'])->can('accompany', 'lesson');
         Route::delete('slips/{slip}', [SlipController::class, 'destroy'])->can('accompany', 'slip');

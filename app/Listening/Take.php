@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Listening;
 
 use App\Account\OfStudent;
+use App\Week\Task;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Nasturtium\Core\Performance\Hearing\Source;
 
 /**
@@ -24,6 +26,7 @@ use Nasturtium\Core\Performance\Hearing\Source;
  * @property CarbonImmutable $on_date
  * @property string $notes in JSON
  * @property ?string $judged in JSON, for a revision of the page
+ * @property-read Task $task
  */
 final class Take extends Model implements OfStudent
 {
@@ -34,6 +37,12 @@ final class Take extends Model implements OfStudent
     public function studentId(): int
     {
         return $this->student_id;
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
     }
 
     /** @return array<string, string> */

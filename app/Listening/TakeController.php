@@ -6,6 +6,7 @@ namespace App\Listening;
 
 use App\Api\Get;
 use App\Api\Put;
+use App\Lesson\Lesson;
 use App\Week\Task;
 use App\Week\TaskBars;
 use Carbon\CarbonImmutable;
@@ -26,23 +27,23 @@ final class TakeController
     /** A phone that has kept it for longer says nothing of today. */
     private const DAYS_LATE = 31;
 
-    /** The newest that are listed. */
-    private const SHOWN = 10;
+    /** The newest of a week that are listed. */
+    private const SHOWN = 60;
 
-    #[Get('/tasks/{task}/takes', TakeResource::class, many: true)]
-    public function index(Task $task): JsonResponse
+    #[Get('/lessons/{lesson}/takes', TakeResource::class, many: true)]
+    public function index(Lesson $lesson): JsonResponse
     {
-        $piece = $task->load('learning.piece')->learning?->piece;
-        if ($piece === null || ! $piece->isTyped()) {
-            return new JsonResponse([]);
-        }
-        $takes = Take::query()->where('task_id', $task->id)->orderByDesc('taken_at')->orderByDesc('id');
+        $takes = Take::query()->whereIn('task_id', Task::query()->where('week_id', $lesson->week_id)->select('id'))->with('task.learning.piece')->orderByDesc('taken_at')->orderByDesc('id');
         $takes->limit(self::SHOWN);
+        $told = [];
+        foreach ($takes->get() as $take) {
+            $piece = $take->task->learning?->piece;
+            if ($piece !== null && $piece->isTyped()) {
+                $told[] = TakeResource::of($take, Judged::kept($take->judged, $piece->revision) ?? Judged::of(self::heard($piece->score(), $take->first, $take->last, $take->task->hand, $take->notes, $take->source), $piece->revision));
+            }
+        }
 
-        return new JsonResponse($takes->get()->map(static fn (Take $take): TakeResource => TakeResource::of(
-            $take,
-            Judged::kept($take->judged, $piece->revision) ?? Judged::of(self::heard($piece->score(), $take->first, $take->last, $task->hand, $take->notes, $take->source), $piece->revision),
-        )));
+        return new JsonResponse($told);
     }
 
     #[Put('/home/tasks/{task}/takes', TakeHeardResource::class)]

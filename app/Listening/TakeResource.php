@@ -19,6 +19,8 @@ final readonly class TakeResource
         #[OA\Property]
         public int $id,
         #[OA\Property]
+        public int $taskId,
+        #[OA\Property]
         public string $onDate,
         #[OA\Property]
         public bool $clean,
@@ -42,6 +44,7 @@ final readonly class TakeResource
     {
         return new self(
             $take->id,
+            $take->task_id,
             $take->on_date->toDateString(),
             $judged->clean,
             $judged->faults,

@@ -75,31 +75,31 @@ test('takes are erased with their student', function (): void {
     expect(DB::table('takes')->count())->toBe(0);
 });
 
-test('the teacher sees the takes of a task, the newest first, with the slips that they propose', function (): void {
+test('the teacher sees the takes of the week at the lesson, the newest first, with the slips that they propose', function (): void {
     $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
     ($this->play)($keys, ['at' => '2031-04-29T14:00:00Z'])->assertOk();
     $wrong = $keys;
     $wrong[1]++;
     ($this->play)($wrong)->assertOk();
-    $takes = $this->actingAs($this->own->teacher)->getJson("/api/tasks/{$this->task->id}/takes")->assertOk()->json();
-    expect($takes)->toHaveCount(2)->and($takes[0])->toMatchArray(['onDate' => '2031-04-29', 'clean' => false, 'faults' => 1, 'bars' => [1]])
+    $takes = $this->actingAs($this->own->teacher)->getJson("/api/lessons/{$this->own->lesson->id}/takes")->assertOk()->json();
+    expect($takes)->toHaveCount(2)->and($takes[0])->toMatchArray(['taskId' => $this->task->id, 'onDate' => '2031-04-29', 'clean' => false, 'faults' => 1, 'bars' => [1]])
         ->and(array_column($takes[0]['slips'], 'kind'))->toContain('wrong-note')->and(array_column($takes[0]['slips'], 'words', 'kind')['wrong-note'])->toBe('wrong note, or two notes confused')
         ->and($takes[1]['faults'])->toBe(0);
     // Of a page that was typed anew nothing that was kept is told.
     DB::table('takes')->update(['judged' => str_replace('"faults":1', '"faults":7', (string) Take::query()->orderByDesc('id')->firstOrFail()->judged)]);
-    $faults = fn (): array => array_column($this->getJson("/api/tasks/{$this->task->id}/takes")->json(), 'faults');
+    $faults = fn (): array => array_column($this->getJson("/api/lessons/{$this->own->lesson->id}/takes")->json(), 'faults');
     expect($faults())->toBe([7, 7]);
     $this->own->piece->update(['revision' => $this->own->piece->revision + 1]);
     expect($faults())->toBe([1, 0]);
     $this->own->piece->update(['measures' => 0, 'music' => null]);
-    expect($this->getJson("/api/tasks/{$this->task->id}/takes")->assertOk()->json())->toBe([]);
+    expect($this->getJson("/api/lessons/{$this->own->lesson->id}/takes")->assertOk()->json())->toBe([]);
 });
 
 test('takes are fetched with as many queries however many there are', function (): void {
     $count = function (): int {
         DB::flushQueryLog();
         DB::enableQueryLog();
-        $this->actingAs($this->own->teacher)->getJson("/api/tasks/{$this->task->id}/takes")->assertOk();
+        $this->actingAs($this->own->teacher)->getJson("/api/lessons/{$this->own->lesson->id}/takes")->assertOk();
 
         return count(DB::getQueryLog());
     };
@@ -109,5 +109,5 @@ test('takes are fetched with as many queries however many there are', function (
     foreach (range(1, 12) as $_) {
         DB::table('takes')->insert([...array_diff_key($first, ['id' => 1]), 'client_key' => (string) Str::uuid()]);
     }
-    expect($count())->toBe($one)->and($this->getJson("/api/tasks/{$this->task->id}/takes")->json())->toHaveCount(10);
+    expect($count())->toBe($one)->and($this->getJson("/api/lessons/{$this->own->lesson->id}/takes")->json())->toHaveCount(13);
 });

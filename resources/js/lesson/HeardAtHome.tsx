@@ -1,5 +1,5 @@
 import { Button, Group, Text } from '@mantine/core';
-import { type Api, api, at, type LessonTask } from '../api';
+import { type Api, api, at } from '../api';
 import { useKeys } from '../shared/keys';
 import { QUIET } from '../shared/quiet';
 import { shortDate } from '../shared/words';
@@ -10,20 +10,20 @@ type Take = Api['TakeResource'];
 type Proposed = Api['ProposedSlipResource'];
 
 interface Props {
-    task: LessonTask;
+    lesson: number;
+    /** The tasks of the page that is shown. */
+    tasks: readonly { id: number }[];
     /** Slips that are noted already. */
     noted: readonly Pick<Slip, 'kind' | 'measure'>[];
-    /** Notes a slip at a bar, by its index. */
-    note: (kind: Proposed['kind'], measure: number) => void;
+    /** Notes a slip of a task at a bar, by its index. */
+    note: (task: number, kind: Proposed['kind'], measure: number) => void;
 }
 
-/** The takes that home has sent for a task: what was heard, and the slips that they propose. */
-export function HeardAtHome({ task, noted, note }: Props) {
-    const takes = api.useQuery('get', '/tasks/{task}/takes', at({ task: task.id }), {
-        enabled: task.bars.length > 0,
-        staleTime: 60_000,
-    });
-    const proposed = proposedBy(takes.data ?? []).filter(
+/** The takes that home has sent for a page: what was heard, and the slips that they propose. */
+export function HeardAtHome({ lesson, tasks, noted, note }: Props) {
+    const all = api.useQuery('get', '/lessons/{lesson}/takes', at({ lesson }), { staleTime: 60_000 });
+    const takes = (all.data ?? []).filter((take) => tasks.some((task) => task.id === take.taskId));
+    const proposed = proposedBy(takes).filter(
         ({ slip }) => !noted.some((one) => one.kind === slip.kind && one.measure === slip.measure),
     );
     const [first] = proposed;
@@ -34,17 +34,17 @@ export function HeardAtHome({ task, noted, note }: Props) {
                   {
                       key: 'n',
                       does: t('note the next slip heard at home'),
-                      run: () => note(first.slip.kind, first.slip.measure),
+                      run: () => note(first.taskId, first.slip.kind, first.slip.measure),
                   },
               ],
     );
-    if (takes.data === undefined || takes.data.length === 0) return null;
+    if (takes.length === 0) return null;
     return (
         <section className="sheet" aria-label={t('Heard at home')}>
             <Text fw={700}>{t('Heard at home')}</Text>
-            <Often takes={takes.data} />
+            <Often takes={takes} />
             <ol className="plain-list">
-                {takes.data.map((take) => (
+                {takes.map((take) => (
                     <li key={take.id}>
                         <Text size="sm">
                             {shortDate(take.onDate)}: {heardWords(take)}
@@ -52,7 +52,7 @@ export function HeardAtHome({ task, noted, note }: Props) {
                     </li>
                 ))}
             </ol>
-            {proposed.map(({ slip, times }) => (
+            {proposed.map(({ slip, taskId, times }) => (
                 <Group key={nameOf(slip)} gap="xs" mt={4}>
                     <Text size="sm">
                         {t('Bar {{bar}}: {{words}}', { bar: slip.bar, words: slip.words })}{' '}
@@ -64,7 +64,7 @@ export function HeardAtHome({ task, noted, note }: Props) {
                     <Button
                         {...QUIET}
                         aria-label={t('Note it: {{words}}, bar {{bar}}', { words: slip.words, bar: slip.bar })}
-                        onClick={() => note(slip.kind, slip.measure)}
+                        onClick={() => note(taskId, slip.kind, slip.measure)}
                     >
                         {slip === first?.slip ? t('note it (n)') : t('note it')}
                     </Button>
@@ -76,12 +76,20 @@ export function HeardAtHome({ task, noted, note }: Props) {
 
 const nameOf = (slip: Proposed) => `${slip.kind} ${slip.measure} ${slip.hand ?? ''}`;
 
+interface Told {
+    slip: Proposed;
+    taskId: number;
+    times: number;
+}
+
 /** Each slip once, what several takes propose first. */
-function proposedBy(takes: readonly Take[]): { slip: Proposed; times: number }[] {
-    const found = new Map<string, { slip: Proposed; times: number }>();
-    for (const slip of takes.flatMap((take) => take.slips)) {
-        const before = found.get(nameOf(slip));
-        found.set(nameOf(slip), { slip: before?.slip ?? slip, times: (before?.times ?? 0) + 1 });
+function proposedBy(takes: readonly Take[]): Told[] {
+    const found = new Map<string, Told>();
+    for (const { slips, taskId } of takes) {
+        for (const slip of slips) {
+            const before = found.get(nameOf(slip)) ?? { slip, taskId, times: 0 };
+            found.set(nameOf(slip), { ...before, times: before.times + 1 });
+        }
     }
     return [...found.values()].sort((a, b) => b.times - a.times || a.slip.measure - b.slip.measure);
 }
@@ -91,10 +99,14 @@ function Often({ takes }: { takes: readonly Take[] }) {
     const times = new Map<number, number>();
     for (const bar of takes.flatMap((take) => take.bars)) times.set(bar, (times.get(bar) ?? 0) + 1);
     if (times.size === 0) return null;
-    const said = [...times].sort(([a], [b]) => a - b).map(([bar, of]) => t('bar {{bar}} in {{of}}', { bar, of }));
+    const bars = [...times].sort(([a], [b]) => a - b);
+    const isOne = takes.length === 1;
+    const said = bars.map(([bar, of]) => (isOne ? t('bar {{bar}}', { bar }) : t('bar {{bar}} in {{of}}', { bar, of })));
     return (
         <Text size="sm">
-            {t('Of {{takes}} takes went wrong: {{said}}.', { takes: takes.length, said: said.join(', ') })}
+            {isOne
+                ? t('Went wrong: {{said}}.', { said: said.join(', ') })
+                : t('Of {{takes}} takes went wrong: {{said}}.', { takes: takes.length, said: said.join(', ') })}
         </Text>
     );
 }

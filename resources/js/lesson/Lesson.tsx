@@ -160,11 +160,11 @@ function Heard({ data, hand, hearing, openPage }: HeardProps) {
                         add={hearing.slip}
                     />
                 )}
-                {hearing.task !== null && (
+                {board !== null && (
                     <HeardAtHome
-                        key={hearing.task.id}
-                        task={hearing.task}
-                        noted={slipsOf([hearing.task])}
+                        lesson={data.id}
+                        tasks={board.tasks}
+                        noted={slipsOf(board.tasks)}
                         note={hearing.noteAt}
                     />
                 )}

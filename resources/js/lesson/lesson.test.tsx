@@ -75,9 +75,7 @@ function lesson(change: object = {}) {
 /** Five bars of four beats, so that the bars of the task are the last three. */
 const PIECE = {
     'GET /pieces/7/breakdown?student=1': () => dataOf('R: @c4 w1 | 2 | 3 | 4 | 5\n'),
-    'GET /tasks/1/takes': () => [],
-    'GET /tasks/2/takes': () => [],
-    'GET /tasks/4/takes': () => [],
+    'GET /lessons/4/takes': () => [],
     'GET /learnings/5/ladders': () => [
         { hand: 'R', own: false, step: null, rungs: [60, 63, 66], marks: [56, 58, 60, 63, 66] },
     ],
@@ -468,6 +466,7 @@ describe('what was heard at home', () => {
     };
     const take = (id: number, change: object = {}) => ({
         id,
+        taskId: 2,
         onDate: '2031-05-08',
         clean: false,
         faults: 2,
@@ -483,7 +482,10 @@ describe('what was heard at home', () => {
 
     it('is told by takes and by bars; what they propose is noted as a slip at its bar', async () => {
         localStorage.clear();
-        const asked = open({ ...keeping(), 'GET /tasks/1/takes': () => [take(2), take(1, clean), take(3)] });
+        const asked = open({
+            ...keeping(),
+            'GET /lessons/4/takes': () => [take(2), take(1, clean), take(3), take(4, { taskId: 4, bars: [7] })],
+        });
         const heard = await screen.findByRole('region', { name: 'Heard at home' });
         expect(within(heard).getByText('Of 3 takes went wrong: bar 3 in 2, bar 4 in 2.')).toBeTruthy();
         const words = within(heard).getAllByRole('listitem');
@@ -496,7 +498,8 @@ describe('what was heard at home', () => {
         await userEvent.keyboard('n');
         await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
         expect(asked.find((one) => one.method === 'POST')?.body).toMatchObject({
-            taskId: 1,
+            // That of the task it was heard in, whichever is shown.
+            taskId: 2,
             kind: 'wrong-note',
             measure: 3,
         });

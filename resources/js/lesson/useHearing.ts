@@ -69,7 +69,8 @@ export function useHearing(hand: LessonInHand) {
             const step = card?.steps[index];
             if (card !== null && step !== undefined) setHeard({ ...heard, [card.key]: step.stageId });
         },
-        noteAt: (name: Api['Slip'], measure: number) => noteAt(hand, task, name, atBar(measure), page.data?.report),
+        noteAt: (of: number, name: Api['Slip'], measure: number) =>
+            noteAt(hand, of, name, atBar(measure), page.data?.report),
         slip(kind: Api['SlipKindResource']) {
             if (target === null) return;
             const of = taskOf(target, heardOf(target));
@@ -82,10 +83,12 @@ export function useHearing(hand: LessonInHand) {
     };
 }
 
-/** A slip that was heard at home, at a bar of the task on the board. */
-function noteAt(hand: LessonInHand, task: LessonTask | null, name: Api['Slip'], where: Pointed, report?: Report) {
-    const kind = hand.lesson.data?.slipKinds.find((one) => one.kind === name);
-    if (kind !== undefined && task !== null) hand.addSlip(task, kind, where, wordsAt(report, where));
+/** A slip that was heard at home, at a bar of one of the tasks of the page on the board. */
+function noteAt(hand: LessonInHand, taskId: number, name: Api['Slip'], where: Pointed, report?: Report) {
+    const { slipKinds = [], cards = [] } = hand.lesson.data ?? {};
+    const kind = slipKinds.find((one) => one.kind === name);
+    const task = cards.flatMap((card) => card.tasks).find((one) => one.id === taskId);
+    if (kind !== undefined && task !== undefined) hand.addSlip(task, kind, where, wordsAt(report, where));
 }
 
 export type Hearing = ReturnType<typeof useHearing>;
