@@ -8,7 +8,7 @@ declare(strict_types=1);
  * names change with what is in them. Other files are the server's, and whatever is no file is the application's.
  */
 
-const TYPES = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'mp3' => 'audio/mpeg'];
+const TYPES = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'mp3' => 'audio/mpeg', 'wasm' => 'application/wasm', 'bin' => 'application/octet-stream', 'json' => 'application/json'];
 
 $public = __DIR__.'/public';
 $path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));

@@ -6,16 +6,18 @@ self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
 
 self.addEventListener('message', (event) => {
-    if (Array.isArray(event.data?.keep)) event.waitUntil(keep(event.data.keep));
+    if (Array.isArray(event.data?.keep)) event.waitUntil(keep(event.data.keep, event.data.later ?? []));
 });
 
 /**
  * Files of the build that are not kept yet are fetched, then its pages; when all is there what is of an older build goes.
- * Where the connection ends in between, the page of before has its files still.
+ * Where the connection ends in between, the page of before has its files still. What is fetched later, when it is wanted, is
+ * not fetched here, and stays when it is kept already.
  */
-async function keep(paths) {
+async function keep(paths, later) {
     const cache = await caches.open(FILES);
     const wanted = new Set(paths.map((path) => new URL(path, location.origin).href));
+    const mayStay = new Set([...wanted, ...later.map((path) => new URL(path, location.origin).href)]);
     const kept = await cache.keys();
     const known = new Set(kept.map((request) => request.url));
     const isBuilt = (url) => url.includes('/build/');
@@ -27,7 +29,7 @@ async function keep(paths) {
     for (const url of wanted) if (isBuilt(url) && !known.has(url)) await add(url);
     for (const url of wanted) if (whole && !isBuilt(url)) await add(url);
     if (!whole) return;
-    for (const request of kept) if (isBuilt(request.url) && !wanted.has(request.url)) await cache.delete(request);
+    for (const request of kept) if (isBuilt(request.url) && !mayStay.has(request.url)) await cache.delete(request);
 }
 
 self.addEventListener('fetch', (event) => {

@@ -9,6 +9,9 @@ use Illuminate\Http\JsonResponse;
 /** The home side as an application on a phone or a tablet: what it is called, and the files it keeps for when there is no connection. */
 final class HomeAppController
 {
+    /** What listens to a piano is fetched when it is first wanted, and kept from then on. */
+    private const LATER = '/\.(wasm|bin)$|^ear\.worker-|^model-.*\.json$/';
+
     /** A private link is the start of it; the manifest tells nothing that the link does not. */
     public function manifest(string $token): JsonResponse
     {
@@ -31,7 +34,16 @@ final class HomeAppController
     {
         // Gzipped twins are served in the place of their files.
         $files = array_diff(glob(public_path('build/assets/*')) ?: [], glob(public_path('build/assets/*.gz')) ?: []);
+        $keep = ['/leaf.svg'];
+        $later = [];
+        foreach (array_map(basename(...), $files) as $file) {
+            if (preg_match(self::LATER, $file) === 1) {
+                $later[] = "/build/assets/{$file}";
+            } else {
+                $keep[] = "/build/assets/{$file}";
+            }
+        }
 
-        return new JsonResponse(['/leaf.svg', ...array_map(static fn (string $file): string => '/build/assets/'.basename($file), array_values($files))]);
+        return new JsonResponse(['keep' => $keep, 'later' => $later]);
     }
 }

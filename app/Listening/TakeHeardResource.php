@@ -17,6 +17,7 @@ final readonly class TakeHeardResource
 {
     /**
      * @param  list<HeardNoteResource>  $notes  those that were another key or missed
+     * @param  list<HeardAgainResource>  $again  where it is not sure
      * @param  list<int>  $measures  where the one thing is, as indices
      */
     public function __construct(
@@ -30,6 +31,8 @@ final readonly class TakeHeardResource
         public array $measures,
         #[ListOf(HeardNoteResource::class)]
         public array $notes,
+        #[ListOf(HeardAgainResource::class)]
+        public array $again,
         #[OA\Property(description: 'quarters a minute')]
         public ?int $tempo,
     ) {}
@@ -50,7 +53,27 @@ final readonly class TakeHeardResource
             $said->thing === null ? null : English::text($said->thing),
             $said->measures,
             array_values($notes),
+            self::again($heard),
             $heard->tempo === null ? null : (int) round($heard->tempo / 1_000),
         );
+    }
+
+    /**
+     * Each bar once, at what was heard last before it.
+     *
+     * @return list<HeardAgainResource>
+     */
+    private static function again(Heard $heard): array
+    {
+        $again = [];
+        $at = null;
+        foreach ($heard->notes as $note) {
+            $at = $note->at ?? $at;
+            if ($note->status === HeardStatus::Unsure) {
+                $again[$note->written->bar] ??= new HeardAgainResource($note->written->event, $heard->music->piece->measures[$note->written->measure]->number, $at === null ? null : $at / 1_000);
+            }
+        }
+
+        return array_values($again);
     }
 }

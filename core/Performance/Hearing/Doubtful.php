@@ -15,8 +15,15 @@ final readonly class Doubtful
 
     public const OTHER = 500;
 
-    /** From here on a fault is told as a fact. */
+    /** From here on another key is told as a fact, and one too many. */
     public const TOLD = 850;
+
+    private const EXTRA = 950;
+
+    /** Milliseconds within which keys count as struck together, and for which a key rings at least. */
+    private const TOGETHER = 120;
+
+    private const RINGS = 2_500;
 
     /** Half steps above a key, at which its own overtones lie. */
     private const OVERTONES = [12, 19, 24, 28, 31, 36];
@@ -36,19 +43,43 @@ final readonly class Doubtful
     }
 
     /**
-     * A key that was not heard: unsure where an overtone of another covers it.
+     * A key that was not heard: unsure where an overtone of another that sounds then covers it.
      *
-     * @param  array<int, int>  $played
+     * @param  array<int, int>  $played  note of the take, by the index of the written one
      * @param  list<TakenNote>  $taken
      */
-    public static function missed(WrittenMusic $music, WrittenNote $written, int $moment, array $played, array $taken): HeardStatus
+    public static function missed(WrittenMusic $music, WrittenNote $written, array $played, array $taken): HeardStatus
     {
-        foreach ($music->moments[$moment]->notes as $other) {
-            if (isset($played[$other]) && in_array($written->pitch - $taken[$played[$other]]->pitch, self::OVERTONES, true)) {
+        foreach ($played as $i => $note) {
+            $other = $music->notes[$i];
+            if ($other->tick <= $written->tick && $written->tick < $other->tick + $other->lasts && in_array($written->pitch - $taken[$note]->pitch, self::OVERTONES, true)) {
                 return HeardStatus::Unsure;
             }
         }
 
         return HeardStatus::Missed;
+    }
+
+    /**
+     * A key too many is told where nothing else explains it: no key that sounds and was heard to begin anew, and none whose
+     * overtones it shares, above it or below.
+     *
+     * @param  array<int, int>  $played  note of the take, by the index of the written one
+     * @param  list<TakenNote>  $taken
+     */
+    public static function isExtra(TakenNote $extra, WrittenMusic $music, array $played, array $taken): bool
+    {
+        if ($extra->sure < self::EXTRA) {
+            return false;
+        }
+        foreach ($played as $i => $note) {
+            $other = $taken[$note];
+            $isNear = $other->at - self::TOGETHER <= $extra->at && $extra->at <= max($other->off, $other->at + self::RINGS);
+            if ($isNear && (($music->notes[$i]->pitch - $extra->pitch) === 0 || in_array(abs($other->pitch - $extra->pitch), [0, ...self::OVERTONES], true))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -160,7 +160,7 @@ final class Hear
     {
         sort($extras);
 
-        return $this->source === Source::Keyboard ? $extras : array_values(array_filter($extras, fn (int $i): bool => $this->taken[$i]->sure >= Doubtful::TOLD));
+        return $this->source === Source::Keyboard ? $extras : array_values(array_filter($extras, fn (int $i): bool => Doubtful::isExtra($this->taken[$i], $this->music, $this->played, $this->taken)));
     }
 
     /** A missed key and one too many beside it are one: the right key out of its order, or a wrong one. */
@@ -227,7 +227,7 @@ final class Hear
         $moment = $this->momentOf[$i] ?? null;
         $played = $this->played[$i] ?? null;
         if ($played === null) {
-            return new HeardNote($written, $moment === null || (! isset($this->alignment->runs[$moment]) && ! isset($this->alignment->missed[$moment])) ? HeardStatus::Skipped : $this->missed($written, $moment));
+            return new HeardNote($written, $moment === null || (! isset($this->alignment->runs[$moment]) && ! isset($this->alignment->missed[$moment])) ? HeardStatus::Skipped : $this->missed($written));
         }
         $note = $this->taken[$played];
 
@@ -241,9 +241,9 @@ final class Hear
         );
     }
 
-    private function missed(WrittenNote $written, int $moment): HeardStatus
+    private function missed(WrittenNote $written): HeardStatus
     {
-        return $this->source === Source::Microphone ? Doubtful::missed($this->music, $written, $moment, $this->played, $this->taken) : HeardStatus::Missed;
+        return $this->source === Source::Microphone ? Doubtful::missed($this->music, $written, $this->played, $this->taken) : HeardStatus::Missed;
     }
 
     private function wrong(TakenNote $note): HeardStatus

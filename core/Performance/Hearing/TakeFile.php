@@ -38,6 +38,12 @@ final class TakeFile
         return array_map(self::note(...), $notes, array_keys($notes));
     }
 
+    /** @param list<TakenNote> $taken */
+    public static function of(array $taken): string
+    {
+        return json_encode(['notes' => array_map(static fn (TakenNote $note): array => ['t' => $note->at / 1_000, 'off' => $note->off / 1_000, 'pitch' => $note->pitch, 'vel' => $note->velocity, 'p' => $note->sure / 1_000], $taken)], JSON_THROW_ON_ERROR);
+    }
+
     /** @throws BadInput */
     private static function note(mixed $note, int $i): TakenNote
     {

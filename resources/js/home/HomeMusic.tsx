@@ -1,14 +1,13 @@
 import { SegmentedControl } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { Api } from '../api';
+import { Listen } from '../listening/Listen';
+import type { Hear, TakeHeard } from '../listening/take';
 import { Marks, type NoteMark } from '../shared/score/Marks';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { t } from '../text';
 import styles from './HomeMusic.module.css';
-import { Listen } from './Listen';
-import type { TakeHeard } from './useHome';
-import type { Hear } from './useListening';
 
 type Lens = 'bare' | 'fingers' | 'counts' | 'name';
 
@@ -26,14 +25,20 @@ interface Props {
     setTempo: (tempo: number) => void;
     /** Judges what is played; null where nothing is listened to. */
     hear: Hear | null;
+    /** Told of what was heard: whether it was as it is written, once through. */
+    onHeard: (clean: boolean) => void;
 }
 
 /** The bars of a task, with what is to be seen at the notes, and how they sound: first the beat alone, then to compare. */
-export function HomeMusic({ task, music, tempo, setTempo, hear }: Props) {
+export function HomeMusic({ task, music, tempo, setTempo, hear, onHeard }: Props) {
     const [part, setPart] = useState(0);
     const [lens, setLens] = useState<Lens>('bare');
     const [lit, setLit] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
     const [heard, setHeard] = useState<TakeHeard | null>(null);
+    const tell = (one: TakeHeard | null) => {
+        setHeard(one);
+        if (one !== null) onHeard(one.clean);
+    };
     const marks = useMemo(() => [...marksFor(music.notes, lens), ...marksOf(heard)], [music.notes, lens, heard]);
     const shown = music.parts[part];
     if (shown === undefined || music.music === null) return null;
@@ -78,9 +83,11 @@ export function HomeMusic({ task, music, tempo, setTempo, hear }: Props) {
             {hear !== null && (
                 <Listen
                     key={`listen ${part}`}
-                    {...{ part, hear, heard }}
-                    sounds={shown.playback.sounds.filter((sound) => task.hand === null || sound.hand === task.hand)}
-                    told={setHeard}
+                    {...{ part, hear, heard, tempo }}
+                    playback={shown.playback}
+                    hand={task.hand}
+                    told={tell}
+                    onLit={setLit}
                 />
             )}
         </>

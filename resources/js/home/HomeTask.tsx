@@ -2,18 +2,18 @@ import { Button, Group, SegmentedControl, Stack, Text, Textarea, Title } from '@
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { choices } from '../api';
+import type { Hear } from '../listening/take';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Questions } from '../shared/Questions';
 import { ReadAloud } from '../shared/ReadAloud';
 import { handWords, tempoWords } from '../shared/words';
 import { t } from '../text';
 import { HomeMusic } from './HomeMusic';
-import { InARow } from './InARow';
+import { InARow, type Row, useRow } from './InARow';
 import type { Tick } from './outbox';
 import { Sign } from './Sign';
 import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
-import type { Hear } from './useListening';
 import { useTimeSpent } from './useTimeSpent';
 
 interface Props {
@@ -40,6 +40,7 @@ export function HomeTask({ token, task, done, hear, day, when, longestPause, tic
     const music = useQuery({ ...musicOf(token, task.id), enabled: task.piece !== null });
     const [tempo, setTempo] = useState(task.tempo ?? 60);
     const spent = useTimeSpent(longestPause);
+    const row = useRow();
     useAwake();
     return (
         <Stack gap="md">
@@ -64,6 +65,7 @@ export function HomeTask({ token, task, done, hear, day, when, longestPause, tic
                     {...{ task, tempo, setTempo }}
                     music={music.data}
                     hear={day <= 0 && task.isPlayed ? hear : null}
+                    onHeard={row.play}
                 />
             )}
             <Remember questions={music.data?.questions ?? []} />
@@ -79,8 +81,7 @@ export function HomeTask({ token, task, done, hear, day, when, longestPause, tic
                             verb={day === 0 ? t('Done') : t('Done {{when}}', { when })}
                             // What is filled in for another day was not practised now.
                             tick={(how) => tick({ ...how, seconds: day === 0 ? spent() : null })}
-                            tempo={tempo}
-                            setTempo={setTempo}
+                            {...{ row, tempo, setTempo }}
                             rungs={music.data?.rungs ?? []}
                         />
                     )}
@@ -140,6 +141,7 @@ function TickForm({
     task,
     verb,
     tick,
+    row,
     tempo,
     setTempo,
     rungs,
@@ -147,19 +149,18 @@ function TickForm({
     task: HomeTaskData;
     verb: string;
     tick: (how: Omit<Parameters<Props['tick']>[0], 'seconds'>) => void;
+    row: Row;
     tempo: number;
     setTempo: (tempo: number) => void;
     rungs: readonly number[];
 }) {
-    const [times, setTimes] = useState(0);
     const [feeling, setFeeling] = useState<Tick['feeling']>('fine');
     const [note, setNote] = useState('');
     return (
         <Stack gap="sm">
             <InARow
-                times={times}
+                row={row}
                 wanted={task.repetitions}
-                played={setTimes}
                 rungUp={rungs.find((rung) => rung > tempo) ?? null}
                 climb={setTempo}
             />
@@ -183,7 +184,7 @@ function TickForm({
                 size="lg"
                 onClick={() =>
                     tick({
-                        repetitions: times === 0 ? task.repetitions : times,
+                        repetitions: row.times === 0 ? task.repetitions : row.times,
                         tempo: task.tempo === null ? null : tempo,
                         feeling,
                         note,

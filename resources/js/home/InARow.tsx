@@ -5,22 +5,32 @@ import styles from './InARow.module.css';
 
 const ROW = 3;
 
-interface Props {
+/** How often it was played, and how many good ones stand in a row; what is listened to counts by itself. */
+export interface Row {
     times: number;
+    inARow: number;
+    play: (good: boolean) => void;
+    /** Begins to count three anew. */
+    begin: () => void;
+}
+
+export function useRow(): Row {
+    const [{ times, inARow }, setRow] = useState({ times: 0, inARow: 0 });
+    const play = (good: boolean) =>
+        setRow((before) => ({ times: before.times + 1, inARow: good ? Math.min(ROW, before.inARow + 1) : 0 }));
+    return { times, inARow, play, begin: () => setRow((before) => ({ ...before, inARow: 0 })) };
+}
+
+interface Props {
+    row: Row;
     wanted: number;
-    played: (times: number) => void;
     /** The next tempo, when there is one. */
     rungUp: number | null;
     climb: (tempo: number) => void;
 }
 
 /** Three good ones in a row: each fills a bud, a slip begins anew, and three lead a rung up. */
-export function InARow({ times, wanted, played, rungUp, climb }: Props) {
-    const [row, setRow] = useState(0);
-    const play = (good: boolean) => {
-        played(times + 1);
-        setRow(good ? Math.min(ROW, row + 1) : 0);
-    };
+export function InARow({ row: { times, inARow: row, play, begin }, wanted, rungUp, climb }: Props) {
     return (
         <div>
             <Group justify="space-between" wrap="nowrap">
@@ -53,7 +63,7 @@ export function InARow({ times, wanted, played, rungUp, climb }: Props) {
                             size="compact-md"
                             onClick={() => {
                                 climb(rungUp);
-                                setRow(0);
+                                begin();
                             }}
                         >
                             {t('A rung up: {{rungUp}}', { rungUp })}

@@ -17,5 +17,6 @@ async function keepFiles(): Promise<void> {
     await navigator.serviceWorker.register('/home-keeper.js', { scope: '/' });
     const ready = await navigator.serviceWorker.ready;
     const files = await fetch('/home/files.json');
-    ready.active?.postMessage({ keep: [location.pathname, ...((await files.json()) as string[])] });
+    const { keep, later } = (await files.json()) as { keep: string[]; later: string[] };
+    ready.active?.postMessage({ keep: [location.pathname, ...keep], later });
 }

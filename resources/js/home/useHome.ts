@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { type Api, ApiError, ask, at, authorized, deferred } from '../api';
+import type { TakeHeard } from '../listening/take';
 import type { Answers } from '../practice/useSession';
 import { sent, useResend } from '../shared/resend';
 import { speak } from '../text';
@@ -22,7 +23,6 @@ import {
 import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
-export type TakeHeard = Api['TakeHeardResource'];
 export type HomeTaskData = Api['HomeTaskResource'];
 
 const nameOf = (token: string, child: number | null) => `nasturtium.week.${token.slice(0, 12)}.${child ?? ''}`;
