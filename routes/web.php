@@ -35,6 +35,7 @@ use App\Home\WordController;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\TryAgain;
 use App\Http\Middleware\WorksIn;
+use App\Lead\LeadController;
 use App\Lesson\Lesson;
 use App\Lesson\LessonController;
 use App\Lesson\MarkController;
@@ -263,6 +264,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
     Route::middleware(['auth:family', 'throttle:home'])->prefix('home')->group(function (): void {
         Route::get('week', [HomeController::class, 'show'])->can('home', Practice::class);
         Route::get('room', [RoomController::class, 'home'])->can('home', Practice::class);
+        Route::get('lead', [LeadController::class, 'show'])->can('home', Practice::class);
         Route::post('answers', [RoomController::class, 'answersFromHome'])->can('home', Practice::class);
         Route::put('sight', [RoomController::class, 'sightFromHome'])->can('home', Practice::class);
         Route::put('word', [WordController::class, 'update'])->can('home', Practice::class);

@@ -58,9 +58,10 @@ final class TakeController
         if (! $bars instanceof TaskBars) {
             throw ValidationException::withMessages(['part' => 'This task has no such bars.']);
         }
+        [$first, $last] = $request->phrase() ?? [$bars->first, $bars->last];
         $source = Source::from($request->string('source')->toString());
         $take = $request->take();
-        $heard = self::heard($piece->score(), $bars->first, $bars->last, $task->hand, $take, $source);
+        $heard = self::heard($piece->score(), $first, $last, $task->hand, $take, $source);
         $now = CarbonImmutable::now();
         $at = CarbonImmutable::parse($request->string('at')->toString())->utc()->min($now)->max($now->subDays(self::DAYS_LATE));
         $student = $task->week->student;
@@ -69,8 +70,8 @@ final class TakeController
             'student_id' => $task->student_id,
             'task_id' => $task->id,
             'client_key' => $request->string('clientKey')->toString(),
-            'first' => $bars->first,
-            'last' => $bars->last,
+            'first' => $first,
+            'last' => $last,
             'source' => $source->value,
             'taken_at' => $at->toDateTimeString(),
             'on_date' => $at->setTimezone($student->timezone ?? $student->studio->timezone)->toDateString(),

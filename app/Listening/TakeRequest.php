@@ -24,6 +24,9 @@ final class TakeRequest extends Asked
         return [
             'clientKey' => ['required', 'uuid'],
             'part' => ['required', 'integer', 'between:0,99'],
+            // Of a led run, the phrase that was played; else the part of the task.
+            'first' => ['sometimes', 'integer', 'between:0,4999', 'required_with:last'],
+            'last' => ['sometimes', 'integer', 'gte:first', 'max:4999', 'required_with:first'],
             'source' => ['required', Rule::enum(Source::class)],
             'at' => ['required', 'date'],
             'notes' => ['required', 'array', 'max:'.self::MOST],
@@ -33,6 +36,12 @@ final class TakeRequest extends Asked
             'notes.*.vel' => ['sometimes', 'integer', 'between:0,127'],
             'notes.*.p' => ['sometimes', 'numeric', 'between:0,1'],
         ];
+    }
+
+    /** @return ?array{int, int} indices of the first and last measure; null for the part of the task */
+    public function phrase(): ?array
+    {
+        return $this->has('first') ? [$this->integer('first'), $this->integer('last')] : null;
     }
 
     /** As it is kept. */

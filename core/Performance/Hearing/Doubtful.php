@@ -20,8 +20,11 @@ final readonly class Doubtful
 
     private const EXTRA = 950;
 
+    /** One key in so many that was hardly heard, and a take is hard to hear. */
+    private const HARDLY = 10;
+
     /** Milliseconds within which keys count as struck together, and for which a key rings at least. */
-    private const TOGETHER = 120;
+    public const TOGETHER = 120;
 
     private const RINGS = 2_500;
 
@@ -43,13 +46,32 @@ final readonly class Doubtful
     }
 
     /**
-     * A key that was not heard: unsure where an overtone of another that sounds then covers it.
+     * What is too faint to be taken for played, and may have been.
+     *
+     * @param  list<TakenNote>  $taken
+     * @return list<TakenNote>
+     */
+    public static function faint(array $taken): array
+    {
+        return array_values(array_filter($taken, static fn (TakenNote $note): bool => $note->sure < self::WRITTEN));
+    }
+
+    /**
+     * A key that was not heard: unsure where an overtone of another that sounds then covers it, and where something faint
+     * was heard in its place.
      *
      * @param  array<int, int>  $played  note of the take, by the index of the written one
      * @param  list<TakenNote>  $taken
+     * @param  list<TakenNote>  $faint
+     * @param  ?array{int, int}  $due  when it should have come, and how far off it may be
      */
-    public static function missed(WrittenMusic $music, WrittenNote $written, array $played, array $taken): HeardStatus
+    public static function missed(WrittenMusic $music, WrittenNote $written, array $played, array $taken, array $faint, ?array $due): HeardStatus
     {
+        foreach ($faint as $note) {
+            if ($due === null || ($note->pitch === $written->pitch && abs($note->at - $due[0]) <= $due[1])) {
+                return HeardStatus::Unsure;
+            }
+        }
         foreach ($played as $i => $note) {
             $other = $music->notes[$i];
             if ($other->tick <= $written->tick && $written->tick < $other->tick + $other->lasts && in_array($written->pitch - $taken[$note]->pitch, self::OVERTONES, true)) {
@@ -58,6 +80,20 @@ final readonly class Doubtful
         }
 
         return HeardStatus::Missed;
+    }
+
+    /**
+     * Where a tenth of what came was hardly heard, what was not heard may have come as well: then no key is told as missed.
+     *
+     * @param  list<HeardNote>  $notes
+     * @param  array<int, int>  $sure  thousandths, by the index of the written note
+     */
+    public static function isHardToHear(array $notes, array $sure): bool
+    {
+        $unsure = count(array_filter($notes, static fn (HeardNote $note): bool => $note->status === HeardStatus::Unsure && $note->at === null));
+        $hardly = $unsure + count(array_filter($sure, static fn (int $one): bool => $one < self::OTHER));
+
+        return $hardly > 0 && self::HARDLY * $hardly >= $unsure + count($sure);
     }
 
     /**

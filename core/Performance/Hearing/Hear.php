@@ -53,8 +53,11 @@ final class Hear
     /** @var array<int, int> milliseconds of the hesitations, by the moment they come before */
     private array $stalled;
 
-    /** @param list<TakenNote> $taken by time */
-    private function __construct(private readonly WrittenMusic $music, private readonly array $taken, private readonly Alignment $alignment, private readonly Source $source)
+    /**
+     * @param  list<TakenNote>  $taken  by time
+     * @param  list<TakenNote>  $faint
+     */
+    private function __construct(private readonly WrittenMusic $music, private readonly array $taken, private readonly Alignment $alignment, private readonly Source $source, private readonly array $faint)
     {
         $this->beat = OwnBeat::of($music, $alignment, $taken);
         $this->played = $alignment->played;
@@ -71,10 +74,11 @@ final class Hear
     public static function take(WrittenMusic $music, array $taken, Source $source = Source::Keyboard): Heard
     {
         usort($taken, static fn (TakenNote $a, TakenNote $b): int => [$a->at, $a->pitch] <=> [$b->at, $b->pitch]);
+        $faint = $source === Source::Microphone ? Doubtful::faint($taken) : [];
         $taken = $source === Source::Microphone ? Doubtful::left($music, $taken) : $taken;
         [$of, $alignment] = self::aligned($music, $taken);
 
-        return (new self($of, $taken, $alignment, $source))->heard();
+        return (new self($of, $taken, $alignment, $source, $faint))->heard();
     }
 
     /**
@@ -130,10 +134,14 @@ final class Hear
     private function heard(): Heard
     {
         $this->join();
+        $this->believe();
         $apart = $this->apart();
         $notes = [];
         foreach ($this->music->notes as $i => $written) {
             $notes[] = $this->note($i, $written, isset($apart[$this->momentOf[$i] ?? -1]));
+        }
+        if ($this->source === Source::Microphone && Doubtful::isHardToHear($notes, array_map(fn (int $note): int => $this->taken[$note]->sure, $this->played))) {
+            $notes = array_map(static fn (HeardNote $note): HeardNote => $note->status === HeardStatus::Missed ? new HeardNote($note->written, HeardStatus::Unsure) : $note, $notes);
         }
         $quarter = $this->beat->known ? $this->beat->usual() : null;
 
@@ -175,6 +183,22 @@ final class Hear
                 if ($extra !== null) {
                     $this->played[$i] = $extra;
                     $this->extras = array_values(array_diff($this->extras, [$extra]));
+                }
+            }
+        }
+    }
+
+    /** By the microphone: a written key that was hardly heard, and a clear one beside it at the same moment, were the other key. */
+    private function believe(): void
+    {
+        foreach ($this->played as $i => $note) {
+            $of = $this->taken[$note];
+            foreach ($of->sure < Doubtful::OTHER ? $this->extras : [] as $extra) {
+                $other = $this->taken[$extra];
+                if ($other->sure >= Doubtful::TOLD && abs($other->at - $of->at) <= Doubtful::TOGETHER && abs($other->pitch - $of->pitch) <= Align::WRONG_WITHIN) {
+                    $this->played[$i] = $extra;
+                    $this->extras = array_values(array_diff($this->extras, [$extra]));
+                    break;
                 }
             }
         }
@@ -227,7 +251,7 @@ final class Hear
         $moment = $this->momentOf[$i] ?? null;
         $played = $this->played[$i] ?? null;
         if ($played === null) {
-            return new HeardNote($written, $moment === null || (! isset($this->alignment->runs[$moment]) && ! isset($this->alignment->missed[$moment])) ? HeardStatus::Skipped : $this->missed($written));
+            return new HeardNote($written, $moment === null || (! isset($this->alignment->runs[$moment]) && ! isset($this->alignment->missed[$moment])) ? HeardStatus::Skipped : $this->missed($written, $moment));
         }
         $note = $this->taken[$played];
 
@@ -241,9 +265,9 @@ final class Hear
         );
     }
 
-    private function missed(WrittenNote $written): HeardStatus
+    private function missed(WrittenNote $written, int $moment): HeardStatus
     {
-        return $this->source === Source::Microphone ? Doubtful::missed($this->music, $written, $this->played, $this->taken) : HeardStatus::Missed;
+        return $this->source === Source::Microphone ? Doubtful::missed($this->music, $written, $this->played, $this->taken, $this->faint, $this->due($moment)) : HeardStatus::Missed;
     }
 
     private function wrong(TakenNote $note): HeardStatus

@@ -1,10 +1,10 @@
 import { Text, Title } from '@mantine/core';
 import { Fragment } from 'react';
 import { HandMark } from '../shared/HandMark';
+import { TaskPicture } from '../shared/TaskPicture';
 import { barsWords, minutes } from '../shared/words';
 import { t } from '../text';
 import styles from './DayList.module.css';
-import { Sign } from './Sign';
 import type { HomeTaskData } from './useHome';
 
 interface Props {
@@ -61,7 +61,7 @@ function TaskLine({ task, done, open }: { task: HomeTaskData; done: boolean; ope
                 <span aria-hidden="true" className={styles.dot} data-done={done ? 'yes' : 'no'}>
                     {done && '✓'}
                 </span>
-                <Sign sign={task.sign} />
+                <TaskPicture sign={task.sign} />
                 <span className={styles.words}>
                     <b className={styles.title}>{task.title}</b> {task.bars.length > 0 && <HandMark hand={task.hand} />}
                     {task.bars.length > 0 && <span className={`faint ${styles.bars}`}> {barsWords(task.bars)}</span>}

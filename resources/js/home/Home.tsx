@@ -14,6 +14,7 @@ import { ForParents } from './ForParents';
 import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
+import { LedDay } from './LedDay';
 import { isTick, isWord, type Unsent } from './outbox';
 import { Room } from './Room';
 import { type HomeTaskData, type HomeWeek, roomOf, useHome } from './useHome';
@@ -50,6 +51,7 @@ export function Home() {
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
     const [room, setRoom] = useState<'all' | number | null>(null);
+    const [isLed, setLed] = useState(false);
     const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear } = useHome(token, child);
     useEffect(() => keepHome(token), [token]);
     useEngravings(useQuery({ ...roomOf(token, child), enabled: week !== undefined }).data, today);
@@ -57,6 +59,11 @@ export function Home() {
         return <NoWeek error={home.error} again={() => home.refetch()} />;
     }
     const date = dayFrom(today, away);
+    if (isLed) {
+        const ticked = (taskId: number, plays: number) =>
+            tick({ ...BY_ITSELF, repetitions: Math.min(99, plays), taskId, date: today });
+        return <LedDay {...{ token, child, hear }} tick={ticked} leave={() => setLed(false)} />;
+    }
     if (room !== null) {
         const done = (which: (one: HomeTaskData) => boolean) => {
             const task = week.tasks.find(which);
@@ -99,6 +106,7 @@ export function Home() {
                 {...{ week, today, away, setAway, child, setChild, kept, refused, isDone, word }}
                 open={setOpen}
                 enterRoom={() => setRoom('all')}
+                lead={() => setLed(true)}
             />
         </main>
     );
@@ -132,15 +140,17 @@ interface DayProps {
     isDone: (task: HomeTaskData, date: string) => boolean;
     open: (task: number) => void;
     enterRoom: () => void;
+    lead: () => void;
     word: WordOfToday;
 }
 
 /** A day: who practises, how far it is done, and its tasks. */
-function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, enterRoom, word }: DayProps) {
+function Day({ week, today, away, setAway, child, setChild, kept, refused, isDone, open, ...rooms }: DayProps) {
     const date = dayFrom(today, away);
     const day = week.days.find((one) => one.date === date);
     const tasks = tasksOn(week, date);
     const done = tasks.filter((task) => isDone(task, date)).length;
+    const { enterRoom, lead, word } = rooms;
     return (
         <Stack gap="md">
             <WhoPractises
@@ -176,6 +186,11 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             {refused > 0 && <Text role="alert">{t('Something could not be taken: its week is over.')}</Text>}
             {away === 0 && <FromTheTeacher week={week} />}
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
+            {away === 0 && done < tasks.length && (
+                <Button size="lg" onClick={lead}>
+                    {t('Lead me through today')}
+                </Button>
+            )}
             <DayList tasks={tasks} breakAfter={week.breakAfter} isDone={(one) => isDone(one, date)} open={open} />
             {away === 0 && (
                 <Button variant="light" size="lg" onClick={enterRoom}>

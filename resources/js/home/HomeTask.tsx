@@ -6,12 +6,12 @@ import type { Hear } from '../listening/take';
 import { Trouble, Waiting } from '../shared/Notes';
 import { Questions } from '../shared/Questions';
 import { ReadAloud } from '../shared/ReadAloud';
+import { TaskPicture } from '../shared/TaskPicture';
 import { handWords, tempoWords } from '../shared/words';
 import { t } from '../text';
 import { HomeMusic } from './HomeMusic';
 import { InARow, type Row, useRow } from './InARow';
 import type { Tick } from './outbox';
-import { Sign } from './Sign';
 import { useAwake } from './useAwake';
 import { type HomeTaskData, musicOf } from './useHome';
 import { useTimeSpent } from './useTimeSpent';
@@ -105,7 +105,7 @@ function WhatToDo({ task }: { task: HomeTaskData }) {
                 )}
             </div>
             <Group gap="md" wrap="nowrap" align="center">
-                <Sign sign={task.sign} size={48} />
+                <TaskPicture sign={task.sign} size={48} />
                 <Text fz="lg">{task.instruction}</Text>
             </Group>
         </>

@@ -87,7 +87,8 @@ export function useHome(token: string, child: number | null) {
         for (const task of home.data?.week.tasks ?? []) {
             if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
         }
-    }, [client, token, home.data]);
+        if (home.data !== undefined) client.prefetchQuery(leadOf(token, child));
+    }, [client, token, child, home.data]);
     const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
     const tell = (studentId: number, date: string, went: Sighted['went']) =>
         put({ studentId, date, went, clientKey: crypto.randomUUID() });
@@ -167,6 +168,17 @@ export const roomOf = (token: string, child: number | null) => ({
             ...authorized(token),
         }),
     staleTime: 60_000,
+    networkMode: 'always' as const,
+});
+
+/** The led run through what is left of today. */
+export const leadOf = (token: string, child: number | null) => ({
+    queryKey: ['home-lead', token, child],
+    queryFn: () =>
+        ask('get', '/home/lead', {
+            ...(child === null ? {} : { params: { query: { student: child } } }),
+            ...authorized(token),
+        }),
     networkMode: 'always' as const,
 });
 

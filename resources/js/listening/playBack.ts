@@ -89,3 +89,34 @@ async function playSamples(samples: Float32Array, rate: number, ended: () => voi
     else source.start(0, Math.max(0, around - AROUND), 2 * AROUND);
     return () => source.stop();
 }
+
+interface Led {
+    playback: Playback;
+    tempo: number;
+    hand: 'R' | 'L' | null;
+    /** Only the beat sounds. */
+    alone: boolean;
+}
+
+/**
+ * Counts in and plays bars, or the beat of them; where the device gives no sound it is seen.
+ * @param beat told every beat that is struck, from 1
+ * @returns stops it
+ */
+export async function withCountIn(
+    { playback, tempo, hand, alone }: Led,
+    ended: () => void,
+    lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void,
+    beat: (nth: number) => void,
+): Promise<() => void> {
+    const wish = { tempo, hands: alone ? 'none' : (hand ?? 'both'), countIn: true, metronome: true } as const;
+    const listener = { lit, ended, beat: (of: { nth: number } | null) => beat(of === null ? 0 : of.nth + 1) };
+    const plan = schedule(playback, wish);
+    try {
+        const { play } = await import('../shared/sound/piano');
+        return await play(plan, listener, false);
+    } catch {
+        const { showAlone } = await import('../shared/sound/lights');
+        return showAlone(plan, listener, false);
+    }
+}

@@ -8,7 +8,7 @@ type State = 'still' | 'counting' | 'listening' | 'looking' | 'judging' | 'kept'
 
 export type Source = 'microphone' | 'keyboard';
 
-/** So many milliseconds without a key, and it is over. */
+/** So many milliseconds without a key, and it is over, where nothing else is said. */
 const SILENCE = 5_000;
 
 /** What is wrong besides a refused take. */
@@ -21,10 +21,12 @@ interface Props {
     told: (heard: TakeHeard | null) => void;
     /** Counts in; null where it begins at once. */
     countIn: (() => Promise<void>) | null;
+    /** So many milliseconds without a key, and it is over. */
+    silence?: number;
 }
 
 /** Gathers what is played, and has it judged when five seconds have been silent or it is ended. */
-export function useListening({ part, source, hear, told, countIn }: Props) {
+export function useListening({ part, source, hear, told, countIn, silence = SILENCE }: Props) {
     const [state, setState] = useState<State>('still');
     const [error, setError] = useState<unknown>(null);
     const [trouble, setTrouble] = useState<Trouble | null>(null);
@@ -46,6 +48,7 @@ export function useListening({ part, source, hear, told, countIn }: Props) {
     );
     const keyboard = useKeyboard({
         isOn: state === 'listening' && source === 'keyboard',
+        silence,
         over: (notes, began) => {
             if (notes.length === 0) setState('silent');
             else {
@@ -56,6 +59,7 @@ export function useListening({ part, source, hear, told, countIn }: Props) {
         },
     });
     const microphone = useMicrophone({
+        silence,
         over: () => setState('looking'),
         lost: () => setTrouble('lost'),
         none: (why) => {
@@ -88,6 +92,7 @@ export function useListening({ part, source, hear, told, countIn }: Props) {
     const end = source === 'microphone' ? microphone.end : keyboard.end;
     const stop = () => {
         microphone.stop();
+        keyboard.stop();
         setState('still');
     };
     const lit = source === 'microphone' ? microphone.lit : keyboard.lit;
@@ -110,10 +115,11 @@ export function useListening({ part, source, hear, told, countIn }: Props) {
 
 interface KeyboardProps {
     isOn: boolean;
+    silence: number;
     over: (notes: Note[], began: number) => void;
 }
 
-function useKeyboard({ isOn, over }: KeyboardProps) {
+function useKeyboard({ isOn, silence, over }: KeyboardProps) {
     const [lit, setLit] = useState<number[]>([]);
     const notes = useRef<Note[]>([]);
     const began = useRef(0);
@@ -126,6 +132,10 @@ function useKeyboard({ isOn, over }: KeyboardProps) {
     const latest = useRef(end);
     latest.current = end;
     useEffect(() => () => clearTimeout(timer.current), []);
+    const stop = () => {
+        clearTimeout(timer.current);
+        setLit([]);
+    };
     const begin = () => {
         notes.current = [];
         began.current = Date.now() - performance.now();
@@ -136,17 +146,18 @@ function useKeyboard({ isOn, over }: KeyboardProps) {
         setLit((before) => [...before.filter((key) => key !== pitch), pitch]);
         clearTimeout(timer.current);
         if (notes.current.length >= MOST) latest.current();
-        else timer.current = setTimeout(() => latest.current(), SILENCE);
+        else timer.current = setTimeout(() => latest.current(), silence);
     };
     const up = (pitch: number, at: number) => {
         const held = notes.current.findLast((note) => note.pitch === pitch && note.off === null);
         if (held !== undefined) held.off = Math.max(at, held.at);
         setLit((before) => before.filter((key) => key !== pitch));
     };
-    return { lit, begin, end, down, up };
+    return { lit, begin, end, stop, down, up };
 }
 
 interface MicrophoneProps {
+    silence: number;
     /** It has ended, and is looked at. */
     over: () => void;
     /** The microphone went away; what was heard until then is looked at. */
@@ -202,7 +213,7 @@ function useMicrophone(props: MicrophoneProps) {
             setNow(next);
             if (began.current === null) return;
             const isLong = Date.now() - began.current >= 1_000 * LONGEST;
-            if (isLong || (next.silent !== null && 1_000 * next.silent >= SILENCE)) end();
+            if (isLong || (next.silent !== null && 1_000 * next.silent >= latest.current.silence)) end();
         };
         const lost = () => {
             latest.current.lost();

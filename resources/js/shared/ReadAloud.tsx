@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { t } from '../text';
+import { useVoice, utterance } from './voice';
 
 /** Reads the task to a child, where the browser has a voice for English; there is no button where it has none. */
 export function ReadAloud({ words }: { words: string }) {
@@ -12,9 +13,7 @@ export function ReadAloud({ words }: { words: string }) {
         speechSynthesis.cancel();
         setReads(!reads);
         if (reads) return;
-        const said = new SpeechSynthesisUtterance(words);
-        said.voice = voice;
-        said.rate = 0.9;
+        const said = utterance(words, voice);
         said.onend = () => setReads(false);
         said.onerror = () => setReads(false);
         speechSynthesis.speak(said);
@@ -24,18 +23,4 @@ export function ReadAloud({ words }: { words: string }) {
             {reads ? t('Stop reading') : t('Read it to me')}
         </Button>
     );
-}
-
-/** Voices come late in some browsers. */
-function useVoice(): SpeechSynthesisVoice | null {
-    const [voice, setVoice] = useState<SpeechSynthesisVoice | null>(null);
-    useEffect(() => {
-        const speech = globalThis.speechSynthesis;
-        if (speech === undefined) return;
-        const look = () => setVoice(speech.getVoices().find((one) => one.lang.startsWith('en')) ?? null);
-        look();
-        speech.addEventListener?.('voiceschanged', look);
-        return () => speech.removeEventListener?.('voiceschanged', look);
-    }, []);
-    return voice;
 }

@@ -31,7 +31,7 @@ const OCTAVE = 12;
 const ABOVE = [12, 19, 24];
 
 /** The least chance that is told; the core knows which keys are written, and believes those sooner. */
-const TOLD = 0.02;
+const TOLD = 0.002;
 
 /** The keys in what was seen, by time. */
 export function keysOf(frames: Frames): HeardKey[] {

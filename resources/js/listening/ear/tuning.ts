@@ -8,13 +8,16 @@ const PIECE = 4_096;
 const PIECES = 120;
 
 /** How clear a pitch has to be, from 0 to 1. */
-const CLEAR = 0.94;
+const CLEAR = 0.85;
 
 /** Pieces that have to be clear before anything is believed. */
 const ENOUGH = 8;
 
 /** Cents that make no difference. */
-const LITTLE = 8;
+const LITTLE = 10;
+
+/** Cents by which strings seem higher than they are, as their overtones are a little high. */
+const STRINGS = 8;
 
 const HIGHEST = 2_000;
 const LOWEST = 60;
@@ -37,7 +40,7 @@ export function centsOf(samples: Float32Array): number {
     }
     // Where the pitches do not agree there is no piano to tune.
     if (count < ENOUGH || Math.hypot(x, y) < count / 2) return 0;
-    return Math.round((Math.atan2(y, x) / (2 * Math.PI)) * 100);
+    return Math.round((Math.atan2(y, x) / (2 * Math.PI)) * 100) - STRINGS;
 }
 
 export interface InTune {

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { HomeTaskData } from './useHome';
+import type { Api } from '../api';
 
 const LINE = { fill: 'none', stroke: 'currentColor', strokeWidth: 2, strokeLinecap: 'round' } as const;
 
@@ -7,7 +7,7 @@ const LINE = { fill: 'none', stroke: 'currentColor', strokeWidth: 2, strokeLinec
 const hand = <path d="M5 15v3c1 6 14 6 15 0V9M9 17V6m4 10V4m4 12V6M5 15v-3" {...LINE} />;
 
 /** What is to be done, drawn: each sign stands for one thing. */
-const PICTURES: Record<HomeTaskData['sign'], ReactNode> = {
+const PICTURES: Record<Api['TaskSign'], ReactNode> = {
     look: (
         <>
             <path d="M2 13c5-8 17-8 22 0-5 8-17 8-22 0z" {...LINE} />
@@ -66,7 +66,7 @@ const PICTURES: Record<HomeTaskData['sign'], ReactNode> = {
 };
 
 /** A picture of what a task asks for, for a child that does not read yet; the words beside it say the same. */
-export function Sign({ sign, size = 34 }: { sign: HomeTaskData['sign']; size?: number }) {
+export function TaskPicture({ sign, size = 34 }: { sign: Api['TaskSign']; size?: number }) {
     return (
         <svg viewBox="0 0 26 26" width={size} height={size} aria-hidden="true" data-sign={sign}>
             {PICTURES[sign]}

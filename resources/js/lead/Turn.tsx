@@ -1,0 +1,95 @@
+import { Text } from '@mantine/core';
+import { type RefObject, useEffect, useRef } from 'react';
+import type { Playback } from '../api';
+import { WhatNow, WhileItListens } from '../listening/parts';
+import { countInFor } from '../listening/playBack';
+import type { Hear, TakeHeard } from '../listening/take';
+import { type Source, useListening } from '../listening/useListening';
+import type { useMidi } from '../shared/midi/devices';
+import { t } from '../text';
+import type { Step } from './steps';
+
+/** What hears the keys of a keyboard. */
+export interface Ears {
+    down: (key: number, at: number) => void;
+    up: (key: number, at: number) => void;
+}
+
+interface Props {
+    step: Step;
+    playback: Playback;
+    source: Source;
+    midi: ReturnType<typeof useMidi>;
+    ears: RefObject<Ears | null>;
+    /** It listens; else it waits as long as the phrase takes. */
+    listens: boolean;
+    hear: Hear;
+    /** What was heard; null where nobody could tell. */
+    heard: (of: TakeHeard | null) => void;
+}
+
+/** Milliseconds without a key after which a phrase is over. */
+const SILENCE = 2_500;
+
+/** Milliseconds, besides thrice the phrase, after which nobody plays any more. */
+const PATIENCE = 15_000;
+
+/** Your turn: counts in, then listens to the phrase, or waits for as long as it takes. */
+export function Turn({ step, playback, source, listens, midi, ears, hear, heard }: Props) {
+    const tempo = step.tempo ?? 60;
+    const told = (of: TakeHeard | null) => of !== null && heard(of);
+    const of = useListening({
+        part: 0,
+        source,
+        hear,
+        told,
+        countIn: () => countInFor(playback, tempo),
+        silence: SILENCE,
+    });
+    ears.current = of;
+    const latest = useRef({ start: of.start, playback, tempo, listens, heard });
+    latest.current.heard = heard;
+    useEffect(() => {
+        const { start, playback, tempo, listens } = latest.current;
+        if (listens) {
+            start();
+            return;
+        }
+        let timer: ReturnType<typeof setTimeout> | undefined;
+        let isGone = false;
+        countInFor(playback, tempo).then(() => {
+            const over = () => latest.current.heard(null);
+            if (!isGone) timer = setTimeout(over, (playback.beats * 60_000) / tempo);
+        });
+        return () => {
+            isGone = true;
+            clearTimeout(timer);
+        };
+    }, []);
+    const ends = useRef(of.end);
+    ends.current = of.end;
+    const isListening = of.state === 'listening';
+    useEffect(() => {
+        if (!isListening) return;
+        const { playback, tempo } = latest.current;
+        const timer = setTimeout(() => ends.current(), PATIENCE + (3 * playback.beats * 60_000) / tempo);
+        return () => clearTimeout(timer);
+    }, [isListening]);
+    const isUntold = of.state === 'silent' || of.state === 'kept' || of.trouble !== null || of.error !== null;
+    const untold = useRef(false);
+    useEffect(() => {
+        if (!isUntold || untold.current) return;
+        untold.current = true;
+        heard(null);
+    }, [isUntold, heard]);
+    const sounds = playback.sounds.filter((sound) => step.hand === null || sound.hand === step.hand);
+    return (
+        <section aria-label={t('Your turn')}>
+            <Text role="status" fw={700} fz="lg">
+                {of.state === 'counting' ? t('Listen to the count, then play.') : t('Play!')}
+            </Text>
+            {of.state === 'listening' && <WhileItListens {...{ source, sounds, of, midi }} />}
+            <WhatNow of={of} />
+        </section>
+    );
+}

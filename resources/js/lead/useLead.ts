@@ -1,0 +1,153 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { withCountIn } from '../listening/playBack';
+import type { TakeHeard } from '../listening/take';
+import { useVoice, utterance } from '../shared/voice';
+import { phraseOf, type Run, type Step, timeToRead, withAgain } from './steps';
+
+/** What goes on: words are said, bars are played, the student plays, or a press is awaited. */
+export type Phase = 'ready' | 'saying' | 'playing' | 'turn' | 'alone' | 'rest' | 'asks' | 'paused' | 'over';
+
+interface Props {
+    run: Run;
+    /** The step’s own voice, where the teacher has spoken it; resolves when it is over. */
+    voiceOf: (step: Step) => Promise<HTMLAudioElement | null>;
+    /** Ticks the task of a step, or says that a run is done. */
+    done: (step: Step, plays: number) => void;
+    lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
+}
+
+/** Leads through the steps of a run; whoever pauses, repeats or skips takes it from there. */
+export function useLead({ run, voiceOf, done, lit }: Props) {
+    const [steps, setSteps] = useState<readonly Step[]>(run.steps);
+    const [at, setAt] = useState(0);
+    const [phase, setPhase] = useState<Phase>('ready');
+    /** What is said of the last turn. */
+    const [told, setTold] = useState<TakeHeard | null>(null);
+    const [counted, setCounted] = useState(0);
+    const speaker = useSpeaker(voiceOf);
+    const stop = useRef<(() => void) | null>(null);
+    const plays = useRef(0);
+    /** Another number with every step that is begun, so that what was broken off goes no further. */
+    const turn = useRef(0);
+    const latest = useRef({ done, lit });
+    latest.current = { done, lit };
+
+    const halt = useCallback(() => {
+        turn.current++;
+        stop.current?.();
+        stop.current = null;
+        speaker.hush();
+        latest.current.lit(new Map());
+    }, [speaker]);
+    useEffect(() => halt, [halt]);
+
+    const begin = useCallback(
+        async (all: readonly Step[], to: number) => {
+            halt();
+            const own = turn.current;
+            const step = all[to];
+            setAt(to);
+            if (step === undefined) {
+                setPhase('over');
+                return;
+            }
+            const isOwn = () => own === turn.current;
+            setPhase('saying');
+            await speaker.say(step);
+            if (!isOwn()) return;
+            const next = () => {
+                if (isOwn()) begin(all, to + 1);
+            };
+            const phrase = phraseOf(run, step);
+            const kept = (ends: () => void) => {
+                if (isOwn()) stop.current = ends;
+                else ends();
+            };
+            if (step.kind === 'turn') setPhase('turn');
+            else if (step.kind === 'alone') setPhase('alone');
+            else if (step.kind === 'rest') {
+                setPhase('rest');
+                const timer = setTimeout(next, 1_000 * step.seconds);
+                stop.current = () => clearTimeout(timer);
+            } else if (step.kind === 'done') {
+                latest.current.done(step, Math.max(1, plays.current));
+                plays.current = 0;
+                next();
+            } else if (phrase !== undefined && (step.kind === 'play' || step.kind === 'along')) {
+                setPhase('playing');
+                const { playback } = phrase;
+                const how = { playback, tempo: step.tempo ?? 60, hand: step.hand, alone: step.kind === 'along' };
+                kept(await withCountIn(how, next, latest.current.lit, setCounted));
+            } else next();
+        },
+        [halt, run, speaker],
+    );
+    const go = (to: number) => begin(steps, to);
+    /** What was heard of a turn; null where nobody listened, and one is asked. */
+    const heard = (of: TakeHeard | null) => {
+        setTold(of);
+        plays.current++;
+        if (of === null) setPhase('asks');
+        else if (of.clean || (steps[at]?.again.length ?? 0) === 0) go(at + 1);
+        else wrong();
+    };
+    const wrong = () => {
+        const more = withAgain(steps, at);
+        setSteps(more);
+        begin(more, at + 1);
+    };
+    const pause = () => {
+        halt();
+        setPhase('paused');
+    };
+    const again = () => ((steps[at]?.again.length ?? 0) > 0 && phase === 'asks' ? wrong() : go(at));
+    return { step: steps[at], at, count: steps.length, phase, told, counted, setPhase, go, heard, pause, again };
+}
+
+/** Says words by the voice of the browser, or gives time to read them. */
+function useSpeaker(voiceOf: Props['voiceOf']) {
+    const voice = useVoice();
+    const hush = useRef<() => void>(() => undefined);
+    const latest = useRef({ voice, voiceOf });
+    latest.current = { voice, voiceOf };
+    const [speaker] = useState(() => ({
+        hush: () => hush.current(),
+        say: (step: Step) =>
+            new Promise<void>((said) => {
+                const timer = setTimeout(said, step.hasVoice ? 90_000 : 2_000 + 2 * timeToRead(step.words));
+                const over = () => {
+                    clearTimeout(timer);
+                    said();
+                };
+                hush.current = over;
+                if (step.hasVoice) ownVoice(step, latest.current.voiceOf, over, hush);
+                else if (latest.current.voice === null) setTimeout(over, timeToRead(step.words));
+                else {
+                    const aloud = utterance(step.words, latest.current.voice);
+                    aloud.onend = over;
+                    aloud.onerror = over;
+                    hush.current = () => {
+                        speechSynthesis.cancel();
+                        over();
+                    };
+                    speechSynthesis.speak(aloud);
+                }
+            }),
+    }));
+    return speaker;
+}
+
+async function ownVoice(step: Step, voiceOf: Props['voiceOf'], over: () => void, hush: { current: () => void }) {
+    const audio = await voiceOf(step).catch(() => null);
+    if (audio === null) {
+        setTimeout(over, timeToRead(step.words));
+        return;
+    }
+    audio.onended = over;
+    audio.onerror = over;
+    hush.current = () => {
+        audio.pause();
+        over();
+    };
+    audio.play().catch(over);
+}
