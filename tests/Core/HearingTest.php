@@ -15,6 +15,7 @@ use Nasturtium\Core\Performance\Hearing\TakenNote;
 use Nasturtium\Core\Performance\Hearing\Trial\InventTake;
 use Nasturtium\Core\Performance\Hearing\Trial\TakeFigures;
 use Nasturtium\Core\Performance\Hearing\Trial\TakeKind;
+use Nasturtium\Core\Performance\Hearing\ToTheChild;
 use Nasturtium\Core\Performance\Hearing\WrittenMusic;
 use Nasturtium\Core\Practice\Median;
 use Nasturtium\Core\Score\Hand;
@@ -160,6 +161,35 @@ test('by the microphone a weak note is believed where it is written, a covered o
         ->and(not_as_written(Hear::take($music, as_written($music, [3 => ['pitch' => 1, 'sure' => 700]]), Source::Microphone)))->toBe([3 => 'unsure'])
         ->and(not_as_written(Hear::take($music, as_written($music, [3 => ['pitch' => 1, 'sure' => 900]]), Source::Microphone)))->toBe([3 => 'wrong 65']);
 });
+
+test('by the microphone nothing is told as a fault that something else explains (18.2)', function (): void {
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | q1 2 3 4 | w1\nL: @5=c3 w5 | w5 | w5 | w5"));
+    $heard = static fn (array $change, TakenNote ...$more): array => (static fn ($of): array => [not_as_written($of), array_map(static fn (TakenNote $note): int => $note->pitch, $of->extras)])(Hear::take($music, [...as_written($music, $change), ...$more], Source::Microphone));
+    $of = array_keys(array_filter($music->notes, static fn ($note): bool => $note->pitch === 65))[0];
+    $at = as_written($music, [])[$of]->at;
+    // Something faint of that key was there; without it the key was missed.
+    expect($heard([$of => null])[0])->toBe([$of => 'missed'])
+        ->and($heard([$of => null], new TakenNote($at + 60, $at + 90, 65, sure: 10))[0])->toBe([$of => 'unsure'])
+        ->and($heard([$of => null], new TakenNote($at + 1_500, $at + 1_600, 65, sure: 10))[0])->toBe([$of => 'missed'])
+        // A written key that was hardly heard beside a clear one was the other key.
+        ->and($heard([$of => ['sure' => 300]], new TakenNote($at + 20, $at + 400, 67, sure: 950)))->toBe([[$of => 'wrong 67'], []])
+        // The same key heard to begin again while it sounds, one that shares the overtones of another, and one that is not sure.
+        ->and($heard([], new TakenNote($at + 200, $at + 300, 65, sure: 990))[1])->toBe([])
+        ->and($heard([], new TakenNote($at + 10, $at + 300, 53, sure: 990))[1])->toBe([])
+        ->and($heard([], new TakenNote($at + 10, $at + 300, 66, sure: 900))[1])->toBe([])
+        ->and($heard([], new TakenNote($at + 10, $at + 300, 71, sure: 990))[1])->toBe([])
+        ->and($heard([], new TakenNote($at + 10, $at + 300, 66, sure: 990))[1])->toBe([66]);
+    // One key in fourteen hardly heard: what was not heard may have come as well.
+    $weak = array_fill_keys([1, 5], ['sure' => 100]);
+    expect($heard([$of => null] + $weak)[0])->toBe([$of => 'unsure'])->and($heard([$of => null] + [1 => ['sure' => 100]])[0])->toBe([$of => 'missed']);
+});
+
+test('a take in another octave is judged as if it were not, and told so where nothing else is (18.5)', function (int $half, int $octave, ?string $thing): void {
+    $music = WrittenMusic::of(music_to_hear("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | w1\nL: @5=c3 w5 | w5 | w5"));
+    $taken = array_map(static fn (TakenNote $note): TakenNote => new TakenNote($note->at, $note->off, $note->pitch + $half, $note->velocity), as_written($music, []));
+    $heard = Hear::take($music, $taken);
+    expect($heard->octave)->toBe($octave)->and($heard->isClean())->toBe($octave !== 0 || $half === 0)->and(ToTheChild::of($heard)->thing)->toBe($thing);
+})->with([[0, 0, null], [12, 1, 'It was an octave too high. Find where your hands start, and play it there.'], [-12, -1, 'It was an octave too low. Find where your hands start, and play it there.']]);
 
 test('what goes wrong is proposed by the table of slips', function (string $text, array $change, array $slips, int $late = 0, int $from = PHP_INT_MAX): void {
     $music = WrittenMusic::of(music_to_hear($text));

@@ -21,10 +21,15 @@ final readonly class Doubtful
     private const EXTRA = 950;
 
     /** One key in so many that was hardly heard, and a take is hard to hear. */
-    private const HARDLY = 10;
+    private const HARDLY = 14;
 
     /** Milliseconds within which keys count as struck together, and for which a key rings at least. */
     public const TOGETHER = 120;
+
+    /** A finger brushes a key at most so many half steps off, within so many milliseconds. */
+    private const BESIDE = 2;
+
+    private const BRUSHED_WITHIN = 500;
 
     private const RINGS = 2_500;
 
@@ -83,7 +88,7 @@ final readonly class Doubtful
     }
 
     /**
-     * Where a tenth of what came was hardly heard, what was not heard may have come as well: then no key is told as missed.
+     * Where one key in fourteen was hardly heard, what was not heard may have come as well: then no key is told as missed.
      *
      * @param  list<HeardNote>  $notes
      * @param  array<int, int>  $sure  thousandths, by the index of the written note
@@ -97,8 +102,8 @@ final readonly class Doubtful
     }
 
     /**
-     * A key too many is told where nothing else explains it: no key that sounds and was heard to begin anew, and none whose
-     * overtones it shares, above it or below.
+     * A key too many is told where it lies beside one that was struck about then, and nothing else explains it: no key that
+     * sounds and was heard to begin anew, and none whose overtones it shares, above it or below.
      *
      * @param  array<int, int>  $played  note of the take, by the index of the written one
      * @param  list<TakenNote>  $taken
@@ -108,14 +113,16 @@ final readonly class Doubtful
         if ($extra->sure < self::EXTRA) {
             return false;
         }
+        $isBeside = false;
         foreach ($played as $i => $note) {
             $other = $taken[$note];
+            $isBeside = $isBeside || (abs($other->pitch - $extra->pitch) <= self::BESIDE && abs($other->at - $extra->at) <= self::BRUSHED_WITHIN);
             $isNear = $other->at - self::TOGETHER <= $extra->at && $extra->at <= max($other->off, $other->at + self::RINGS);
             if ($isNear && (($music->notes[$i]->pitch - $extra->pitch) === 0 || in_array(abs($other->pitch - $extra->pitch), [0, ...self::OVERTONES], true))) {
                 return false;
             }
         }
 
-        return true;
+        return $isBeside;
     }
 }

@@ -57,7 +57,7 @@ final class Hear
      * @param  list<TakenNote>  $taken  by time
      * @param  list<TakenNote>  $faint
      */
-    private function __construct(private readonly WrittenMusic $music, private readonly array $taken, private readonly Alignment $alignment, private readonly Source $source, private readonly array $faint)
+    private function __construct(private readonly WrittenMusic $music, private readonly array $taken, private readonly Alignment $alignment, private readonly Source $source, private readonly array $faint, private readonly int $octave)
     {
         $this->beat = OwnBeat::of($music, $alignment, $taken);
         $this->played = $alignment->played;
@@ -76,9 +76,11 @@ final class Hear
         usort($taken, static fn (TakenNote $a, TakenNote $b): int => [$a->at, $a->pitch] <=> [$b->at, $b->pitch]);
         $faint = $source === Source::Microphone ? Doubtful::faint($taken) : [];
         $taken = $source === Source::Microphone ? Doubtful::left($music, $taken) : $taken;
+        $octave = Octave::of($music, $taken);
+        $taken = Octave::shifted($taken, -$octave);
         [$of, $alignment] = self::aligned($music, $taken);
 
-        return (new self($of, $taken, $alignment, $source, $faint))->heard();
+        return (new self($of, $taken, $alignment, $source, Octave::shifted($faint, -$octave), $octave))->heard();
     }
 
     /**
@@ -155,6 +157,7 @@ final class Hear
             array_values($apart),
             $quarter === null ? null : intdiv(60_000_000, $quarter),
             $this->steady(),
+            $this->octave,
         );
     }
 

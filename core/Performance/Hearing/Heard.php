@@ -15,6 +15,7 @@ final readonly class Heard
      * @param  list<array{note: int, milliseconds: int}>  $apart  hands that do not meet, by the first note of the moment
      * @param  ?int  $tempo  quarters a minute, in thousandths; null where too little was played
      * @param  ?int  $steady  of a thousand beats, those within a tenth of the beat around them
+     * @param  int  $octave  octaves that it was played higher than it is written; the keys are told as if they were not
      */
     public function __construct(
         public WrittenMusic $music,
@@ -26,6 +27,7 @@ final readonly class Heard
         public array $apart,
         public ?int $tempo,
         public ?int $steady,
+        public int $octave = 0,
     ) {}
 
     /** As it is written, once through: what counts for three in a row (trade 18.2). */

@@ -80,6 +80,7 @@ final class TakeFile
             'apart' => array_map(static fn (array $apart): array => ['note' => $apart['note'], 'ms' => $apart['milliseconds']], $heard->apart),
             'tempo' => $heard->tempo === null ? null : round($heard->tempo / 1_000, 1),
             'steadiness' => $heard->steady === null ? null : $heard->steady / 1_000,
+            'octave' => $heard->octave,
             'slips' => array_map(static fn (ProposedSlip $slip): array => ['kind' => $slip->kind->value, 'place' => (string) $slip->place, 'hand' => $slip->hand?->value, 'why' => $slip->why, 'notes' => $slip->notes], ProposeSlips::of($heard)),
         ];
     }

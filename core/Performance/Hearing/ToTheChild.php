@@ -96,6 +96,9 @@ final readonly class ToTheChild
             }
         }
         $count = count($heard->extras);
+        if ($count === 0 && $heard->octave !== 0) {
+            return ['It was an octave too '.($heard->octave > 0 ? 'high' : 'low').'. Find where your hands start, and play it there.', []];
+        }
 
         return $count === 0 ? [null, []] : [ucfirst(Words::counted($count, 'key')).' too many: touch the keys before you play.', []];
     }
