@@ -8,6 +8,8 @@ use App\Account\Members\Membership;
 use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
+use App\Lead\LedLesson;
+use App\Lead\LedStep;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Lesson\Timetable\CalendarFeed;
@@ -77,6 +79,8 @@ final class Fixtures
 
     public WeekPattern $pattern;
 
+    public LedLesson $ledLesson;
+
     public string $token;
 
     public function __construct(string $name = 'north')
@@ -104,6 +108,8 @@ final class Fixtures
         $this->learning = app(OpenPiece::class)($this->student, $this->piece, $lastMonday);
         $this->week = app(ProposeWeek::class)($this->student, $lastMonday);
         $this->week->update(['sent_at' => $lastMonday]);
+        $this->ledLesson = LedLesson::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'title' => 'Instead of Monday', 'sent_at' => $lastMonday]);
+        LedStep::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'led_lesson_id' => $this->ledLesson->id, 'position' => 0, 'learning_id' => $this->learning->id, 'stage_id' => $this->task('Right hand')->stage_id, 'first' => 0, 'last' => 1, 'hand' => 'R', 'tempo' => 60, 'words' => 'Play the right hand.', 'half_minutes' => 6]);
         $this->lesson = Lesson::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'week_id' => $this->week->id, 'held_on' => self::MONDAY]);
         $this->slip = Slip::query()->create(['studio_id' => $this->studio->id, 'lesson_id' => $this->lesson->id, 'task_id' => $this->task('Tap and count')->id, 'kind' => 'cut-short', 'measure' => 1, 'place' => 'bar 2']);
     }
@@ -115,7 +121,7 @@ final class Fixtures
             '{studio}' => $this->studio->id, '{member}' => $this->invited->id, '{student}' => $this->student->id, '{link}' => $this->link->id, '{learning}' => $this->learning->id,
             '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,
             '{week}' => $this->week->id, '{lesson}' => $this->lesson->id, '{task}' => $this->task('Tap and count')->id, '{slip}' => $this->slip->id,
-            '{path}' => $this->path->id, '{holiday}' => $this->holiday->id, '{performance}' => $this->performance->id, '{worksheet}' => $this->worksheet->id, '{pattern}' => $this->pattern->id,
+            '{path}' => $this->path->id, '{ledLesson}' => $this->ledLesson->id, '{ledStep}' => $this->ledLesson->steps()->firstOrFail()->id, '{holiday}' => $this->holiday->id, '{performance}' => $this->performance->id, '{worksheet}' => $this->worksheet->id, '{pattern}' => $this->pattern->id,
             '{calendar}' => $this->calendar->id, '{date}' => self::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
         ]);
     }

@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Account\Members\Role;
 use App\Drill\DrillAnswer;
+use App\Lead\VoiceRequest;
 use App\Privacy\Access;
 use App\Student\Family\FamilyWord;
 use App\Student\Timetable\Holiday;
@@ -69,6 +70,8 @@ final class Columns
 
     private const FOR_REMEDIES = '2026_12_06_000004_notes_of_tasks';
 
+    private const FOR_LED = '2026_12_08_000001_led_lessons';
+
     private const FOR_CONSENT = '2026_11_28_000001_consent_and_terms';
 
     /**
@@ -99,8 +102,13 @@ final class Columns
                 'is_right' => Column::yes(), 'milliseconds' => Column::whole(0, 600_000), 'given' => Column::text(40), 'answered_at' => Column::moment(), 'on_date' => Column::date(),
             ],
             'takes' => [
-                ...$own, 'student_id' => Column::number(), 'task_id' => Column::number(), 'client_key' => Column::key(), 'first' => Column::whole(0, Limits::MEASURES), 'last' => Column::whole(0, Limits::MEASURES), 'source' => Column::oneOf(Source::class),
+                ...$own, 'student_id' => Column::number(), 'task_id' => Column::number()->orNull(), 'led_step_id' => Column::number()->orNull()->since(self::FOR_LED, null), 'client_key' => Column::key(), 'first' => Column::whole(0, Limits::MEASURES), 'last' => Column::whole(0, Limits::MEASURES), 'source' => Column::oneOf(Source::class),
                 'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)), 'judged' => Column::workedOut(),
+            ],
+            'led_lessons' => [...$own, 'student_id' => Column::number(), 'title' => Column::text(80, 1), 'sent_at' => Column::moment()->orNull(), 'done_at' => Column::moment()->orNull(), ...$times],
+            'led_steps' => [
+                ...$own, 'student_id' => Column::number(), 'led_lesson_id' => Column::number(), 'position' => Column::whole(0, 99), 'stage_id' => Column::number()->orNull(), 'learning_id' => Column::number()->orNull(), 'first' => Column::whole(0, Limits::MEASURES)->orNull(), 'last' => Column::whole(0, Limits::MEASURES)->orNull(),
+                'hand' => Column::oneOf(self::HANDS)->orNull(), 'tempo' => Column::whole(1, 999)->orNull(), 'words' => Column::text(300, 1), 'half_minutes' => Column::whole(1, 99), 'voice' => Column::matching(VoiceRequest::FORM, 'a recording')->orNull(),
             ],
             'sight_lines' => [...$own, 'student_id' => Column::number(), 'on_date' => Column::date(), 'level' => Column::whole(1, 10), 'text' => Column::read(self::line(...)), 'reasons' => Column::text(190, 1), 'went' => Column::oneOf(SightWent::class)->orNull()],
             'worksheets' => [...$own, 'number' => Column::whole(1, 1_000_000), 'kind' => Column::oneOf(SheetKind::class), 'count' => Column::whole(1, 99), 'hard' => Column::whole(1, 9), 'clefs' => Column::text(20, 1), 'seed' => Column::whole(1, 4_294_967_295), 'items' => Column::read(self::sheet(...)), ...$times],
@@ -194,7 +202,7 @@ final class Columns
         return [
             ...$own, 'membership_id' => Column::number()->orNull()->since(self::FOR_MEMBERS, null), 'first_name' => Column::text(60, 1), 'initial' => Column::text(2), 'birth_year' => Column::whole(1900, 2100), 'lesson_weekday' => Column::whole(1, 7), 'lesson_time' => Column::time(), 'lesson_minutes' => Column::whole(5, 240),
             'second_weekday' => Column::whole(1, 7)->orNull(), 'second_time' => Column::time()->orNull(), 'second_minutes' => Column::whole(5, 240)->orNull(), 'timezone' => Column::timezone()->orNull(), 'family_mail' => Column::mail()->orNull(),
-            'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(),
+            'path' => Column::oneOf(PathKind::class), 'path_id' => Column::number()->orNull(), 'school' => Column::oneOf(School::class), 'landmark_level' => Column::whole(1, 3), 'landmark_middle' => Column::yes(), 'heard_passes' => Column::yes()->since(self::FOR_LED, false),
             'counting' => Column::oneOf(CountingSystem::class), 'count_style' => Column::oneOf(CountStyle::class), 'long_notes' => Column::oneOf(LongNotes::class), 'compound_beats' => Column::oneOf(CompoundBeats::class), 'count_ready' => Column::text(40),
             'hand_span' => Column::whole(4, 12), 'pace' => Column::whole(1, 999)->orNull()->since(self::FOR_TIMES, null), ...$times,
             'consented_on' => Column::date()->orNull()->since(self::FOR_CONSENT, null), 'drill_kinds' => Column::text(190)->orNull()->since(self::FOR_DRILLS, null), 'drill_notes' => self::notes(DrillAnswer::CHOSEN)->orNull()->since(self::FOR_DRILLS, null), 'drill_minutes' => Column::whole(1, 10)->orNull()->since(self::FOR_DRILLS, null),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Home;
 
 use App\Http\English;
+use App\Lead\LedLesson;
 use App\Student\Family\FamilyLink;
 use App\Student\Family\FamilyWord;
 use App\Student\Family\HomeChildResource;
@@ -24,6 +25,9 @@ use Nasturtium\Core\Practice\TaskKind;
 /** The week that is under way as the child sees it; only weeks that were sent are seen. */
 final class HomeWeek
 {
+    /** That are offered at once. */
+    private const LED_LESSONS = 5;
+
     public function __construct(private readonly CatchUp $catchUp) {}
 
     public function __invoke(FamilyLink $link, Student $student): HomeWeekResource
@@ -53,7 +57,17 @@ final class HomeWeek
             $week === null ? [] : array_values($week->tasks->map(self::task(...))->all()),
             $week === null ? [] : WeekDays::of($week),
             array_map(static fn (Student $child): HomeChildResource => new HomeChildResource($child->id, $child->first_name), [$link->student, ...$link->siblings->all()]),
+            self::ledLessons($student),
         );
+    }
+
+    /** @return list<HomeLedLessonResource> */
+    private static function ledLessons(Student $student): array
+    {
+        $lessons = LedLesson::query()->where('student_id', $student->id)->whereNotNull('sent_at')->whereNull('done_at')->orderBy('id');
+        $lessons->limit(self::LED_LESSONS);
+
+        return array_values($lessons->get(['id', 'title'])->map(static fn (LedLesson $lesson): HomeLedLessonResource => new HomeLedLessonResource($lesson->id, $lesson->title))->all());
     }
 
     /** A week that is over leads to no lesson any more; the timetable has the next one. */

@@ -19,6 +19,7 @@ final readonly class HomeWeekResource
      * @param  list<HomeTaskResource>  $tasks
      * @param  list<WeekDayResource>  $days
      * @param  list<HomeChildResource>  $children  all that the link opens for
+     * @param  list<HomeLedLessonResource>  $ledLessons
      * @param  list<string>  $care
      */
     public function __construct(
@@ -54,5 +55,7 @@ final readonly class HomeWeekResource
         public array $days,
         #[ListOf(HomeChildResource::class)]
         public array $children,
+        #[ListOf(HomeLedLessonResource::class)]
+        public array $ledLessons,
     ) {}
 }

@@ -47,7 +47,7 @@ final class LeadDay
         $age = $student->age($today);
         $steps = [];
         foreach (LeadRun::of($tasks, LeadRun::triesFirst($age, $student->path), Care::breakAfter($age)) as $step) {
-            $steps[] = LeadStepResource::of($step, $signs[$step->task] ?? TaskSign::Show, $pieces[$step->task] ?? null);
+            $steps[] = LeadStepResource::of($step, $signs[$step->task] ?? LeadStepResource::BETWEEN, $pieces[$step->task] ?? null);
         }
 
         return new LeadResource($student->id, $today->toDateString(), null, $steps, ...$music->of($steps));

@@ -16,6 +16,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class LeadStepResource
 {
+    /** What is said between tasks. */
+    public const BETWEEN = TaskSign::Show;
+
     /**
      * @param  list<self>  $again  what comes where it went wrong
      */

@@ -17,7 +17,8 @@ use Nasturtium\Core\Performance\Hearing\Source;
  * @property int $id
  * @property int $studio_id
  * @property int $student_id
- * @property int $task_id
+ * @property ?int $task_id of a week; null for a step of a make-up lesson
+ * @property ?int $led_step_id
  * @property string $client_key
  * @property int $first index of a measure
  * @property int $last
@@ -26,7 +27,7 @@ use Nasturtium\Core\Performance\Hearing\Source;
  * @property CarbonImmutable $on_date
  * @property string $notes in JSON
  * @property ?string $judged in JSON, for a revision of the page
- * @property-read Task $task
+ * @property-read ?Task $task
  */
 final class Take extends Model implements OfStudent
 {

@@ -19,7 +19,7 @@ final readonly class TakeResource
         #[OA\Property]
         public int $id,
         #[OA\Property]
-        public int $taskId,
+        public ?int $taskId,
         #[OA\Property]
         public string $onDate,
         #[OA\Property]

@@ -13,6 +13,8 @@ use App\Home\Letters\Outbox;
 use App\Http\English;
 use App\Http\QuietSessionHandler;
 use App\Http\WrongTokens;
+use App\Lead\LedLesson;
+use App\Lead\LedStep;
 use App\Lesson\Lesson;
 use App\Lesson\Slip;
 use App\Lesson\Timetable\CalendarFeed;
@@ -58,7 +60,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
-        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class,
+        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class, LedLesson::class, LedStep::class,
     ];
 
     public function boot(): void

@@ -53,6 +53,7 @@ use Nasturtium\Core\Reading\School;
  * @property ?int $path_id a path of the studio, over `path`
  * @property School $school
  * @property LandmarkLevel $landmark_level
+ * @property bool $heard_passes three clean takes in a row pass a stage
  * @property bool $landmark_middle D3 is a landmark too
  * @property CountingSystem $counting
  * @property CountStyle $count_style
@@ -237,6 +238,6 @@ final class Student extends Model implements OfStudent
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['landmark_level' => LandmarkLevel::class, 'path' => PathKind::class, 'school' => School::class, 'counting' => CountingSystem::class, 'count_style' => CountStyle::class, 'long_notes' => LongNotes::class, 'compound_beats' => CompoundBeats::class, 'landmark_middle' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
+        return ['landmark_level' => LandmarkLevel::class, 'path' => PathKind::class, 'school' => School::class, 'counting' => CountingSystem::class, 'count_style' => CountStyle::class, 'long_notes' => LongNotes::class, 'compound_beats' => CompoundBeats::class, 'landmark_middle' => 'boolean', 'heard_passes' => 'boolean', 'consented_on' => 'immutable_date:Y-m-d', 'left_on' => 'immutable_date:Y-m-d'];
     }
 }

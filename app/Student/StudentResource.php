@@ -62,6 +62,8 @@ final readonly class StudentResource
         public LandmarkLevel $landmarkLevel,
         #[OA\Property]
         public bool $landmarkMiddle,
+        #[OA\Property(description: 'three clean takes in a row pass a stage')]
+        public bool $heardPasses,
         #[OA\Property]
         public CountingSystem $counting,
         #[OA\Property]
@@ -108,6 +110,7 @@ final readonly class StudentResource
             $student->school,
             $student->landmark_level,
             $student->landmark_middle,
+            $student->heard_passes,
             $student->counting,
             $student->count_style,
             $student->long_notes,

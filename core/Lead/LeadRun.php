@@ -56,7 +56,8 @@ final class LeadRun
     /** @return list<LeadStep> */
     private static function task(LeadTask $task, bool $triesFirst): array
     {
-        $say = new LeadStep(StepKind::Say, $task->id, "{$task->title}. {$task->instruction}", Phrase::secondsToSay("{$task->title}. {$task->instruction}"));
+        $words = $task->title === '' ? $task->instruction : "{$task->title}. {$task->instruction}";
+        $say = new LeadStep(StepKind::Say, $task->id, $words, Phrase::secondsToSay($words));
         $left = max(0, $task->seconds() - $say->seconds - self::DONE);
 
         return [$say, ...self::work($task, $left, $triesFirst), new LeadStep(StepKind::Done, $task->id, 'That is done.', self::DONE)];

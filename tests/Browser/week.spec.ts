@@ -115,7 +115,7 @@ test('a week at home: missed days are planned again, a day without a connection 
                 home.evaluate(async () => {
                     const kept = async (name: string) =>
                         (await (await caches.open(name)).keys()).map((one) => new URL(one.url).pathname);
-                    const files = (await (await fetch('/home/files.json')).json()) as string[];
+                    const files = (await (await fetch('/home/files.json')).json()).keep as string[];
                     const [data, there] = [await kept('nasturtium-data'), await kept('nasturtium-files')];
                     return (
                         data.filter((path) => path.startsWith('/api/home/tasks/')).length > 1 &&

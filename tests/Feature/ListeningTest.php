@@ -29,7 +29,7 @@ function keys_of_part(TaskBars $bars, array $bar): array
 test('what is played at home is kept as notes, once, and told: what went well first, then one thing', function (): void {
     $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
     $clean = ($this->play)($keys)->assertOk()->json();
-    expect($clean)->toBe(['clean' => true, 'well' => 'Every note was right, and you went on without a stop.', 'thing' => null, 'measures' => [], 'notes' => [], 'tempo' => 100]);
+    expect($clean)->toBe(['clean' => true, 'well' => 'Every note was right, and you went on without a stop.', 'thing' => null, 'measures' => [], 'notes' => [], 'again' => [], 'tempo' => 100]);
     $wrong = $keys;
     $wrong[1]++;
     $key = (string) Str::uuid();

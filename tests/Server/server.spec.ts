@@ -27,7 +27,7 @@ async function phoneWith(page: Page): Promise<void> {
 /** All files of the build that the server names are in the phone's cache. */
 function filesKept(page: Page): Promise<boolean> {
     return page.evaluate(async () => {
-        const wanted = (await (await fetch('/home/files.json')).json()) as string[];
+        const wanted = (await (await fetch('/home/files.json')).json()).keep as string[];
         const kept = (await (await caches.open('nasturtium-files')).keys()).map((one) => new URL(one.url).pathname);
         return wanted.length > 20 && wanted.every((path) => kept.includes(path));
     });

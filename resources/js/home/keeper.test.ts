@@ -46,9 +46,9 @@ function ask(path: string, how: { token?: string; mode?: string } = {}): Promise
     return (answer ?? Promise.resolve(undefined)).then((given) => later.then(() => given));
 }
 
-async function keep(paths: string[]): Promise<void> {
+async function keep(paths: string[], later: string[] = []): Promise<void> {
     let done: Promise<void> = Promise.resolve();
-    handlers.get('message')?.({ data: { keep: paths }, waitUntil: (work: Promise<void>) => (done = work) });
+    handlers.get('message')?.({ data: { keep: paths, later }, waitUntil: (work: Promise<void>) => (done = work) });
     await done;
 }
 

@@ -60,6 +60,11 @@ function ReadingWays({ draft, set }: Props) {
                     onChange={(span) => set({ handSpan: Number(span) })}
                 />
             </Group>
+            <Checkbox
+                label={t('Three clean takes in a row, heard at home, pass a stage')}
+                checked={draft.heardPasses ?? false}
+                onChange={(event) => set({ heardPasses: event.currentTarget.checked })}
+            />
         </>
     );
 }

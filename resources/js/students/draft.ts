@@ -24,6 +24,7 @@ export const NEW_STUDENT: StudentDraft = {
     school: 'landmark',
     landmarkLevel: 1,
     landmarkMiddle: false,
+    heardPasses: false,
     counting: 'numbers',
     countStyle: 'bar',
     longNotes: 'all',

@@ -45,6 +45,7 @@ describe('a student as the teacher describes them', () => {
             compoundBeats: 'dotted-quarters',
             school: 'phrase',
             landmarkMiddle: true,
+            heardPasses: false,
             countReady: 'ready go',
         });
     });

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lead;
+
+use App\Api\ListOf;
+use App\Listening\JudgedTakes;
+use App\Listening\TakeResource;
+use OpenApi\Attributes as OA;
+
+/** A make-up lesson: its steps, whether it was sent and done, and what was heard. */
+#[OA\Schema]
+final readonly class LedLessonResource
+{
+    /** @param list<LedStepResource> $steps */
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public ?string $sentAt,
+        #[OA\Property]
+        public ?string $doneAt,
+        #[ListOf(LedStepResource::class)]
+        public array $steps,
+    ) {}
+
+    /** @param LedLesson $lesson with its relations */
+    public static function of(LedLesson $lesson): self
+    {
+        return new self(
+            $lesson->id,
+            $lesson->title,
+            $lesson->sent_at?->toIso8601String(),
+            $lesson->done_at?->toIso8601String(),
+            array_values($lesson->steps->map(static fn (LedStep $step): LedStepResource => new LedStepResource(
+                $step->id,
+                $step->stage_id,
+                $step->learning_id,
+                $step->first,
+                $step->last,
+                $step->hand,
+                $step->tempo,
+                $step->sign(),
+                $step->words,
+                $step->half_minutes,
+                (bool) $step->has_voice,
+                self::takes($step),
+            ))->all()),
+        );
+    }
+
+    /** @return list<TakeResource> the newest first */
+    private static function takes(LedStep $step): array
+    {
+        $piece = $step->learning?->piece;
+
+        return $piece === null || ! $piece->isTyped() ? [] : JudgedTakes::of(array_values($step->takes->sortByDesc('id')->all()), $piece, $step->hand);
+    }
+}
