@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Lead;
 
 use App\Api\ListOf;
+use App\Http\English;
 use App\Listening\JudgedTakes;
 use App\Listening\TakeResource;
+use Nasturtium\Core\Score\BarRange;
 use OpenApi\Attributes as OA;
 
 /** A make-up lesson: its steps, whether it was sent and done, and what was heard. */
@@ -41,6 +43,7 @@ final readonly class LedLessonResource
                 $step->learning_id,
                 $step->first,
                 $step->last,
+                self::where($step),
                 $step->hand,
                 $step->tempo,
                 $step->sign(),
@@ -50,6 +53,18 @@ final readonly class LedLessonResource
                 self::takes($step),
             ))->all()),
         );
+    }
+
+    private static function where(LedStep $step): string
+    {
+        $piece = $step->learning?->piece;
+        if ($piece === null || $step->first === null || $step->last === null) {
+            return '';
+        }
+        $measures = $piece->isTyped() ? $piece->score()->measures : [];
+        $number = static fn (int $index): int => ($measures[$index] ?? null)->number ?? $index + 1;
+
+        return "{$piece->title}, ".English::text((new BarRange($number($step->first), $number($step->last)))->words());
     }
 
     /** @return list<TakeResource> the newest first */

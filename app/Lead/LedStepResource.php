@@ -26,6 +26,8 @@ final readonly class LedStepResource
         public ?int $first,
         #[OA\Property]
         public ?int $last,
+        #[OA\Property(description: 'its page and bars, in words')]
+        public string $where,
         #[OA\Property]
         public ?Hand $hand,
         #[OA\Property]

@@ -89,6 +89,14 @@ const router = createBrowserRouter([
                 path: 'students/:student/practice',
                 lazy: async () => ({ Component: (await import('./practice/Training')).Training }),
             },
+            {
+                path: 'students/:student/make-up',
+                lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
+            },
+            {
+                path: 'students/:student/make-up/:lesson',
+                lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
+            },
             { path: 'progress', lazy: async () => ({ Component: (await import('./progress/Overview')).Overview }) },
             { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },

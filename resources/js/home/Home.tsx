@@ -15,7 +15,8 @@ import styles from './Home.module.css';
 import { HomeTask } from './HomeTask';
 import { keepHome } from './keep';
 import { LedDay } from './LedDay';
-import { isTick, isWord, type Unsent } from './outbox';
+import { LedLesson } from './LedLesson';
+import { isLedDone, isTick, isWord, type Unsent } from './outbox';
 import { Room } from './Room';
 import { type HomeTaskData, type HomeWeek, roomOf, useHome } from './useHome';
 import type { WordOfToday } from './WordToTeacher';
@@ -51,19 +52,16 @@ export function Home() {
     const [away, setAway] = useState(0);
     const [open, setOpen] = useState<number | null>(null);
     const [room, setRoom] = useState<'all' | number | null>(null);
-    const [isLed, setLed] = useState(false);
-    const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear } = useHome(token, child);
+    const [led, setLed] = useState<'today' | number | null>(null);
+    const inHand = useHome(token, child);
+    const { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear } = inHand;
     useEffect(() => keepHome(token), [token]);
     useEngravings(useQuery({ ...roomOf(token, child), enabled: week !== undefined }).data, today);
     if (week === undefined || (home.error instanceof ApiError && home.error.status === 401)) {
         return <NoWeek error={home.error} again={() => home.refetch()} />;
     }
     const date = dayFrom(today, away);
-    if (isLed) {
-        const ticked = (taskId: number, plays: number) =>
-            tick({ ...BY_ITSELF, repetitions: Math.min(99, plays), taskId, date: today });
-        return <LedDay {...{ token, child, hear }} tick={ticked} leave={() => setLed(false)} />;
-    }
+    if (led !== null) return <Led {...{ token, child, led, inHand, today }} leave={() => setLed(null)} />;
     if (room !== null) {
         const done = (which: (one: HomeTaskData) => boolean) => {
             const task = week.tasks.find(which);
@@ -106,10 +104,30 @@ export function Home() {
                 {...{ week, today, away, setAway, child, setChild, kept, refused, isDone, word }}
                 open={setOpen}
                 enterRoom={() => setRoom('all')}
-                lead={() => setLed(true)}
+                lead={setLed}
             />
         </main>
     );
+}
+
+interface LedProps {
+    token: string;
+    child: number | null;
+    led: 'today' | number;
+    today: string;
+    inHand: ReturnType<typeof useHome>;
+    leave: () => void;
+}
+
+/** Led through today, or through a lesson of the teacher’s. */
+function Led({ token, child, led, today, inHand, leave }: LedProps) {
+    const { tick, hear, hearStep, ledDone } = inHand;
+    if (led !== 'today') {
+        return <LedLesson {...{ token, leave }} lesson={led} hear={hearStep} done={() => ledDone(led)} />;
+    }
+    const ticked = (taskId: number, plays: number) =>
+        tick({ ...BY_ITSELF, repetitions: Math.min(99, plays), taskId, date: today });
+    return <LedDay {...{ token, child, hear, leave }} tick={ticked} />;
 }
 
 /** Before there is a week to show: it comes, it cannot be fetched, or the link is closed. */
@@ -140,7 +158,8 @@ interface DayProps {
     isDone: (task: HomeTaskData, date: string) => boolean;
     open: (task: number) => void;
     enterRoom: () => void;
-    lead: () => void;
+    /** Leads through today, or through a lesson of the teacher’s. */
+    lead: (what: 'today' | number) => void;
     word: WordOfToday;
 }
 
@@ -178,16 +197,12 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
                 onChange={(value) => setAway(Number(value))}
                 data={daysWith(away, date)}
             />
-            {kept.length > 0 && (
-                <Text role="status" className="sheet" p="xs">
-                    {waits(kept)}
-                </Text>
-            )}
-            {refused > 0 && <Text role="alert">{t('Something could not be taken: its week is over.')}</Text>}
+            <OfTheBox kept={kept} refused={refused} />
             {away === 0 && <FromTheTeacher week={week} />}
             {tasks.length === 0 && <Text className="sheet">{nothing(week, day !== undefined)}</Text>}
+            {away === 0 && <LedLessons week={week} kept={kept} lead={lead} />}
             {away === 0 && done < tasks.length && (
-                <Button size="lg" onClick={lead}>
+                <Button size="lg" onClick={() => lead('today')}>
                     {t('Lead me through today')}
                 </Button>
             )}
@@ -211,6 +226,33 @@ function Day({ week, today, away, setAway, child, setChild, kept, refused, isDon
             <WhatIsKept />
         </Stack>
     );
+}
+
+/** What waits for a connection, and what was refused. */
+function OfTheBox({ kept, refused }: Pick<DayProps, 'kept' | 'refused'>) {
+    return (
+        <>
+            {kept.length > 0 && (
+                <Text role="status" className="sheet" p="xs">
+                    {waits(kept)}
+                </Text>
+            )}
+            {refused > 0 && <Text role="alert">{t('Something could not be taken: its week is over.')}</Text>}
+        </>
+    );
+}
+
+/** Lessons that the teacher put together; one that was done is gone before the server knows. */
+function LedLessons({ week, kept, lead }: Pick<DayProps, 'week' | 'kept' | 'lead'>) {
+    const done = kept.filter(isLedDone).map((one) => one.ledLesson);
+    // A week that a phone has kept from before has no list of them.
+    return (week.ledLessons ?? [])
+        .filter((lesson) => !done.includes(lesson.id))
+        .map((lesson) => (
+            <Button key={lesson.id} size="lg" variant="light" className={styles.long} onClick={() => lead(lesson.id)}>
+                {t('From your teacher: {{title}}', { title: lesson.title })}
+            </Button>
+        ));
 }
 
 interface WhoProps {

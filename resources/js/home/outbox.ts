@@ -47,10 +47,16 @@ export interface Sighted {
 /** What was played for a task, as notes. */
 export interface Taken {
     clientKey: string;
-    take: { taskId: number; body: Api['TakeRequest'] };
+    take: { taskId: number; body: Api['TakeRequest'] } | { stepId: number; body: Api['TakeRequest'] };
 }
 
-export type Unsent = Tick | TakenBack | Word | Answered | Sighted | Taken;
+/** That a make-up lesson was done to its end. */
+export interface LedDone {
+    clientKey: string;
+    ledLesson: number;
+}
+
+export type Unsent = Tick | TakenBack | Word | Answered | Sighted | Taken | LedDone;
 
 type Store = Pick<Storage, 'getItem' | 'setItem'>;
 
@@ -60,12 +66,14 @@ export const isTick = (one: Unsent): one is Tick => 'feeling' in one;
 export const isAnswered = (one: Unsent): one is Answered => 'answers' in one;
 export const isSighted = (one: Unsent): one is Sighted => 'went' in one;
 export const isTaken = (one: Unsent): one is Taken => 'take' in one;
+export const isLedDone = (one: Unsent): one is LedDone => 'ledLesson' in one;
 export const isWord = (one: Unsent): one is Word => 'words' in one;
 
 /** What only one of can wait: a task on a day, a child’s word of a day, a session’s answers. */
 function placeOf(one: Unsent): string {
     if (isAnswered(one)) return `session ${one.session}`;
     if (isTaken(one)) return `take ${one.clientKey}`;
+    if (isLedDone(one)) return `led ${one.ledLesson}`;
     if (isSighted(one)) return `sight ${one.studentId} ${one.date}`;
     return isWord(one) ? `word ${one.studentId} ${one.date}` : `task ${one.taskId} ${one.date}`;
 }

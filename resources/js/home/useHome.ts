@@ -10,12 +10,14 @@ import {
     flush,
     isAnswered,
     isDoneWith,
+    isLedDone,
     isSighted,
     isTaken,
     isTick,
     isWord,
     post,
     type Sighted,
+    type Taken,
     type Tick,
     type Unsent,
     waiting,
@@ -51,8 +53,12 @@ function requestOf(one: Unsent) {
         return deferred('put', '/home/sight', { body });
     }
     if (isTaken(one)) {
-        return deferred('put', '/home/tasks/{task}/takes', { ...at({ task: one.take.taskId }), body: one.take.body });
+        const { take } = one;
+        return 'stepId' in take
+            ? deferred('put', '/home/led-steps/{ledStep}/takes', { ...at({ ledStep: take.stepId }), body: take.body })
+            : deferred('put', '/home/tasks/{task}/takes', { ...at({ task: take.taskId }), body: take.body });
     }
+    if (isLedDone(one)) return deferred('put', '/home/led-lessons/{ledLesson}/done', at({ ledLesson: one.ledLesson }));
     const { taskId: task, date } = one;
     if (!isTick(one)) return deferred('delete', '/home/tasks/{task}/practice/{date}', at({ task, date }));
     const { taskId: _, ...body } = one;
@@ -92,20 +98,8 @@ export function useHome(token: string, child: number | null) {
     const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
     const tell = (studentId: number, date: string, went: Sighted['went']) =>
         put({ studentId, date, went, clientKey: crypto.randomUUID() });
-    /** Judged at once where there is a connection; else it waits, and nothing is told. */
-    const hear = async (taskId: number, body: Api['TakeRequest']): Promise<TakeHeard | null> => {
-        try {
-            return await ask('put', '/home/tasks/{task}/takes', {
-                ...at({ task: taskId }),
-                body,
-                ...authorized(token),
-            });
-        } catch (error) {
-            if (error instanceof ApiError) throw error;
-            put({ clientKey: body.clientKey, take: { taskId, body } });
-            return null;
-        }
-    };
+    const { hear, hearStep } = takesOf(token, put);
+    const ledDone = (ledLesson: number) => put({ ledLesson, clientKey: crypto.randomUUID() });
     const tick = (of: Omit<Tick, 'clientKey'>) => put({ ...of, clientKey: crypto.randomUUID() });
     const untick = (taskId: number, date: string) =>
         put({ taskId, date, takenBack: true, clientKey: crypto.randomUUID() });
@@ -119,7 +113,30 @@ export function useHome(token: string, child: number | null) {
             date,
             task.practices.some((practice) => practice.date === date),
         );
-    return { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear };
+    return { home, week, today, kept, refused, tick, untick, isDone, word, save, tell, hear, hearStep, ledDone };
+}
+
+/** What was played, judged: of a task of the week, or of a step of a lesson that is led. */
+function takesOf(token: string, put: (one: Unsent) => void) {
+    /** Judged at once where there is a connection; else it waits, and nothing is told. */
+    const heard = async (take: Taken['take'], judged: Promise<TakeHeard>): Promise<TakeHeard | null> => {
+        try {
+            return await judged;
+        } catch (error) {
+            if (error instanceof ApiError) throw error;
+            put({ clientKey: take.body.clientKey, take });
+            return null;
+        }
+    };
+    const by = authorized(token);
+    const hear = (taskId: number, body: Api['TakeRequest']) =>
+        heard({ taskId, body }, ask('put', '/home/tasks/{task}/takes', { ...at({ task: taskId }), body, ...by }));
+    const hearStep = (stepId: number, body: Api['TakeRequest']) =>
+        heard(
+            { stepId, body },
+            ask('put', '/home/led-steps/{ledStep}/takes', { ...at({ ledStep: stepId }), body, ...by }),
+        );
+    return { hear, hearStep };
 }
 
 /** What waits to be sent, and is sent as soon as it can be. */

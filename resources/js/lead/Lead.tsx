@@ -1,7 +1,7 @@
 import { Button, Group, Progress, Stack, Text, Title } from '@mantine/core';
 import { useCallback, useRef, useState } from 'react';
 import { Sources } from '../listening/parts';
-import type { Hear } from '../listening/take';
+import type { Hear, TakeHeard } from '../listening/take';
 import type { Source } from '../listening/useListening';
 import { useSource } from '../listening/useSource';
 import { useMidi } from '../shared/midi/devices';
@@ -50,16 +50,7 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
     return (
         <Stack className={styles.lead}>
             <Progress value={(100 * lead.at) / Math.max(1, lead.count)} aria-label={t('How far you are')} />
-            <Group wrap="nowrap" align="center" className={styles.words}>
-                <TaskPicture sign={step.sign} size={56} />
-                <div role="status">
-                    {lead.told !== null && phase === 'saying' && <Text fz="lg">{lead.told.well}</Text>}
-                    <Title order={1}>{step.words}</Title>
-                    <Text className="faint" fz="lg">
-                        {phaseWords(phase, lead.counted)}
-                    </Text>
-                </div>
-            </Group>
+            <Says {...{ step, phase }} told={lead.told} counted={lead.counted} />
             {piece !== undefined && phrase !== undefined && (
                 <div className="sheet">
                     <Score
@@ -82,23 +73,50 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
                 />
             )}
             <WaitsFor phase={phase} again={lead.again} on={skip} resume={() => lead.go(lead.at)} />
-            {phase !== 'paused' && (
-                <Group grow className={styles.buttons}>
-                    <Button size="xl" variant="default" onClick={lead.pause}>
-                        {t('Pause')}
-                    </Button>
-                    <Button size="xl" variant="default" onClick={() => lead.go(lead.at)}>
-                        {t('Again')}
-                    </Button>
-                    <Button size="xl" variant="default" onClick={skip}>
-                        {t('Skip')}
-                    </Button>
-                </Group>
-            )}
+            {phase !== 'paused' && <BigButtons pause={lead.pause} again={() => lead.go(lead.at)} skip={skip} />}
             <Button variant="subtle" onClick={leave}>
                 {t('Stop here')}
             </Button>
         </Stack>
+    );
+}
+
+interface SaysProps {
+    step: Step;
+    phase: Phase;
+    told: TakeHeard | null;
+    counted: number;
+}
+
+/** The words of a step, large, with its picture; after a turn, what went well. */
+function Says({ step, phase, told, counted }: SaysProps) {
+    return (
+        <Group wrap="nowrap" align="center" className={styles.words}>
+            <TaskPicture sign={step.sign} size={56} />
+            <div role="status">
+                {told !== null && phase === 'saying' && <Text fz="lg">{told.well}</Text>}
+                <Title order={1}>{step.words}</Title>
+                <Text className="faint" fz="lg">
+                    {phaseWords(phase, counted)}
+                </Text>
+            </div>
+        </Group>
+    );
+}
+
+function BigButtons({ pause, again, skip }: { pause: () => void; again: () => void; skip: () => void }) {
+    return (
+        <Group grow className={styles.buttons}>
+            <Button size="xl" variant="default" onClick={pause}>
+                {t('Pause')}
+            </Button>
+            <Button size="xl" variant="default" onClick={again}>
+                {t('Again')}
+            </Button>
+            <Button size="xl" variant="default" onClick={skip}>
+                {t('Skip')}
+            </Button>
+        </Group>
     );
 }
 

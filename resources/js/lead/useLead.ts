@@ -24,64 +24,8 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
     /** What is said of the last turn. */
     const [told, setTold] = useState<TakeHeard | null>(null);
     const [counted, setCounted] = useState(0);
-    const speaker = useSpeaker(voiceOf);
-    const stop = useRef<(() => void) | null>(null);
-    const plays = useRef(0);
-    /** Another number with every step that is begun, so that what was broken off goes no further. */
-    const turn = useRef(0);
-    const latest = useRef({ done, lit });
-    latest.current = { done, lit };
-
-    const halt = useCallback(() => {
-        turn.current++;
-        stop.current?.();
-        stop.current = null;
-        speaker.hush();
-        latest.current.lit(new Map());
-    }, [speaker]);
-    useEffect(() => halt, [halt]);
-
-    const begin = useCallback(
-        async (all: readonly Step[], to: number) => {
-            halt();
-            const own = turn.current;
-            const step = all[to];
-            setAt(to);
-            if (step === undefined) {
-                setPhase('over');
-                return;
-            }
-            const isOwn = () => own === turn.current;
-            setPhase('saying');
-            await speaker.say(step);
-            if (!isOwn()) return;
-            const next = () => {
-                if (isOwn()) begin(all, to + 1);
-            };
-            const phrase = phraseOf(run, step);
-            const kept = (ends: () => void) => {
-                if (isOwn()) stop.current = ends;
-                else ends();
-            };
-            if (step.kind === 'turn') setPhase('turn');
-            else if (step.kind === 'alone') setPhase('alone');
-            else if (step.kind === 'rest') {
-                setPhase('rest');
-                const timer = setTimeout(next, 1_000 * step.seconds);
-                stop.current = () => clearTimeout(timer);
-            } else if (step.kind === 'done') {
-                latest.current.done(step, Math.max(1, plays.current));
-                plays.current = 0;
-                next();
-            } else if (phrase !== undefined && (step.kind === 'play' || step.kind === 'along')) {
-                setPhase('playing');
-                const { playback } = phrase;
-                const how = { playback, tempo: step.tempo ?? 60, hand: step.hand, alone: step.kind === 'along' };
-                kept(await withCountIn(how, next, latest.current.lit, setCounted));
-            } else next();
-        },
-        [halt, run, speaker],
-    );
+    const show = { setAt, setPhase, setCounted };
+    const { begin, halt, plays } = useRunning({ run, voiceOf, done, lit }, show);
     const go = (to: number) => begin(steps, to);
     /** What was heard of a turn; null where nobody listened, and one is asked. */
     const heard = (of: TakeHeard | null) => {
@@ -102,6 +46,92 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
     };
     const again = () => ((steps[at]?.again.length ?? 0) > 0 && phase === 'asks' ? wrong() : go(at));
     return { step: steps[at], at, count: steps.length, phase, told, counted, setPhase, go, heard, pause, again };
+}
+
+interface Shows {
+    setAt: (at: number) => void;
+    setPhase: (phase: Phase) => void;
+    setCounted: (nth: number) => void;
+}
+
+/** Begins steps one after the other; each breaks off what was before. */
+function useRunning({ run, voiceOf, done, lit }: Props, show: Shows) {
+    const speaker = useSpeaker(voiceOf);
+    const stop = useRef<(() => void) | null>(null);
+    const plays = useRef(0);
+    /** Another number with every step that is begun, so that what was broken off goes no further. */
+    const turn = useRef(0);
+    const latest = useRef({ done, lit, show });
+    latest.current = { done, lit, show };
+
+    const halt = useCallback(() => {
+        turn.current++;
+        stop.current?.();
+        stop.current = null;
+        speaker.hush();
+        latest.current.lit(new Map());
+    }, [speaker]);
+    useEffect(() => halt, [halt]);
+
+    const begin = useCallback(
+        async (all: readonly Step[], to: number) => {
+            halt();
+            const own = turn.current;
+            const step = all[to];
+            latest.current.show.setAt(to);
+            if (step === undefined) {
+                latest.current.show.setPhase('over');
+                return;
+            }
+            const isOwn = () => own === turn.current;
+            latest.current.show.setPhase('saying');
+            await speaker.say(step);
+            if (!isOwn()) return;
+            const next = () => {
+                if (isOwn()) begin(all, to + 1);
+            };
+            const kept = (ends: () => void) => {
+                if (isOwn()) stop.current = ends;
+                else ends();
+            };
+            const ticked = () => {
+                latest.current.done(step, Math.max(1, plays.current));
+                plays.current = 0;
+                next();
+            };
+            const { lit, show } = latest.current;
+            await follow(run, step, { setPhase: show.setPhase, next, kept, ticked, lit, counted: show.setCounted });
+        },
+        [halt, run, speaker],
+    );
+    return { begin, halt, plays };
+}
+
+interface Follows {
+    setPhase: (phase: Phase) => void;
+    next: () => void;
+    /** Keeps what stops that which was begun. */
+    kept: (ends: () => void) => void;
+    ticked: () => void;
+    lit: Props['lit'];
+    counted: (nth: number) => void;
+}
+
+/** What comes after the words of a step. */
+async function follow(run: Run, step: Step, { setPhase, next, kept, ticked, lit, counted }: Follows): Promise<void> {
+    const phrase = phraseOf(run, step);
+    if (step.kind === 'turn' || step.kind === 'alone') setPhase(step.kind);
+    else if (step.kind === 'rest') {
+        setPhase('rest');
+        const timer = setTimeout(next, 1_000 * step.seconds);
+        kept(() => clearTimeout(timer));
+    } else if (step.kind === 'done') ticked();
+    else if (phrase !== undefined && (step.kind === 'play' || step.kind === 'along')) {
+        setPhase('playing');
+        const { playback } = phrase;
+        const how = { playback, tempo: step.tempo ?? 60, hand: step.hand, alone: step.kind === 'along' };
+        kept(await withCountIn(how, next, lit, counted));
+    } else next();
 }
 
 /** Says words by the voice of the browser, or gives time to read them. */

@@ -1,5 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { type Api, api, at } from '../api';
+import { heardWords } from '../listening/words';
 import { useKeys } from '../shared/keys';
 import { QUIET } from '../shared/quiet';
 import { shortDate } from '../shared/words';
@@ -86,6 +87,7 @@ interface Told {
 function proposedBy(takes: readonly Take[]): Told[] {
     const found = new Map<string, Told>();
     for (const { slips, taskId } of takes) {
+        if (taskId === null) continue;
         for (const slip of slips) {
             const before = found.get(nameOf(slip)) ?? { slip, taskId, times: 0 };
             found.set(nameOf(slip), { ...before, times: before.times + 1 });
@@ -109,23 +111,4 @@ function Often({ takes }: { takes: readonly Take[] }) {
                 : t('Of {{takes}} takes went wrong: {{said}}.', { takes: takes.length, said: said.join(', ') })}
         </Text>
     );
-}
-
-function heardWords(take: Take): string {
-    const said = [
-        take.clean ? t('clean') : t('{{faults}} wrong or missed', { faults: take.faults }),
-        ...(take.stalls > 0
-            ? [take.stalls === 1 ? t('stood still once') : t('stood still {{stalls}} times', { stalls: take.stalls })]
-            : []),
-        ...(take.restarts > 0
-            ? [
-                  take.restarts === 1
-                      ? t('began again once')
-                      : t('began again {{restarts}} times', { restarts: take.restarts }),
-              ]
-            : []),
-        ...(take.tempo === null ? [] : [`♩ = ${take.tempo}`]),
-        ...(take.steady === null ? [] : [t('steady in {{steady}} of 100 beats', { steady: take.steady })]),
-    ];
-    return said.join(', ');
 }

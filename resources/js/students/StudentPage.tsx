@@ -2,6 +2,7 @@ import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { type Api, api, at } from '../api';
+import { MakeUps } from '../lead/MakeUps';
 import { Dialog } from '../shared/Dialog';
 import { useKeys } from '../shared/keys';
 import { Trouble, Waiting } from '../shared/Notes';
@@ -63,6 +64,7 @@ export function StudentPage() {
             <Pages of={query.data} />
             <StudentBooks studentId={id} books={books} open={(body) => hand.open.mutate(body)} />
             <Timetable studentId={id} lessons={lessons} holidays={holidays} />
+            <MakeUps studentId={id} />
             <Performances studentId={id} performances={performances} pieces={opened} />
             {isTeacher && (
                 <>
