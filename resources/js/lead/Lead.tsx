@@ -1,5 +1,5 @@
 import { Button, Group, Progress, Stack, Text, Title } from '@mantine/core';
-import { useCallback, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Sources } from '../listening/parts';
 import type { Hear, TakeHeard } from '../listening/take';
 import type { Source } from '../listening/useListening';
@@ -41,7 +41,6 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
     const { step, phase } = lead;
     const piece = run.pieces.find((one) => one.id === step?.pieceId);
     const phrase = phraseOf(run, step);
-    const skip = useCallback(() => lead.go(lead.at + 1), [lead]);
     if (run.steps.length === 0) return <Nothing leave={leave} />;
     if (phase === 'ready') {
         return <Ready {...{ run, source, setSource, listens, setListens, midi, leave }} start={() => lead.go(0)} />;
@@ -72,8 +71,8 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
                     heard={lead.heard}
                 />
             )}
-            <WaitsFor phase={phase} again={lead.again} on={skip} resume={() => lead.go(lead.at)} />
-            {phase !== 'paused' && <BigButtons pause={lead.pause} again={() => lead.go(lead.at)} skip={skip} />}
+            <WaitsFor phase={phase} again={lead.again} on={lead.on} resume={() => lead.go(lead.at)} />
+            {phase !== 'paused' && <BigButtons pause={lead.pause} again={() => lead.go(lead.at)} skip={lead.skip} />}
             <Button variant="subtle" onClick={leave}>
                 {t('Stop here')}
             </Button>
@@ -214,9 +213,9 @@ function Nothing({ leave }: { leave: () => void }) {
 function Over({ leave }: { leave: () => void }) {
     return (
         <Stack className={styles.lead}>
-            <Title order={1} role="status">
-                {t('That was all for today. Well done!')}
-            </Title>
+            <div role="status">
+                <Title order={1}>{t('That was all for today. Well done!')}</Title>
+            </div>
             <Text fz="lg">{t('Everything you did is ticked.')}</Text>
             <Button size="xl" onClick={leave}>
                 {t('Back to today')}

@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -25,9 +25,9 @@ export function MakeUp() {
     return (
         <Stack maw={900}>
             <div>
-                <Anchor component={Link} to={`/students/${studentId}`}>
+                <Button variant="default" size="compact-sm" component={Link} to={`/students/${studentId}`}>
                     ← {name}
-                </Anchor>
+                </Button>
                 <Title order={1} fz={30}>
                     {lesson === null ? t('A make-up lesson for {{name}}', { name }) : lesson.title}
                 </Title>

@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, Text, Title } from '@mantine/core';
+import { Button, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { api, at } from '../api';
 import { Trouble } from '../shared/Notes';
@@ -27,10 +27,8 @@ export function MakeUps({ studentId }: { studentId: number }) {
                 {lessons.data?.map((lesson) => (
                     <li key={lesson.id}>
                         <Text size="sm">
-                            <Anchor component={Link} to={`/students/${studentId}/make-up/${lesson.id}`}>
-                                {lesson.title}
-                            </Anchor>
-                            , {stateOf(lesson.sentAt, lesson.doneAt)}
+                            <Link to={`/students/${studentId}/make-up/${lesson.id}`}>{lesson.title}</Link>,{' '}
+                            {stateOf(lesson.sentAt, lesson.doneAt)}
                         </Text>
                     </li>
                 ))}

@@ -138,6 +138,24 @@ describe('a led run', () => {
         await screen.findByRole('button', { name: 'That was good: go on' }, { timeout: 8_000 });
     }, 20_000);
 
+    it('ticks what was done, and not what was skipped from end to end', async () => {
+        const done = step('done', 'That is done.');
+        const alone = step('alone', 'Do it now.', { taskId: 6 });
+        const other = step('done', 'The other is done.', { taskId: 6 });
+        const { done: ticked } = lead({ ...RUN, steps: [TURN, done, alone, other] });
+        await begin();
+        await says('Your turn.');
+        await press('Skip');
+        await says('That is done.');
+        await press('Skip');
+        await says('Do it now.');
+        await userEvent.click(await screen.findByRole('button', { name: 'I have done it' }, { timeout: 8_000 }));
+        await says('The other is done.');
+        await press('Skip');
+        await screen.findByText('That was all for today. Well done!');
+        expect(ticked.mock.calls).toEqual([[other, 1]]);
+    }, 40_000);
+
     it('pauses, goes on, repeats and skips', async () => {
         lead();
         await begin();

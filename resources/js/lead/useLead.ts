@@ -25,12 +25,12 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
     const [told, setTold] = useState<TakeHeard | null>(null);
     const [counted, setCounted] = useState(0);
     const show = { setAt, setPhase, setCounted };
-    const { begin, halt, plays } = useRunning({ run, voiceOf, done, lit }, show);
+    const { begin, halt, work, tick } = useRunning({ run, voiceOf, done, lit }, show);
     const go = (to: number) => begin(steps, to);
     /** What was heard of a turn; null where nobody listened, and one is asked. */
     const heard = (of: TakeHeard | null) => {
         setTold(of);
-        plays.current++;
+        work.current = { done: true, plays: work.current.plays + 1 };
         if (of === null) setPhase('asks');
         else if (of.clean || (steps[at]?.again.length ?? 0) === 0) go(at + 1);
         else wrong();
@@ -40,12 +40,23 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
         setSteps(more);
         begin(more, at + 1);
     };
+    /** What was done is ticked all the same. */
+    const skip = () => {
+        const step = steps[at];
+        if (step?.kind === 'done') tick(step);
+        go(at + 1);
+    };
+    /** It was done alone, or it was good. */
+    const on = () => {
+        work.current.done = true;
+        go(at + 1);
+    };
     const pause = () => {
         halt();
         setPhase('paused');
     };
     const again = () => ((steps[at]?.again.length ?? 0) > 0 && phase === 'asks' ? wrong() : go(at));
-    return { step: steps[at], at, count: steps.length, phase, told, counted, setPhase, go, heard, pause, again };
+    return { step: steps[at], at, count: steps.length, phase, told, counted, go, skip, on, heard, pause, again };
 }
 
 interface Shows {
@@ -58,7 +69,8 @@ interface Shows {
 function useRunning({ run, voiceOf, done, lit }: Props, show: Shows) {
     const speaker = useSpeaker(voiceOf);
     const stop = useRef<(() => void) | null>(null);
-    const plays = useRef(0);
+    /** What was done of the task, and how often it was played: what was skipped from end to end is not ticked. */
+    const work = useRef({ done: false, plays: 0 });
     /** Another number with every step that is begun, so that what was broken off goes no further. */
     const turn = useRef(0);
     const latest = useRef({ done, lit, show });
@@ -73,6 +85,10 @@ function useRunning({ run, voiceOf, done, lit }: Props, show: Shows) {
     }, [speaker]);
     useEffect(() => halt, [halt]);
 
+    const tick = useCallback((step: Step) => {
+        if (work.current.done) latest.current.done(step, Math.max(1, work.current.plays));
+        work.current = { done: false, plays: 0 };
+    }, []);
     const begin = useCallback(
         async (all: readonly Step[], to: number) => {
             halt();
@@ -88,23 +104,24 @@ function useRunning({ run, voiceOf, done, lit }: Props, show: Shows) {
             await speaker.say(step);
             if (!isOwn()) return;
             const next = () => {
-                if (isOwn()) begin(all, to + 1);
+                if (!isOwn()) return;
+                if (step.kind === 'play' || step.kind === 'along') work.current.done = true;
+                begin(all, to + 1);
             };
             const kept = (ends: () => void) => {
                 if (isOwn()) stop.current = ends;
                 else ends();
             };
             const ticked = () => {
-                latest.current.done(step, Math.max(1, plays.current));
-                plays.current = 0;
+                tick(step);
                 next();
             };
             const { lit, show } = latest.current;
             await follow(run, step, { setPhase: show.setPhase, next, kept, ticked, lit, counted: show.setCounted });
         },
-        [halt, run, speaker],
+        [halt, run, speaker, tick],
     );
-    return { begin, halt, plays };
+    return { begin, halt, work, tick };
 }
 
 interface Follows {
