@@ -148,6 +148,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('students/{student}/room', [RoomController::class, 'show'])->can('accompany', 'student');
         Route::post('students/{student}/answers', [RoomController::class, 'answers'])->can('accompany', 'student');
         Route::put('students/{student}/sight', [RoomController::class, 'sight'])->can('accompany', 'student');
+        Route::put('students/{student}/sight/take', [RoomController::class, 'sightHeard'])->can('accompany', 'student');
         Route::get('students/{student}/training', [TrainingController::class, 'show'])->can('accompany', 'student');
         Route::put('students/{student}/training', [TrainingController::class, 'update'])->can('accompany', 'student');
         Route::get('students/{student}/signed-off', [StudentController::class, 'signedOff'])->can('accompany', 'student');
@@ -277,6 +278,7 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('lead', [LeadController::class, 'show'])->can('home', Practice::class);
         Route::post('answers', [RoomController::class, 'answersFromHome'])->can('home', Practice::class);
         Route::put('sight', [RoomController::class, 'sightFromHome'])->can('home', Practice::class);
+        Route::put('sight/take', [RoomController::class, 'sightHeardFromHome'])->can('home', Practice::class);
         Route::put('word', [WordController::class, 'update'])->can('home', Practice::class);
         Route::get('tasks/{task}', [HomeController::class, 'music'])->can('practise', 'task');
         Route::put('tasks/{task}/takes', [TakeController::class, 'store'])->can('practise', 'task');

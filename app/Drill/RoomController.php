@@ -12,6 +12,7 @@ use App\Student\Student;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
 use Nasturtium\Core\Drill\DrillKind;
 use Nasturtium\Core\Sight\SightWent;
 
@@ -61,6 +62,26 @@ final class RoomController
     public function sight(SightRequest $request, Student $student): Response
     {
         return self::went($request, $student->load('studio'));
+    }
+
+    #[Put('/home/sight/take', SightHeardResource::class)]
+    public function sightHeardFromHome(SightTakeRequest $request, HearSight $hear): JsonResponse
+    {
+        $link = $request->user('family');
+        assert($link instanceof FamilyLink);
+
+        return self::told($hear($request, $link->child($request->integer('studentId'))));
+    }
+
+    #[Put('/students/{student}/sight/take', SightHeardResource::class)]
+    public function sightHeard(SightTakeRequest $request, Student $student, HearSight $hear): JsonResponse
+    {
+        return self::told($hear($request, $student->load('studio')));
+    }
+
+    private static function told(?SightHeardResource $heard): JsonResponse
+    {
+        return $heard === null ? throw ValidationException::withMessages(['date' => 'This day has no line at sight.']) : new JsonResponse($heard);
     }
 
     private static function went(SightRequest $request, Student $student): Response

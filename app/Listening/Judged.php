@@ -56,10 +56,18 @@ final readonly class Judged
     /** As it was kept; null where it is of another form or of another revision of the page. */
     public static function kept(?string $json, int $revision): ?self
     {
+        $kept = self::read($json);
+
+        return $kept?->revision === $revision ? $kept : null;
+    }
+
+    /** As it was kept, of whatever revision of the page; null where it is of another form. */
+    public static function read(?string $json): ?self
+    {
         /** @var array{form: int, revision: int, clean: bool, faults: int, stalls: int, restarts: int, tempo: ?int, steady: ?int, bars: list<int>, slips: list<array{kind: string, measure: int, bar: int, hand: ?string, why: string}>}|null $kept */
         $kept = $json === null ? null : json_decode($json, true);
 
-        return $kept !== null && [$kept['form'], $kept['revision']] === [self::FORM, $revision] ? new self(...$kept) : null;
+        return $kept !== null && $kept['form'] === self::FORM ? new self(...$kept) : null;
     }
 
     public function json(): string

@@ -22,11 +22,19 @@ final class TakeRequest extends Asked
     public function rules(): array
     {
         return [
-            'clientKey' => ['required', 'uuid'],
             'part' => ['required', 'integer', 'between:0,99'],
             // Of a led run, the phrase that was played; else the part of the task.
             'first' => ['sometimes', 'integer', 'between:0,4999', 'required_with:last'],
             'last' => ['sometimes', 'integer', 'gte:first', 'max:4999', 'required_with:first'],
+            ...self::ofNotes(),
+        ];
+    }
+
+    /** @return array<string, list<mixed>> of what was played, whatever it is of */
+    public static function ofNotes(): array
+    {
+        return [
+            'clientKey' => ['required', 'uuid'],
             'source' => ['required', Rule::enum(Source::class)],
             'at' => ['required', 'date'],
             'notes' => ['required', 'array', 'max:'.self::MOST],
@@ -47,8 +55,14 @@ final class TakeRequest extends Asked
     /** As it is kept. */
     public function take(): string
     {
+        return self::written((array) $this->input('notes'));
+    }
+
+    /** @param array<mixed> $given notes that were looked at */
+    public static function written(array $given): string
+    {
         $notes = [];
-        foreach ((array) $this->input('notes') as $note) {
+        foreach ($given as $note) {
             $notes[] = array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, array_intersect_key((array) $note, self::OF_A_NOTE));
         }
 

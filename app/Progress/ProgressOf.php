@@ -44,6 +44,7 @@ final class ProgressOf
             KnownNoteResource::chart($notes),
             $weeks,
             $tempi,
+            TakesHeard::of($student, $pages->pluck('title', 'piece_id')->all(), $from, $to),
             $slips,
             $places,
             BookPace::of($student, $lived, $pages, $today),

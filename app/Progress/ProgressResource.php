@@ -17,6 +17,7 @@ final readonly class ProgressResource
      * @param  list<KnownNoteResource>  $notes
      * @param  list<ProgressWeekResource>  $weeks  in order
      * @param  list<ProgressTemposResource>  $tempi
+     * @param  list<ProgressTakesResource>  $takes
      * @param  list<ProgressSlipResource>  $slips
      * @param  string  $chart  the notes on a grand staff, as MusicXML
      * @param  list<ProgressPlaceResource>  $places
@@ -41,6 +42,8 @@ final readonly class ProgressResource
         public array $weeks,
         #[ListOf(ProgressTemposResource::class)]
         public array $tempi,
+        #[ListOf(ProgressTakesResource::class)]
+        public array $takes,
         #[ListOf(ProgressSlipResource::class)]
         public array $slips,
         #[ListOf(ProgressPlaceResource::class)]

@@ -43,7 +43,7 @@ test('bars are played by the stand-in keyboard with two slips, the child is told
     const lesson = await api<{ id: number }>(page, 'POST', `/students/${student}/lessons`, { heldOn: told.lessonOn });
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto(`/lessons/${lesson.id}`);
-    const panel = page.getByRole('region', { name: 'Heard at home' });
+    const panel = page.getByRole('region', { name: 'What was heard' });
     await page.getByRole('button', { name: 'Copper Kettle', exact: true }).click();
     await expect(panel).toContainText('Went wrong: bar ');
     await page.keyboard.press('n');

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Performance\Hearing\Hear;
+use Nasturtium\Core\Performance\Hearing\TakenNote;
+use Nasturtium\Core\Performance\Hearing\WrittenMusic;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Hand;
@@ -170,3 +173,17 @@ test('the same seed makes the same line', function (): void {
     $make = new MakeLine(SightMaterial::of(wide_pages(), wide_range()));
     expect($make(SightLevel::Six, 9)?->text)->toBe($make(SightLevel::Six, 9)?->text)->and($make(SightLevel::Six, 9)?->text)->not->toBe($make(SightLevel::Six, 10)?->text);
 });
+
+test('how a line went is read from what was heard: clean, nearly up to 15 keys of a hundred, else hard (16.3)', function (array $change, SightWent $went): void {
+    $music = WrittenMusic::of(ShorthandReader::read("R: @c4 q1 2 3 4 | 5 4 3 2 | 1 2 3 4 | w1\n")->piece);
+    $taken = [];
+    foreach ($music->notes as $i => $note) {
+        $at = intdiv($note->tick * 600, WrittenMusic::QUARTER);
+        $taken[] = new TakenNote($at, $at + intdiv($note->lasts * 550, WrittenMusic::QUARTER), $note->pitch + ($change[$i] ?? 0));
+    }
+    expect(SightWent::heard(Hear::take($music, $taken)))->toBe($went);
+})->with([
+    [[], SightWent::Clean], [[2 => 1], SightWent::Nearly],
+    // One of 13 is 7.7 %, two are 15.4 %.
+    [[2 => 1, 6 => -2], SightWent::Hard],
+]);

@@ -28,7 +28,7 @@ function a_take(array $keys): string
 test('one JSON document, nothing else, with every field', function (): void {
     [$code, $out, $err] = hear_command(a_take([[1, 60], [1.01, 48], [2, 62], [3, 65], [4, 65], [5, 67], [5, 55], [7, 60]]));
     $heard = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
-    expect($code)->toBe(0)->and($err)->toBe('')->and(array_keys($heard))->toBe(['notes', 'extras', 'stalls', 'restarts', 'apart', 'tempo', 'steadiness', 'slips'])
+    expect($code)->toBe(0)->and($err)->toBe('')->and(array_keys($heard))->toBe(['notes', 'extras', 'stalls', 'restarts', 'apart', 'tempo', 'steadiness', 'octave', 'slips'])
         ->and($heard['notes'][3])->toBe(['at' => '2', 'pitch' => 64, 'place' => '1.3', 'hand' => 'R', 'status' => 'wrong', 'played' => 65, 't' => 3, 'timing' => 'ok', 'hold' => 'ok'])
         ->and($heard['notes'][0]['pitch'])->toBe(48)->and([$heard['tempo'], $heard['steadiness']])->toBe([60, 1])
         ->and(array_column($heard['slips'], null, 'kind')['wrong-note'])->toBe(['kind' => 'wrong-note', 'place' => '1.3', 'hand' => 'R', 'why' => 'another key was struck', 'notes' => [3]]);

@@ -111,3 +111,41 @@ test('takes are fetched with as many queries however many there are', function (
     }
     expect($count())->toBe($one)->and($this->getJson("/api/lessons/{$this->own->lesson->id}/takes")->json())->toHaveCount(13);
 });
+
+test('at the lesson a take is heard by the teacher’s own screen, and stands among those of home', function (): void {
+    $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
+    $this->actingAs($this->own->teacher)->putJson("/api/tasks/{$this->task->id}/takes", [
+        'clientKey' => (string) Str::uuid(), 'part' => 0, 'source' => 'microphone', 'at' => '2031-04-29T15:00:00Z',
+        'notes' => array_map(static fn (int $key, int $i): array => ['t' => 0.6 * (4 * intdiv($i, 3) + $i % 3), 'off' => 0.6 * (4 * intdiv($i, 3) + $i % 3) + 0.5, 'pitch' => $key, 'p' => 0.95], $keys, array_keys($keys)),
+    ])->assertOk()->assertJsonPath('clean', true);
+    $this->getJson("/api/lessons/{$this->own->lesson->id}/takes")->assertOk()->assertJsonCount(1)->assertJsonPath('0.taskId', $this->task->id);
+});
+
+test('by the microphone what is not sure is to be listened to again, each bar once, at its place in the take', function (): void {
+    $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
+    $notes = array_map(static fn (int $key, int $i): array => ['t' => 0.6 * (4 * intdiv($i, 3) + $i % 3), 'off' => 0.6 * (4 * intdiv($i, 3) + $i % 3) + 0.5, 'pitch' => $key, 'p' => $i === 4 ? 0.005 : 0.95], $keys, array_keys($keys));
+    $heard = ($this->play)([60], ['source' => 'microphone', 'notes' => $notes])->assertOk()->json();
+    expect($heard['notes'])->toBe([])->and($heard['again'])->toHaveCount(1)->and($heard['again'][0]['bar'])->toBe(2)->and($heard['again'][0]['at'])->toBe(2.4);
+});
+
+test('progress has what was heard of each piece, day by day', function (): void {
+    $keys = keys_of_part($this->task->bars()->orderBy('position')->firstOrFail(), [[60, 62, 64], [64, 65, 67], [67, 65, 64], [64, 62, 60]]);
+    ($this->play)($keys)->assertOk();
+    ($this->play)([$keys[0] + 1, ...array_slice($keys, 1)])->assertOk();
+    $takes = $this->actingAs($this->own->teacher)->getJson("/api/students/{$this->own->student->id}/progress?from=2031-04-01&to=2031-05-05")->assertOk()->json('takes');
+    expect($takes)->toBe([['piece' => 'Blue Gate', 'days' => [['date' => '2031-04-29', 'takes' => 2, 'clean' => 1, 'tempo' => 100, 'steady' => 100]]]]);
+});
+
+test('a line at sight that was heard says itself how it went, and the next follows from it', function (): void {
+    DB::table('sight_lines')->insert(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'on_date' => '2031-04-29', 'level' => 2, 'text' => "title: A line at sight\nR: @c4 q1 2 h1\n", 'reasons' => 'one hand']);
+    $play = fn (array $keys, string $date = '2031-04-29') => $this->putJson('/api/home/sight/take', [
+        'studentId' => $this->own->student->id, 'date' => $date, 'clientKey' => (string) Str::uuid(), 'source' => 'keyboard', 'at' => '2031-04-29T15:00:00Z',
+        'notes' => array_map(static fn (int $key, int $i): array => ['t' => 0.6 * $i, 'off' => 0.6 * $i + 0.55 * ($i === 2 ? 2 : 1), 'pitch' => $key], $keys, array_keys($keys)),
+    ], $this->family);
+    $went = static fn (): ?string => DB::table('sight_lines')->where('on_date', '2031-04-29')->value('went');
+    $play([60, 62, 60])->assertOk()->assertJsonPath('went', 'clean')->assertJsonPath('heard.clean', true);
+    expect($went())->toBe('clean');
+    $play([60, 65, 67])->assertOk()->assertJsonPath('went', 'hard');
+    expect($went())->toBe('hard')->and(Take::query()->count())->toBe(0);
+    $play([60], '2031-05-29')->assertUnprocessable()->assertJsonValidationErrors('date');
+});

@@ -45,7 +45,7 @@ const OF_HER_STUDENTS = [
     'POST students/{student}/weeks', 'GET weeks/{week}', 'PUT weeks/{week}', 'POST weeks/{week}/last', 'POST weeks/{week}/copies', 'POST weeks/{week}/patterns/{pattern}', 'PUT weeks/{week}/sent',
     'POST students/{student}/performances', 'PUT performances/{performance}', 'DELETE performances/{performance}',
     'GET learnings/{learning}/ladders', 'PUT learnings/{learning}/ladders', 'POST students/{student}/lessons', 'POST students/{student}/lesson-changes', 'DELETE lessons/{lesson}/change',
-    'GET lessons/{lesson}', 'PATCH lessons/{lesson}', 'PUT lessons/{lesson}/finished', 'PUT lessons/{lesson}/pages/{learning}', 'PUT lessons/{lesson}/marks/{task}', 'GET lessons/{lesson}/takes', 'PUT tasks/{task}/takes', 'GET students/{student}/led-lessons', 'POST students/{student}/led-lessons', 'PUT led-lessons/{ledLesson}', 'PUT led-lessons/{ledLesson}/sent', 'DELETE led-lessons/{ledLesson}', 'GET led-steps/{ledStep}/voice', 'PUT led-steps/{ledStep}/voice', 'POST lessons/{lesson}/slips',
+    'GET lessons/{lesson}', 'PATCH lessons/{lesson}', 'PUT lessons/{lesson}/finished', 'PUT lessons/{lesson}/pages/{learning}', 'PUT lessons/{lesson}/marks/{task}', 'GET lessons/{lesson}/takes', 'PUT tasks/{task}/takes', 'PUT students/{student}/sight/take', 'GET students/{student}/led-lessons', 'POST students/{student}/led-lessons', 'PUT led-lessons/{ledLesson}', 'PUT led-lessons/{ledLesson}/sent', 'DELETE led-lessons/{ledLesson}', 'GET led-steps/{ledStep}/voice', 'PUT led-steps/{ledStep}/voice', 'POST lessons/{lesson}/slips',
     'DELETE lessons/{lesson}/slips/{key}', 'DELETE slips/{slip}',
 ];
 

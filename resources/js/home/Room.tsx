@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
+import { ask, authorized } from '../api';
 import { PracticeRoom } from '../practice/PracticeRoom';
 import type { Went } from '../practice/SightLine';
 import type { Answers } from '../practice/useSession';
@@ -40,6 +41,12 @@ export function Room({ token, child, today, save, tell, task, done, leave }: Pro
                 <PracticeRoom
                     room={room.data}
                     date={today}
+                    hear={(take) =>
+                        ask('put', '/home/sight/take', {
+                            body: { ...take, studentId: room.data.studentId, date: today },
+                            ...authorized(token),
+                        })
+                    }
                     tell={(went) => {
                         tell(room.data.studentId, today, went);
                         done((one) => one.kind === 'sight');

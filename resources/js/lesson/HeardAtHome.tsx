@@ -34,15 +34,15 @@ export function HeardAtHome({ lesson, tasks, noted, note }: Props) {
             : [
                   {
                       key: 'n',
-                      does: t('note the next slip heard at home'),
+                      does: t('note the next slip that was heard'),
                       run: () => note(first.taskId, first.slip.kind, first.slip.measure),
                   },
               ],
     );
     if (takes.length === 0) return null;
     return (
-        <section className="sheet" aria-label={t('Heard at home')}>
-            <Text fw={700}>{t('Heard at home')}</Text>
+        <section className="sheet" aria-label={t('What was heard')}>
+            <Text fw={700}>{t('What was heard')}</Text>
             <Often takes={takes} />
             <ol className="plain-list">
                 {takes.map((take) => (

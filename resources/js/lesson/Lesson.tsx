@@ -11,6 +11,7 @@ import { t } from '../text';
 import { HeardAtHome } from './HeardAtHome';
 import styles from './Lesson.module.css';
 import { LessonCardRow } from './LessonCardRow';
+import { ListenNow } from './ListenNow';
 import { type NextPage, NextWeek, useNextPage } from './NextWeek';
 import { Record } from './Record';
 import { SlipBoard } from './SlipBoard';
@@ -118,8 +119,7 @@ interface HeardProps {
 /** A card for each page on one side, the music of the one at hand with its slips on the other. */
 function Heard({ data, hand, hearing, openPage }: HeardProps) {
     const { board, page } = hearing;
-    const slipsOf = (tasks: { id: number }[]) =>
-        data.slips.filter((slip) => tasks.some((task) => task.id === slip.taskId));
+    const slipsOf = (tasks: { id: number }[]) => slipsIn(data, tasks);
     return (
         <div className={styles.sides}>
             <Stack gap={6}>
@@ -160,17 +160,33 @@ function Heard({ data, hand, hearing, openPage }: HeardProps) {
                         add={hearing.slip}
                     />
                 )}
-                {board !== null && (
-                    <HeardAtHome
-                        lesson={data.id}
-                        tasks={board.tasks}
-                        noted={slipsOf(board.tasks)}
-                        note={hearing.noteAt}
-                    />
-                )}
+                <WhatIsHeard data={data} hearing={hearing} />
                 <Record key={data.id} data={data} record={hand.record} />
             </Stack>
         </div>
+    );
+}
+
+const slipsIn = (data: LessonData, tasks: { id: number }[]) =>
+    data.slips.filter((slip) => tasks.some((task) => task.id === slip.taskId));
+
+/** What is played now, and what was heard at home, of the page on the board. */
+function WhatIsHeard({ data, hearing }: { data: LessonData; hearing: Hearing }) {
+    const { board, task } = hearing;
+    if (board === null) return null;
+    return (
+        <>
+            {board.pieceId !== null && task !== null && task.bars.length > 0 && (
+                <ListenNow
+                    key={task.id}
+                    lesson={data.id}
+                    student={data.studentId}
+                    pieceId={board.pieceId}
+                    task={task}
+                />
+            )}
+            <HeardAtHome lesson={data.id} tasks={board.tasks} noted={slipsIn(data, board.tasks)} note={hearing.noteAt} />
+        </>
     );
 }
 

@@ -486,7 +486,7 @@ describe('what was heard at home', () => {
             ...keeping(),
             'GET /lessons/4/takes': () => [take(2), take(1, clean), take(3), take(4, { taskId: 4, bars: [7] })],
         });
-        const heard = await screen.findByRole('region', { name: 'Heard at home' });
+        const heard = await screen.findByRole('region', { name: 'What was heard' });
         expect(within(heard).getByText('Of 3 takes went wrong: bar 3 in 2, bar 4 in 2.')).toBeTruthy();
         const words = within(heard).getAllByRole('listitem');
         expect(words[0]?.textContent).toContain('2 wrong or missed, stood still once, ♩ = 64, steady in 82 of 100');
@@ -510,6 +510,6 @@ describe('what was heard at home', () => {
     it('is not there where nothing was heard', async () => {
         open();
         await screen.findByRole('heading', { name: /^Theo B\./ });
-        expect(screen.queryByRole('region', { name: 'Heard at home' })).toBeNull();
+        expect(screen.queryByRole('region', { name: 'What was heard' })).toBeNull();
     });
 });

@@ -1,6 +1,7 @@
 import { Button, Text } from '@mantine/core';
 import { useCallback, useState } from 'react';
-import { api, at, deferred } from '../api';
+import { api, ask, at, deferred } from '../api';
+import type { TakeRequest } from '../listening/take';
 import { Trouble, Waiting } from '../shared/Notes';
 import { enqueue, sendSteps, waitingSteps } from '../shared/queue';
 import { sent, useResend } from '../shared/resend';
@@ -48,6 +49,11 @@ export function AtTheLesson({ student, leave }: Props) {
                 body: { studentId: student, date, went },
             }),
         );
+    const hear = (take: TakeRequest) =>
+        ask('put', '/students/{student}/sight/take', {
+            ...at({ student }),
+            body: { ...take, studentId: student, date },
+        });
     return (
         <div className={styles.room}>
             {waiting > 0 && (
@@ -55,7 +61,7 @@ export function AtTheLesson({ student, leave }: Props) {
                     {t('Not saved yet; kept until there is a connection.')}
                 </Text>
             )}
-            <PracticeRoom room={room.data} date={date} save={save} tell={tell} back={back} />
+            <PracticeRoom room={room.data} date={date} save={save} tell={tell} hear={hear} back={back} />
         </div>
     );
 }

@@ -1,6 +1,9 @@
 import { Box, Button, Group, Text, Title } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { type Api, choices } from '../api';
+import { troubleWords } from '../listening/parts';
+import type { TakeRequest } from '../listening/take';
+import { useEar } from '../listening/useEar';
 import { useMidi } from '../shared/midi/devices';
 import { MidiChoice } from '../shared/midi/MidiChoice';
 import { t } from '../text';
@@ -11,7 +14,7 @@ import { latency } from './latency';
 import styles from './Practice.module.css';
 import { Race } from './Race';
 import { Session } from './Session';
-import { SightLine, type Went } from './SightLine';
+import { type SightHeard, SightLine, type Went } from './SightLine';
 import type { Answers, Deck } from './useSession';
 
 type Kind = Deck['kind'];
@@ -30,6 +33,8 @@ interface Props {
     save: (answers: Answers) => void;
     /** Keeps how the line at sight of the day went. */
     tell: (went: Went) => void;
+    /** Judges the line at sight as it was played; null where nothing is listened to. */
+    hear: ((take: TakeRequest) => Promise<SightHeard>) | null;
     /** A drill of the week, which is opened at once. */
     task?: number | undefined;
     /** The line at sight of the day is opened at once. */
@@ -43,12 +48,12 @@ interface Props {
 export function PracticeRoom(props: Props) {
     const { room, date, task, back } = props;
     const [chosen, choose] = useState<string | null>(props.sight === true ? SIGHT : null);
-    const { listen, midi } = useKeyboard();
+    const { listen, midi, ear } = useKeyboard();
     useEngravings(room, date);
     const deck = room.decks.find((one) => (task === undefined ? nameOf(one) === chosen : one.taskId === task));
     const line = chosen === SIGHT ? lineOf(room, date) : undefined;
     if (deck === undefined && line === undefined) {
-        return <Choice room={room} line={lineOf(room, date)} open={choose} back={back} midi={midi} />;
+        return <Choice room={room} line={lineOf(room, date)} open={choose} back={back} midi={midi} ear={ear} />;
     }
     const toRoom = (
         <Button variant="default" size="md" onClick={() => choose(null)}>
@@ -64,7 +69,7 @@ export function PracticeRoom(props: Props) {
                     {deck === undefined ? t('A line at sight') : titleOf(deck)}
                 </Title>
             </Group>
-            {line !== undefined && <SightLine line={line} keep={props.tell} />}
+            {line !== undefined && <SightLine line={line} keep={props.tell} hear={props.hear} />}
             {deck !== undefined && <Drill {...props} deck={deck} listen={listen} leave={leave} />}
         </>
     );
@@ -125,10 +130,11 @@ interface ChoiceProps {
     open: (name: string) => void;
     back: ReactNode;
     midi: ReturnType<typeof useMidi>;
+    ear: ReturnType<typeof useEar>;
 }
 
 /** What there is to train, large. */
-function Choice({ room, line, open, back, midi }: ChoiceProps) {
+function Choice({ room, line, open, back, midi, ear }: ChoiceProps) {
     return (
         <>
             {back}
@@ -174,24 +180,43 @@ function Choice({ room, line, open, back, midi }: ChoiceProps) {
             ))}
             <Box mt="lg">
                 <MidiChoice midi={midi} label={t('Answer with')} />
+                <ByEar ear={ear} />
             </Box>
         </>
     );
 }
 
-/** Whoever wants to hear the MIDI keyboard is told its keys, as they go down. */
+/** Answers by a piano in the room, one key after the other. */
+function ByEar({ ear }: Pick<ChoiceProps, 'ear'>) {
+    return (
+        <Group mt="sm">
+            <Button variant="default" aria-pressed={ear.isOn} onClick={ear.toggle}>
+                {ear.isOn ? t('Stop listening to the piano') : t('Answer on a piano in the room')}
+            </Button>
+            <Text size="sm" className="faint" role="status">
+                {ear.trouble !== null
+                    ? troubleWords(ear.trouble)
+                    : ear.isOn
+                      ? t('It listens. The sound stays on this device.')
+                      : ''}
+            </Text>
+        </Group>
+    );
+}
+
+/** Whoever wants to hear the MIDI keyboard, or the piano in the room, is told its keys as they go down. */
 function useKeyboard() {
     const [takers] = useState(() => new Set<Take>());
-    const midi = useMidi({
-        onKey: (key, at) => {
-            for (const take of takers) take(key, at);
-        },
-    });
+    const tell = (key: number, at: number) => {
+        for (const take of takers) take(key, at);
+    };
+    const midi = useMidi({ onKey: tell });
+    const ear = useEar(tell);
     const [listen] = useState(() => (take: Take) => {
         takers.add(take);
         return () => {
             takers.delete(take);
         };
     });
-    return { listen, midi };
+    return { listen, midi, ear };
 }

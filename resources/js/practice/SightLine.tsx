@@ -1,12 +1,15 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { type Api, choices } from '../api';
+import { Listen } from '../listening/Listen';
+import type { TakeHeard, TakeRequest } from '../listening/take';
 import { Score } from '../shared/score/Score';
 import { Player } from '../shared/sound/Player';
 import { t } from '../text';
 
 type Line = Api['SightLineResource'];
 export type Went = NonNullable<Line['went']>;
+export type SightHeard = Api['SightHeardResource'];
 
 /** Slow enough for anybody: the beat of the first try. */
 const TEMPO = 60;
@@ -15,14 +18,21 @@ interface Props {
     line: Line;
     /** Keeps how it went. */
     keep: (went: Went) => void;
+    /** Judges what was played; null where nothing is listened to. */
+    hear: ((take: TakeRequest) => Promise<SightHeard>) | null;
 }
 
 /** A line that nobody has practised: looked at, tried once, then compared. */
-export function SightLine({ line, keep }: Props) {
+export function SightLine({ line, keep, hear }: Props) {
     const [tried, setTried] = useState(line.went !== null);
     const [went, setWent] = useState<Went | null>(line.went);
     const [tempo, setTempo] = useState(TEMPO);
+    const [heard, setHeard] = useState<TakeHeard | null>(null);
     const [lit, setLit] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
+    const say = (how: Went) => {
+        setWent(how);
+        keep(how);
+    };
     return (
         <Stack gap="md">
             <Text fz="lg">
@@ -36,6 +46,21 @@ export function SightLine({ line, keep }: Props) {
             <Text size="sm" className="faint">
                 {t('Level {{level}}: {{reasons}}', { level: line.level, reasons: line.reasons.join(', ') })}
             </Text>
+            {hear !== null && (
+                <Listen
+                    {...{ part: 0, tempo, heard }}
+                    playback={line.playback}
+                    hand={null}
+                    told={setHeard}
+                    hear={async (take) => {
+                        const { heard, went } = await hear(take);
+                        setTried(true);
+                        say(went);
+                        return heard;
+                    }}
+                    onLit={setLit}
+                />
+            )}
             {!tried && (
                 <Button size="xl" onClick={() => setTried(true)}>
                     {t('I have played it')}
@@ -52,30 +77,34 @@ export function SightLine({ line, keep }: Props) {
                         onLit={setLit}
                         large
                     />
-                    <fieldset aria-label={t('How did it go?')}>
-                        <Text fw={700} mb={6}>
-                            {t('How did it go?')}
-                        </Text>
-                        <Group>
-                            {choices.SightWent.map((one) => (
-                                <Button
-                                    key={one.value}
-                                    size="lg"
-                                    variant={went === one.value ? 'filled' : 'default'}
-                                    aria-pressed={went === one.value}
-                                    onClick={() => {
-                                        setWent(one.value);
-                                        keep(one.value);
-                                    }}
-                                >
-                                    {one.label}
-                                </Button>
-                            ))}
-                        </Group>
-                    </fieldset>
+                    <HowItWent went={went} choose={say} />
                     {went !== null && <Text role="status">{t('Tomorrow there is a new one.')}</Text>}
                 </>
             )}
         </Stack>
+    );
+}
+
+/** Whoever heard it, or played it, says how it went. */
+function HowItWent({ went, choose }: { went: Went | null; choose: (went: Went) => void }) {
+    return (
+        <fieldset aria-label={t('How did it go?')}>
+            <Text fw={700} mb={6}>
+                {t('How did it go?')}
+            </Text>
+            <Group>
+                {choices.SightWent.map((one) => (
+                    <Button
+                        key={one.value}
+                        size="lg"
+                        variant={went === one.value ? 'filled' : 'default'}
+                        aria-pressed={went === one.value}
+                        onClick={() => choose(one.value)}
+                    >
+                        {one.label}
+                    </Button>
+                ))}
+            </Group>
+        </fieldset>
     );
 }

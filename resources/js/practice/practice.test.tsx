@@ -58,6 +58,7 @@ function room(decks: Deck[] = [NOTES], change: { task?: number; onEnd?: (task: n
             date="2031-05-06"
             save={(answers) => saved.push(answers)}
             tell={() => undefined}
+            hear={null}
             back={<b>back</b>}
             {...change}
         />,
@@ -359,6 +360,7 @@ describe('a line at sight', () => {
                 date="2031-05-06"
                 save={() => undefined}
                 tell={(went) => told.push(went)}
+                hear={null}
                 back={<b>back</b>}
             />,
         );

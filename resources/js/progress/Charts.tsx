@@ -105,25 +105,30 @@ const LINES = [
     { color: 'var(--faint)', strokeDasharray: '8 3 2 3' },
 ];
 
-/** Those of which a picture tells most: worked on longest, in the order they were begun. */
-export function drawn(tempi: Progress['tempi']): Progress['tempi'] {
-    const longest = tempi.toSorted((a, b) => b.points.length - a.points.length).slice(0, LINES.length);
-    return tempi.filter((piece) => longest.includes(piece));
+interface Line {
+    piece: string;
+    points: { date: string; value: number }[];
 }
 
-/** The tempo of pieces over time; in numbers, of all. */
-export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
-    const lines = drawn(tempi);
+/** Those of which a picture tells most: worked on longest, in the order they were begun. */
+export function drawn<Of extends { points: readonly unknown[] }>(pieces: readonly Of[]): Of[] {
+    const longest = pieces.toSorted((a, b) => b.points.length - a.points.length).slice(0, LINES.length);
+    return pieces.filter((piece) => longest.includes(piece));
+}
+
+/** A line for each piece over the days. */
+function PieceLines({ about, pieces, most }: { about: string; pieces: readonly Line[]; most?: number }) {
+    const lines = drawn(pieces);
     const days = [...new Set(lines.flatMap((piece) => piece.points.map((point) => point.date)))].sort();
     const data = days.map((date) => ({
         date: shortDate(date),
         ...Object.fromEntries(
-            lines.map((piece) => [piece.piece, piece.points.findLast((point) => point.date === date)?.tempo ?? null]),
+            lines.map((piece) => [piece.piece, piece.points.findLast((point) => point.date === date)?.value ?? null]),
         ),
     }));
     return (
         <>
-            <div role="img" aria-label={t('Tempo of each piece over time; the numbers are below')}>
+            <div role="img" aria-label={t('{{about}} of each piece over time; the numbers are below', { about })}>
                 <LineChart
                     h={HEIGHT}
                     data={data}
@@ -133,17 +138,30 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
                     withLegend
                     curveType="linear"
                     lineProps={{ isAnimationActive: false }}
-                    yAxisProps={{ domain: ['auto', 'auto'] }}
+                    yAxisProps={{ domain: most === undefined ? ['auto', 'auto'] : [0, most] }}
                 />
             </div>
-            {lines.length < tempi.length && (
+            {lines.length < pieces.length && (
                 <Text size="sm" className="faint">
-                    {t('The {{lines}} pieces played on most days; all {{tempi}} are in numbers.', {
+                    {t('The {{lines}} pieces played on most days; all {{pieces}} are in numbers.', {
                         lines: lines.length,
-                        tempi: tempi.length,
+                        pieces: pieces.length,
                     })}
                 </Text>
             )}
+        </>
+    );
+}
+
+/** The tempo of pieces over time; in numbers, of all. */
+export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
+    const pieces = tempi.map(({ piece, points }) => ({
+        piece,
+        points: points.map(({ date, tempo }) => ({ date, value: tempo })),
+    }));
+    return (
+        <>
+            <PieceLines about={t('Tempo')} pieces={pieces} />
             <Behind
                 what={t('Tempo of each piece')}
                 head={[t('piece'), t('day'), t('beats a minute'), t('where')]}
@@ -153,6 +171,33 @@ export function TempoChart({ tempi }: { tempi: Progress['tempi'] }) {
                         shortDate(point.date),
                         point.tempo,
                         point.atLesson ? t('at the lesson') : t('at home'),
+                    ]),
+                )}
+            />
+        </>
+    );
+}
+
+/** How steady pieces were heard over time; in numbers also how fast, and how often clean. */
+export function HeardChart({ takes }: { takes: Progress['takes'] }) {
+    const pieces = takes.map(({ piece, days }) => ({
+        piece,
+        points: days.flatMap(({ date, steady }) => (steady === null ? [] : [{ date, value: steady }])),
+    }));
+    return (
+        <>
+            <PieceLines about={t('Steady beats')} pieces={pieces} most={100} />
+            <Behind
+                what={t('What was heard of each piece')}
+                head={[t('piece'), t('day'), t('takes'), t('clean'), t('quarters a minute'), t('steady beats of 100')]}
+                rows={takes.flatMap(({ piece, days }) =>
+                    days.map((day) => [
+                        piece,
+                        shortDate(day.date),
+                        day.takes,
+                        day.clean,
+                        day.tempo ?? '–',
+                        day.steady ?? '–',
                     ]),
                 )}
             />

@@ -7,7 +7,7 @@ import { useSession } from '../shared/Shell';
 import { NoteMap } from '../shared/score/NoteMap';
 import { dayFrom, shortDate } from '../shared/words';
 import { t } from '../text';
-import { KnowledgeChart, PracticeChart, TempoChart } from './Charts';
+import { HeardChart, KnowledgeChart, PracticeChart, TempoChart } from './Charts';
 import styles from './StudentProgress.module.css';
 
 type Progress = Api['ProgressResource'];
@@ -170,6 +170,11 @@ function Pictures({ data }: { data: Api['ProgressResource'] }) {
                         <TempoChart tempi={data.tempi} />
                     )}
                 </Part>
+                {data.takes.length > 0 && (
+                    <Part title={t('What was heard')}>
+                        <HeardChart takes={data.takes} />
+                    </Part>
+                )}
                 <Part title={t('Notes over the weeks')}>
                     <KnowledgeChart weeks={data.weeks} />
                 </Part>

@@ -52,6 +52,7 @@ const PROGRESS = {
         },
     ],
     tempi: [{ piece: 'Blue Gate', points: [{ date: '2031-04-29', tempo: 60, atLesson: false }] }],
+    takes: [{ piece: 'Blue Gate', days: [{ date: '2031-04-30', takes: 4, clean: 3, tempo: 58, steady: 91 }] }],
     slips: [{ kind: 'cut-short', words: 'rest skipped', recent: 1, before: 3 }],
     places: [{ piece: 'Blue Gate', place: 'bar 2', words: 'rest skipped', times: 3 }],
     pace: [{ book: 'Made-up Book', left: 6, perWeek: '1/2', from: '2031-06-02', to: null }],
