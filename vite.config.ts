@@ -8,7 +8,12 @@ export default defineConfig({
         laravel({ input: 'resources/js/main.tsx', refresh: false }),
         react(),
         // Beside each file its gzipped twin, which nginx (gzip_static) and server.php serve.
-        compression({ algorithms: ['gzip'], include: /\.(js|css|svg|wasm|bin|json)$/, threshold: 1000, skipIfLargerOrEqual: true }),
+        compression({
+            algorithms: ['gzip'],
+            include: /\.(js|css|svg|wasm|bin|json)$/,
+            threshold: 1000,
+            skipIfLargerOrEqual: true,
+        }),
     ],
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 9000, target: 'es2022' },

@@ -63,9 +63,7 @@ const views = {
             ['look-over', 'l'],
             ['notes', 'o'],
             ['fingers', 'f'],
-            ['patterns', 'p'],
             ['trouble', 't'],
-            ['stages', 's'],
         ].map(([lens, key]) => [
             `desk-${lens}`,
             async () => {
@@ -74,12 +72,8 @@ const views = {
                 await settle(page);
                 await page.keyboard.press(key);
                 await page.keyboard.press('j');
-                // Two together, and a bar beside its equal.
+                // Two together.
                 if (lens === 'fingers') await page.keyboard.press('C');
-                if (lens === 'patterns') {
-                    await page.keyboard.press('j');
-                    await page.getByRole('button', { name: /side by side/ }).click();
-                }
                 await shot(page, `desk-${lens}`);
             },
         ]),
@@ -104,16 +98,6 @@ const views = {
         await page.getByRole('link', { name: 'Plan of Theo B.' }).click();
         await shot(page, 'plan');
     },
-    sheet: async () => {
-        await page.goto(base);
-        await page.getByRole('link', { name: 'Plan of Mina K.' }).click();
-        await page.getByRole('button', { name: 'More', exact: true }).click();
-        await page.getByRole('menuitem', { name: 'Print' }).click();
-        await page.getByRole('button', { name: 'With a home link to scan' }).click();
-        await page.setViewportSize({ width: 900, height: 1200 });
-        await shot(page, 'sheet');
-        await page.setViewportSize({ width: 1280, height: 800 });
-    },
     lesson: async () => {
         await page.goto(base);
         await page.getByRole('button', { name: 'Lesson of Theo B.' }).click();
@@ -124,6 +108,18 @@ const views = {
         await page.keyboard.press('Shift+ArrowRight');
         await page.keyboard.press('Shift+ArrowRight');
         await shot(page, 'lesson');
+    },
+    'lesson-heard': async () => {
+        await page.goto(base);
+        await page.getByRole('button', { name: 'Lesson of Theo B.' }).click();
+        await settle(page);
+        await page.keyboard.press('j');
+        const heard = page.getByRole('region', { name: 'What was heard' });
+        await heard.waitFor();
+        // The panel is under the board.
+        await page.setViewportSize({ width: 1280, height: 1100 });
+        await shot(page, 'lesson-heard');
+        await page.setViewportSize({ width: 1280, height: 800 });
     },
     practice: async () => {
         await page.goto(`${base}/students`);
@@ -140,6 +136,29 @@ const views = {
         await hand.getByRole('group', { name: 'Piano keys' }).getByRole('button').nth(2).click();
         await hand.getByRole('button', { name: 'Go on' }).waitFor();
         await shot(hand, 'practice-phone');
+    },
+    'listening-phone': async () => {
+        await hand.goto(base + home);
+        await hand.getByRole('button', { name: /Over the line end/ }).first().click();
+        await hand.getByText('Keyboard or screen').click();
+        await hand.getByRole('combobox', { name: 'Keyboard' }).click();
+        await hand.getByRole('option', { name: 'Stand-in keyboard' }).click();
+        await hand.getByRole('button', { name: 'Listen to me' }).click();
+        await hand.getByRole('button', { name: 'With two slips' }).click();
+        await hand.getByRole('button', { name: 'As it is written', exact: true }).last().waitFor();
+        await hand.waitForTimeout(9_000);
+        await hand.getByRole('region', { name: 'Listen to me' }).scrollIntoViewIfNeeded();
+        await shot(hand, 'listening-phone');
+    },
+    'lead-phone': async () => {
+        await hand.goto(base + home);
+        await hand.getByRole('button', { name: 'Lead me through today' }).click();
+        await hand.getByRole('button', { name: 'Begin' }).click();
+        for (let i = 0; i < 40 && (await hand.getByText(/^Listen\. \d/).count()) === 0; i++) {
+            if (!/^My turn/.test((await hand.getByRole('heading').first().textContent()) ?? '')) await hand.getByRole('button', { name: 'Skip' }).click();
+            await hand.waitForTimeout(700);
+        }
+        await hand.screenshot({ path: `${folder}/lead-phone.png` });
     },
     'home-phone': async () => {
         await hand.goto(base + home);

@@ -172,6 +172,7 @@ final class DemoStudio
         if ($given['trains'] ?? false) {
             (new TrainInRoom($this->know, $this->take, new Chance($student->birth_year)))($student, $today);
         }
+        (new PlayAtHome(new Chance($student->birth_year + 1)))($student, $today);
     }
 
     /** @param array<int, Piece> $waiting */

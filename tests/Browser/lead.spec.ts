@@ -3,7 +3,7 @@ import { api, expect, expectAccessible, family, signIn, test } from './studio';
 
 /** Chooses the stand-in keyboard before a run begins. */
 async function byStandIn(page: Page): Promise<void> {
-    await page.getByText('A keyboard or the screen').click();
+    await page.getByText('Keyboard or screen').click();
     await page.getByRole('combobox', { name: 'Keyboard' }).click();
     await page.getByRole('option', { name: 'Stand-in keyboard' }).click();
     await page.getByRole('button', { name: 'Begin' }).click();

@@ -31,7 +31,7 @@ test('bars are played by the stand-in keyboard with two slips, the child is told
         .filter({ has: page.getByText(task?.title ?? '', { exact: true }) })
         .first()
         .click();
-    await page.getByText('A keyboard or the screen').click();
+    await page.getByText('Keyboard or screen').click();
     await page.getByRole('combobox', { name: 'Keyboard' }).click();
     await page.getByRole('option', { name: 'Stand-in keyboard' }).click();
     await page.getByRole('button', { name: 'Listen to me' }).click();

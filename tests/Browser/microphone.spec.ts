@@ -130,7 +130,7 @@ test('a microphone that is refused is no dead end', async ({ page: own }) => {
     await openTask(page, fed);
     await regionOf(page).getByRole('button', { name: 'Listen to me' }).click();
     await expect(regionOf(page).getByText(/The microphone is not allowed/)).toBeVisible();
-    await regionOf(page).getByText('A keyboard or the screen').click();
+    await regionOf(page).getByText('Keyboard or screen').click();
     await regionOf(page).getByRole('button', { name: 'Listen to me' }).click();
     await expect(regionOf(page).getByRole('group', { name: 'Piano keys' })).toBeVisible();
     await expectAccessible(page);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Performance\Hearing\Hear;
+use Nasturtium\Core\Performance\Hearing\Source;
 use Nasturtium\Core\Performance\Hearing\TakenNote;
 use Nasturtium\Core\Performance\Hearing\ToTheChild;
 use Nasturtium\Core\Performance\Hearing\WrittenMusic;
@@ -43,6 +44,18 @@ test('what went well is said first, then one thing with what to do', function (a
     'a missed key' => [[12 => [0, 999]], 'Bar 1 to bar 2: every note was right.', 'In bar 3 look again: name the notes, then play them slowly.'],
     'a stall' => [[5 => [1_500, 0]], 'Every note was right.', 'It stood still in bar 2: look ahead, and play from the bar before it.'],
 ]);
+
+test('where more than a fifth was hard to hear nothing is told of the keys, and it is not clean (18.2)', function (array $unsure, bool $isHeard): void {
+    $music = WrittenMusic::of(ShorthandReader::read("time: 4/4\nR: @c4 q1 2 3 4 | q5 4 3 2 | q1 w2\n")->piece ?? throw new LogicException());
+    $taken = [];
+    foreach ($music->notes as $i => $note) {
+        $at = intdiv($note->tick * 600, WrittenMusic::QUARTER);
+        $taken[] = new TakenNote($at, $at + 400, $note->pitch, sure: in_array($i, $unsure, true) ? 5 : 990);
+    }
+    $heard = Hear::take($music, $taken, Source::Microphone);
+    expect($heard->isHeard())->toBe($isHeard)->and($heard->isClean())->toBe($isHeard)
+        ->and(ToTheChild::of($heard)->thing)->toBe($isHeard ? null : 'Much of it was hard to hear. Put this nearer to the piano, and play it again.');
+})->with([[[], true], [[1, 5], true], [[1, 4, 7], false]]);
 
 test('where nothing was played, the child is told where to begin', function (): void {
     expect(told_to_child(array_fill(0, 20, [0, 999])))->toBe(['I am ready when you are.', 'Nothing was heard that belongs to these bars. Look where your hands start, and play again.']);

@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Performance\Hearing;
 /** A take beside what is written (trade 18.1). */
 final readonly class Heard
 {
+    /** One note in so many may be unsure; of a take with more too little was heard to say anything. */
+    private const UNSURE = 5;
+
     /**
      * @param  list<HeardNote>  $notes  in play order
      * @param  list<TakenNote>  $extras
@@ -30,9 +33,20 @@ final readonly class Heard
         public int $octave = 0,
     ) {}
 
+    /** Enough was heard to say how it was (trade 18.2). */
+    public function isHeard(): bool
+    {
+        $unsure = array_filter($this->notes, static fn (HeardNote $note): bool => $note->status === HeardStatus::Unsure && $note->at === null);
+
+        return self::UNSURE * count($unsure) <= count($this->notes);
+    }
+
     /** As it is written, once through: what counts for three in a row (trade 18.2). */
     public function isClean(): bool
     {
+        if (! $this->isHeard()) {
+            return false;
+        }
         $other = array_filter($this->notes, static fn (HeardNote $note): bool => $note->status !== HeardStatus::Right && $note->status !== HeardStatus::Unsure);
 
         return $this->notes !== [] && $other === [] && $this->extras === [] && $this->stalls === [] && $this->restarts === [];

@@ -24,6 +24,9 @@ final readonly class ToTheChild
         if (array_filter($heard->notes, static fn (HeardNote $note): bool => $note->status->sounded()) === []) {
             return new self('I am ready when you are.', 'Nothing was heard that belongs to these bars. Look where your hands start, and play again.', []);
         }
+        if (! $heard->isHeard()) {
+            return new self('You played, and you went on.', 'Much of it was hard to hear. Put this nearer to the piano, and play it again.', []);
+        }
         [$thing, $measures] = self::thing($heard);
 
         return new self(self::well($heard), $thing, $measures);

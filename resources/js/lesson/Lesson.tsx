@@ -185,7 +185,12 @@ function WhatIsHeard({ data, hearing }: { data: LessonData; hearing: Hearing }) 
                     task={task}
                 />
             )}
-            <HeardAtHome lesson={data.id} tasks={board.tasks} noted={slipsIn(data, board.tasks)} note={hearing.noteAt} />
+            <HeardAtHome
+                lesson={data.id}
+                tasks={board.tasks}
+                noted={slipsIn(data, board.tasks)}
+                note={hearing.noteAt}
+            />
         </>
     );
 }

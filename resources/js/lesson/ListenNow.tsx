@@ -18,14 +18,14 @@ interface Props {
 /** At the lesson itself the task on the board is played, and heard by keyboard or microphone. */
 export function ListenNow({ lesson, student, pieceId, task }: Props) {
     const [isOpen, setOpen] = useState(false);
-    useKeys([{ key: 'h', does: t('hear the student play'), run: () => setOpen(!isOpen) }]);
+    useKeys([{ key: 'i', does: t('hear the student play'), run: () => setOpen(!isOpen) }]);
     return (
-        <>
+        <div>
             <Button variant="default" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-                {isOpen ? t('Stop hearing (h)') : t('Hear it now (h)')}
+                {isOpen ? t('Close (i)') : t('Listen now (i)')}
             </Button>
             {isOpen && <Bars {...{ lesson, student, pieceId, task }} />}
-        </>
+        </div>
     );
 }
 
@@ -77,6 +77,7 @@ function Bars({ lesson, student, pieceId, task }: Props) {
                     hand={task.hand}
                     tempo={task.tempo ?? 60}
                     told={setHeard}
+                    verb={t('Listen')}
                 />
             )}
         </>

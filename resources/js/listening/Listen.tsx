@@ -20,12 +20,14 @@ interface Props {
     hear: Hear;
     heard: TakeHeard | null;
     told: (heard: TakeHeard | null) => void;
+    /** What the button says; to a child `Listen to me`. */
+    verb?: string;
     /** Lights the notes while it is played as it is written. */
     onLit?: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
 }
 
 /** The bars are played, and heard: by the microphone, a MIDI keyboard, its stand-in, or the keys on the screen. */
-export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit }: Props) {
+export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit, verb = t('Listen to me') }: Props) {
     const [source, setSource] = useSource();
     const [counts, setCounts] = useState(false);
     const countIn = counts && playback.counts.length > 0 ? () => countInFor(playback, tempo) : null;
@@ -35,7 +37,7 @@ export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit }
     if (sounds.length === 0) return null;
     const isOn = of.state === 'listening' || of.state === 'counting';
     return (
-        <section className="sheet" aria-label={t('Listen to me')}>
+        <section className="sheet" aria-label={verb}>
             {isOn ? (
                 <Group>
                     <Text role="status" fw={700}>
@@ -55,7 +57,7 @@ export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit }
                         loading={of.state === 'judging'}
                         disabled={of.state === 'looking'}
                     >
-                        {heard === null && of.state !== 'kept' ? t('Listen to me') : t('Again')}
+                        {heard === null && of.state !== 'kept' ? verb : t('Again')}
                     </Button>
                     <Checkbox
                         label={t('Count me in')}

@@ -26,7 +26,7 @@ export function Sources({ source, setSource, midi }: SourcesProps) {
                 onChange={(value) => setSource(value as Source)}
                 data={[
                     { value: 'microphone', label: t('A piano in the room') },
-                    { value: 'keyboard', label: t('A keyboard or the screen') },
+                    { value: 'keyboard', label: t('Keyboard or screen') },
                 ]}
             />
             {source === 'keyboard' ? (

@@ -4,7 +4,9 @@ import { t } from '../text';
 /** A take in one line, as the teacher reads it. */
 export function heardWords(take: Api['TakeResource']): string {
     const said = [
-        take.clean ? t('clean') : t('{{faults}} wrong or missed', { faults: take.faults }),
+        ...(take.clean ? [t('clean')] : []),
+        ...(take.faults > 0 ? [t('{{faults}} wrong or missed', { faults: take.faults })] : []),
+        ...(!take.clean && take.faults + take.stalls + take.restarts === 0 ? [t('not all of it was heard')] : []),
         ...(take.stalls > 0
             ? [take.stalls === 1 ? t('stood still once') : t('stood still {{stalls}} times', { stalls: take.stalls })]
             : []),
