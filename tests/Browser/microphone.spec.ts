@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, chromium, type Page } from '@playwright/test';
 import type { Api } from '../../resources/js/api';
-import { type Played, soundOf, wavOf, withNoise } from '../sound';
+import { wavOf } from '../../resources/js/listening/wav';
+import { type Played, soundOf, withNoise } from '../sound';
 import { expect, expectAccessible, family, listen, signIn, test } from './studio';
 
 /** Seconds of a beat, and of silence before the first key. */
@@ -59,7 +60,7 @@ async function given(page: Page, name: string): Promise<Fed> {
 /** A browser whose microphone hears a take. */
 async function fedWith(sound: Float32Array, args: string[] = []): Promise<{ page: Page; errors: string[] }> {
     const file = join(folder, `${Math.random()}.wav`);
-    writeFileSync(file, wavOf(sound));
+    writeFileSync(file, wavOf(sound, 22_050));
     browser = await chromium.launch({
         executablePath: '/usr/bin/chromium',
         args: [
@@ -103,6 +104,18 @@ test('a take that the microphone hears as it is written is told so, and counts b
     await expect(page.getByRole('img', { name: '1 of 3 in a row' })).toBeVisible();
     await regionOf(page).getByRole('button', { name: 'What I played' }).click();
     await expect(regionOf(page).getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+    // The sound stays on the device where the family wishes it, and leaves it by a press.
+    await regionOf(page).getByRole('button', { name: 'Keep this sound on this device for a week' }).click();
+    const download = page.waitForEvent('download');
+    await regionOf(page)
+        .getByRole('button', { name: /^Download the sound of/ })
+        .click();
+    expect((await download).suggestedFilename()).toMatch(/\.wav$/);
+    await expectAccessible(page);
+    await regionOf(page)
+        .getByRole('button', { name: /^Delete the sound of/ })
+        .click();
+    await expect(regionOf(page).getByRole('list', { name: 'Kept sounds' })).toHaveCount(0);
     expect(errors).toEqual([]);
 });
 
@@ -121,6 +134,14 @@ test('a wrong key that the microphone hears is shown on the music; without a con
     await page.waitForTimeout(9_000);
     await regionOf(page).getByRole('button', { name: 'That was it' }).click();
     await expect(regionOf(page).getByText(/It is kept here/)).toBeVisible({ timeout: 150_000 });
+    // Once there is a connection it is looked at, and told where it was played.
+    await page.context().setOffline(false);
+    await expect(page.getByText(/kept here and will be sent/)).toHaveCount(0);
+    await page.waitForTimeout(12_000);
+    await openTask(page, fed);
+    await expect(page.getByRole('region', { name: 'What you played before' })).toBeVisible();
+    await page.getByRole('button', { name: 'I have read it' }).click();
+    await expect(page.getByRole('region', { name: 'What you played before' })).toHaveCount(0);
     expect(errors).toEqual([]);
 });
 

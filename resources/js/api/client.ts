@@ -107,9 +107,10 @@ export function deferred<
 /**
  * Asks what has waited.
  * @param token a family link's; without it the session of the teacher counts
+ * @returns what is answered; null for nothing
  * @throws ApiError when the answer is not a success, TypeError when there is no connection
  */
-export async function send({ method, path, body }: Deferred, token?: string): Promise<void> {
+export async function send({ method, path, body }: Deferred, token?: string): Promise<unknown> {
     const response = await globalThis.fetch(
         new Request(`${BASE}${path}`, {
             method: method.toUpperCase(),
@@ -121,7 +122,7 @@ export async function send({ method, path, body }: Deferred, token?: string): Pr
             body: body === undefined ? null : JSON.stringify(body),
         }),
     );
-    if (response.ok) return;
+    if (response.ok) return response.status === 204 ? null : response.json();
     tellWhenOver(response, token !== undefined);
     throw await errorOf(response);
 }

@@ -87,6 +87,7 @@ export function HomeMusic({ task, music, tempo, setTempo, hear, onHeard }: Props
                     playback={shown.playback}
                     hand={task.hand}
                     told={tell}
+                    keeps={task.id}
                     onLit={setLit}
                 />
             )}

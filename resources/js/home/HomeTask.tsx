@@ -9,6 +9,7 @@ import { ReadAloud } from '../shared/ReadAloud';
 import { TaskPicture } from '../shared/TaskPicture';
 import { handWords, tempoWords } from '../shared/words';
 import { t } from '../text';
+import { HeardLater } from './HeardLater';
 import { HomeMusic } from './HomeMusic';
 import { InARow, type Row, useRow } from './InARow';
 import type { Tick } from './outbox';
@@ -58,6 +59,7 @@ export function HomeTask({ token, task, done, hear, day, when, longestPause, tic
                     {task.kind === 'remedy' ? t('First: name these notes') : t('Start')}
                 </Button>
             )}
+            <HeardLater token={token} taskId={task.id} />
             {task.bars.length > 0 && music.isPending && <Waiting what={t('Fetching the bars…')} />}
             <Trouble error={music.error} again={() => music.refetch()} />
             {music.data !== undefined && (

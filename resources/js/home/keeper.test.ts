@@ -126,6 +126,17 @@ describe('the keeper of the home side', () => {
         expect(await body(ask('/build/assets/new.js'))).toBe('fresh /build/assets/new.js');
     });
 
+    it('fetches nothing that is wanted later, and lets it stay once it was fetched', async () => {
+        await keep(['/home/a-link', '/build/assets/main.js'], ['/build/assets/ear.wasm']);
+        const files = () => [...(boxes.get('nasturtium-files')?.kept.keys() ?? [])];
+        expect(files()).not.toContain(`${ORIGIN}/build/assets/ear.wasm`);
+        await ask('/build/assets/ear.wasm');
+        await keep(['/home/a-link', '/build/assets/main.js'], ['/build/assets/ear.wasm']);
+        expect(files()).toContain(`${ORIGIN}/build/assets/ear.wasm`);
+        await keep(['/home/a-link', '/build/assets/main.js'], ['/build/assets/ear-of-a-new-build.wasm']);
+        expect(files()).not.toContain(`${ORIGIN}/build/assets/ear.wasm`);
+    });
+
     it('fetches files of a build once, and drops those of an older one', async () => {
         await keep(['/home/a-link', '/build/assets/old.js']);
         await keep(['/home/a-link', '/build/assets/new.js']);

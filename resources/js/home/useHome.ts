@@ -22,6 +22,7 @@ import {
     type Unsent,
     waiting,
 } from './outbox';
+import { keepTold } from './toldLater';
 import type { WordOfToday } from './WordToTeacher';
 
 export type HomeWeek = Api['HomeWeekResource'];
@@ -139,13 +140,22 @@ function takesOf(token: string, put: (one: Unsent) => void) {
     return { hear, hearStep };
 }
 
+/** What was heard in a take that had waited is told when its task is opened. */
+function keepAnswer(token: string, one: Unsent, answer: unknown): void {
+    if (!isTaken(one) || !('taskId' in one.take)) return;
+    const { well, thing } = answer as TakeHeard;
+    keepTold(token, { taskId: one.take.taskId, at: one.take.body.at, heard: { well, thing } });
+}
+
 /** What waits to be sent, and is sent as soon as it can be. */
 function useOutbox(token: string) {
     const client = useQueryClient();
     const [kept, setKept] = useState<Unsent[]>(() => waiting(token));
     const [refused, setRefused] = useState(0);
     const send = useCallback(async () => {
-        const lost = await flush(token, (one) => sent(requestOf(one), token));
+        const lost = await flush(token, (one) =>
+            sent(requestOf(one), token, (answer) => keepAnswer(token, one, answer)),
+        );
         setRefused((before) => before + lost.filter((one) => isTick(one) || isWord(one) || isTaken(one)).length);
         setKept(waiting(token));
         await client.invalidateQueries({ queryKey: ['home', token] });

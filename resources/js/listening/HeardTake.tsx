@@ -1,10 +1,11 @@
 import { Button, CloseButton, Group, Text } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Playback } from '../api';
 import { t } from '../text';
 import styles from './Listen.module.css';
 import { playTake, playWritten, type Recording } from './playBack';
 import type { TakeHeard } from './take';
+import { usePlayBack } from './usePlayBack';
 
 interface Props {
     heard: TakeHeard;
@@ -77,26 +78,4 @@ export function HeardTake({ heard, recording, playback, hand, tempo, onLit }: Pr
             )}
         </div>
     );
-}
-
-/** One thing plays at a time; pressed again, it stops. */
-function usePlayBack() {
-    const [plays, setPlays] = useState<string | null>(null);
-    const stop = useRef<(() => void) | null>(null);
-    useEffect(() => () => stop.current?.(), []);
-    const play = async (what: string, start: (ended: () => void) => Promise<() => void>) => {
-        stop.current?.();
-        stop.current = null;
-        if (plays === what) {
-            setPlays(null);
-            return;
-        }
-        setPlays(what);
-        try {
-            stop.current = await start(() => setPlays((now) => (now === what ? null : now)));
-        } catch {
-            setPlays(null);
-        }
-    };
-    return { plays, play };
 }

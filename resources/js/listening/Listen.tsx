@@ -5,6 +5,7 @@ import { useMidi } from '../shared/midi/devices';
 import { Trouble } from '../shared/Notes';
 import { t } from '../text';
 import { HeardTake } from './HeardTake';
+import { KeptSounds } from './KeptSounds';
 import { Sources, WhatNow, WhileItListens } from './parts';
 import { countInFor } from './playBack';
 import type { Hear, TakeHeard } from './take';
@@ -20,6 +21,8 @@ interface Props {
     hear: Hear;
     heard: TakeHeard | null;
     told: (heard: TakeHeard | null) => void;
+    /** The task, where its sound may be kept on the device. */
+    keeps?: number;
     /** What the button says; to a child `Listen to me`. */
     verb?: string;
     /** Lights the notes while it is played as it is written. */
@@ -27,7 +30,18 @@ interface Props {
 }
 
 /** The bars are played, and heard: by the microphone, a MIDI keyboard, its stand-in, or the keys on the screen. */
-export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit, verb = t('Listen to me') }: Props) {
+export function Listen({
+    part,
+    playback,
+    hand,
+    tempo,
+    hear,
+    heard,
+    told,
+    onLit,
+    keeps,
+    verb = t('Listen to me'),
+}: Props) {
     const [source, setSource] = useSource();
     const [counts, setCounts] = useState(false);
     const countIn = counts && playback.counts.length > 0 ? () => countInFor(playback, tempo) : null;
@@ -70,6 +84,7 @@ export function Listen({ part, playback, hand, tempo, hear, heard, told, onLit, 
             {of.state === 'listening' && <WhileItListens {...{ source, sounds, of, midi }} />}
             <WhatNow of={of} />
             <Trouble error={of.error} />
+            {keeps !== undefined && of.state === 'still' && <KeptSounds task={keeps} recording={of.recording} />}
             {heard !== null && of.state === 'still' && (
                 <HeardTake {...{ heard, playback, hand, tempo }} recording={of.recording} onLit={onLit} />
             )}

@@ -5,11 +5,16 @@ const RETRY = 10_000;
 
 /**
  * Sends one thing that waits.
+ * @param told told what is answered
  * @returns false when the server refuses the thing itself; rejects when it may be taken another time
  */
-export async function sent(waiting: Deferred, token?: string): Promise<boolean> {
+export async function sent(
+    waiting: Deferred,
+    token?: string,
+    told: (answer: unknown) => void = () => undefined,
+): Promise<boolean> {
     try {
-        await send(waiting, token);
+        told(await send(waiting, token));
         return true;
     } catch (error) {
         if (error instanceof ApiError && [404, 422].includes(error.status)) return false;

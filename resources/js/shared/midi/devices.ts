@@ -34,6 +34,8 @@ export function useMidi(heard: Heard) {
     const [trouble, setTrouble] = useState<string | null>(null);
     const latest = useRef(heard);
     latest.current = heard;
+    const inHand = useRef(chosen);
+    inHand.current = chosen;
 
     /** Asks the browser for the keyboards; it may ask the teacher in turn. */
     const look = async () => {
@@ -50,10 +52,15 @@ export function useMidi(heard: Heard) {
             const read = () => {
                 const found = [...access.inputs.values()].map(fromInput);
                 setSources([...found, standIn]);
-                setTrouble(
-                    found.length === 0 ? t('No MIDI keyboard is connected. Plug one in, and it appears here.') : null,
-                );
-                if (found[0] !== undefined) setChosen((before) => before ?? found[0]?.id ?? null);
+                const before = inHand.current;
+                const isGone = before !== null && before !== standIn.id && !found.some((one) => one.id === before);
+                if (isGone)
+                    setTrouble(
+                        t('The keyboard was unplugged. Plug it in again, or go on with the keys on the screen.'),
+                    );
+                else if (found.length > 0) setTrouble(null);
+                else setTrouble(t('No MIDI keyboard is connected. Plug one in, and it appears here.'));
+                setChosen(isGone ? null : (before ?? found[0]?.id ?? null));
             };
             access.onstatechange = read;
             read();
