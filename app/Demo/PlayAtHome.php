@@ -29,7 +29,7 @@ final class PlayAtHome
     /** Of a hundred tasks that were ticked. */
     private const HEARD = 60;
 
-    private const FAULTS = [TakeKind::Wrong, TakeKind::Stall, TakeKind::Missed, TakeKind::Clean, TakeKind::Clean];
+    private const FAULTS = [TakeKind::Mixed, TakeKind::Wrong, TakeKind::Mixed, TakeKind::Stall, TakeKind::Clean];
 
     public function __construct(private readonly Chance $chance) {}
 

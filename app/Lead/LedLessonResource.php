@@ -61,8 +61,8 @@ final readonly class LedLessonResource
         if ($piece === null || $step->first === null || $step->last === null) {
             return '';
         }
-        $measures = $piece->isTyped() ? $piece->score()->measures : [];
-        $number = static fn (int $index): int => ($measures[$index] ?? null)->number ?? $index + 1;
+        $numbers = BarNumbers::of($piece);
+        $number = static fn (int $index): int => $numbers[$index] ?? $index + 1;
 
         return "{$piece->title}, ".English::text((new BarRange($number($step->first), $number($step->last)))->words());
     }

@@ -85,7 +85,7 @@ final class Student extends Model implements OfStudent
     protected $guarded = [];
 
     /** As the database has them, for a student who was not read from it yet. */
-    protected $attributes = ['drill_answers' => Enough::ANSWERS, 'drill_right' => Enough::RIGHT, 'drill_within' => Enough::WITHIN];
+    protected $attributes = ['heard_passes' => false, 'drill_answers' => Enough::ANSWERS, 'drill_right' => Enough::RIGHT, 'drill_within' => Enough::WITHIN];
 
     public function studentId(): int
     {

@@ -48,5 +48,9 @@ test('bars are played by the stand-in keyboard with two slips, the child is told
     await expect(panel).toContainText('Went wrong: bar ');
     await page.keyboard.press('n');
     await expect(page.getByRole('button', { name: /^Take back: / }).first()).toBeVisible();
+    // What is confirmed has its remedy next week.
+    await expect(page.getByRole('list', { name: 'Remedies' }).getByRole('listitem').first()).toContainText(
+        'Copper Kettle',
+    );
     await expectAccessible(page);
 });

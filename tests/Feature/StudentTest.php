@@ -23,8 +23,11 @@ test('a student is added with days and ways, and changed', function (): void {
     $own = new Fixtures();
     $this->actingAs($own->teacher);
     $id = $this->postJson('/api/students', NEW_STUDENT)->assertOk()
-        ->assertJson(['name' => 'Otto V.', 'age' => 7, 'path' => 'sound', 'practiceDays' => [['weekday' => 1, 'minutes' => 10]]])->json('id');
+        ->assertJson(['name' => 'Otto V.', 'age' => 7, 'path' => 'sound', 'heardPasses' => false, 'practiceDays' => [['weekday' => 1, 'minutes' => 10]]])->json('id');
     $this->putJson("/api/students/{$id}", ['age' => 8, 'practiceDays' => []] + NEW_STUDENT)->assertOk()->assertJson(['age' => 8, 'practiceDays' => []]);
+    // What is heard passes a stage only where it is said so; a screen that does not know of it changes nothing.
+    $this->putJson("/api/students/{$id}", ['heardPasses' => true] + NEW_STUDENT)->assertOk()->assertJson(['heardPasses' => true]);
+    $this->putJson("/api/students/{$id}", NEW_STUDENT)->assertOk()->assertJson(['heardPasses' => true]);
 });
 
 test('no two lessons of one teacher are at one time, unless she says that they come together', function (): void {

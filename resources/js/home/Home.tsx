@@ -121,13 +121,34 @@ interface LedProps {
 
 /** Led through today, or through a lesson of the teacher’s. */
 function Led({ token, child, led, today, inHand, leave }: LedProps) {
-    const { tick, hear, hearStep, ledDone } = inHand;
+    const { hearStep, ledDone } = inHand;
     if (led !== 'today') {
         return <LedLesson {...{ token, leave }} lesson={led} hear={hearStep} done={() => ledDone(led)} />;
     }
+    return <LedToday {...{ token, child, today, inHand, leave }} />;
+}
+
+/** The run of today; what is done in the practice room is done there, and the run waits. */
+function LedToday({ token, child, today, inHand, leave }: Omit<LedProps, 'led'>) {
+    const [room, setRoom] = useState<number | null>(null);
+    const { week, tick, isDone, save, tell, hear } = inHand;
+    const tasks = week?.tasks ?? [];
     const ticked = (taskId: number, plays: number) =>
         tick({ ...BY_ITSELF, repetitions: Math.min(99, plays), taskId, date: today });
-    return <LedDay {...{ token, child, hear, leave }} tick={ticked} />;
+    const done = (which: (one: HomeTaskData) => boolean) => {
+        const task = tasks.find(which);
+        if (task !== undefined && !isDone(task, today)) ticked(task.id, 1);
+    };
+    const opens = (id: number) => (tasks.some((one) => one.id === id && one.inRoom) ? () => setRoom(id) : null);
+    const task = tasks.find((one) => one.id === room);
+    return (
+        <>
+            <div hidden={room !== null}>
+                <LedDay {...{ token, child, hear, leave, opens }} tick={ticked} />
+            </div>
+            {room !== null && <Room {...{ token, child, today, save, tell, task, done }} leave={() => setRoom(null)} />}
+        </>
+    );
 }
 
 /** Before there is a week to show: it comes, it cannot be fetched, or the link is closed. */

@@ -14,13 +14,15 @@ interface Props {
     token: string;
     child: number | null;
     hear: (taskId: number, take: Api['TakeRequest']) => Promise<TakeHeard | null>;
+    /** Opens the practice room for a task that is done there; null for others. */
+    opens: (taskId: number) => (() => void) | null;
     /** Ticks a task of today, with how often it was played. */
     tick: (taskId: number, plays: number) => void;
     leave: () => void;
 }
 
 /** The tasks of today, led one after the other. */
-export function LedDay({ token, child, hear, tick, leave }: Props) {
+export function LedDay({ token, child, hear, opens, tick, leave }: Props) {
     const lead = useQuery({ ...leadOf(token, child), refetchOnWindowFocus: false });
     // What is ticked on the way does not change the run under the child’s hands.
     const [run, setRun] = useState<Run | null>(null);
@@ -38,6 +40,7 @@ export function LedDay({ token, child, hear, tick, leave }: Props) {
                     hear={(step) => (take) =>
                         hear(step.taskId ?? 0, { ...take, first: step.first ?? 0, last: step.last ?? 0 })
                     }
+                    opens={(step) => (step.taskId === null ? null : opens(step.taskId))}
                     done={(step, plays) => step.taskId !== null && tick(step.taskId, plays)}
                     leave={leave}
                 />

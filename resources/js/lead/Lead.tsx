@@ -19,6 +19,8 @@ interface Props {
     hear: (step: Step) => Hear;
     done: (step: Step, plays: number) => void;
     voiceOf?: (step: Step) => Promise<HTMLAudioElement | null>;
+    /** Opens what a step is done in, where that is a room of its own; null for others. */
+    opens?: (step: Step) => (() => void) | null;
     /** The run is over. */
     over?: () => void;
     leave: () => void;
@@ -27,7 +29,7 @@ interface Props {
 const noVoice = () => Promise.resolve(null);
 
 /** A led run: it says what comes, plays, listens, and goes on by itself; big words, three big buttons. */
-export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props) {
+export function Lead({ run, hear, done, voiceOf = noVoice, opens, over, leave }: Props) {
     const [lit, setLit] = useState<ReadonlyMap<string, 'yes' | 'left'>>(new Map());
     const [listens, setListens] = useState(true);
     const [source, setSource] = useSource();
@@ -45,11 +47,11 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
     if (phase === 'ready') {
         return <Ready {...{ run, source, setSource, listens, setListens, midi, leave }} start={() => lead.go(0)} />;
     }
-    if (phase === 'over' || step === undefined) return <Over leave={over ?? leave} />;
+    if (phase === 'over' || step === undefined) return <Over leave={over ?? leave} isLesson={run.title !== null} />;
     return (
         <Stack className={styles.lead}>
             <Progress value={(100 * lead.at) / Math.max(1, lead.count)} aria-label={t('How far you are')} />
-            <Says {...{ step, phase }} told={lead.told} counted={lead.counted} />
+            <Says {...{ step, phase }} told={lead.told} why={lead.why} counted={lead.counted} />
             {piece !== undefined && phrase !== undefined && (
                 <div className="sheet">
                     <Score
@@ -71,7 +73,13 @@ export function Lead({ run, hear, done, voiceOf = noVoice, over, leave }: Props)
                     heard={lead.heard}
                 />
             )}
-            <WaitsFor phase={phase} again={lead.again} on={lead.on} resume={() => lead.go(lead.at)} />
+            <WaitsFor
+                phase={phase}
+                open={opens?.(step) ?? null}
+                again={lead.again}
+                on={lead.on}
+                resume={() => lead.go(lead.at)}
+            />
             {phase !== 'paused' && <BigButtons pause={lead.pause} again={() => lead.go(lead.at)} skip={lead.skip} />}
             <Button variant="subtle" onClick={leave}>
                 {t('Stop here')}
@@ -84,17 +92,20 @@ interface SaysProps {
     step: Step;
     phase: Phase;
     told: TakeHeard | null;
+    /** Why a turn could not be told. */
+    why: string | null;
     counted: number;
 }
 
 /** The words of a step, large, with its picture; after a turn, what went well. */
-function Says({ step, phase, told, counted }: SaysProps) {
+function Says({ step, phase, told, why, counted }: SaysProps) {
     return (
         <Group wrap="nowrap" align="center" className={styles.words}>
             <TaskPicture sign={step.sign} size={56} />
             <div role="status">
                 {told !== null && phase === 'saying' && <Text fz="lg">{told.well}</Text>}
                 <Title order={1}>{step.words}</Title>
+                {why !== null && phase === 'asks' && <Text fz="lg">{why}</Text>}
                 <Text className="faint" fz="lg">
                     {phaseWords(phase, counted)}
                 </Text>
@@ -165,18 +176,27 @@ function Ready({ run, source, setSource, listens, setListens, midi, start, leave
 
 interface WaitsProps {
     phase: Phase;
+    /** Where the step is done. */
+    open: (() => void) | null;
     again: () => void;
     on: () => void;
     resume: () => void;
 }
 
 /** What is awaited: that it was done, whether to play again, or to go on. */
-function WaitsFor({ phase, again, on, resume }: WaitsProps) {
+function WaitsFor({ phase, open, again, on, resume }: WaitsProps) {
     if (phase === 'alone') {
         return (
-            <Button size="xl" onClick={on}>
-                {t('I have done it')}
-            </Button>
+            <Group grow>
+                {open !== null && (
+                    <Button size="xl" onClick={open}>
+                        {t('Start')}
+                    </Button>
+                )}
+                <Button size="xl" variant={open === null ? 'filled' : 'light'} onClick={on}>
+                    {t('I have done it')}
+                </Button>
+            </Group>
         );
     }
     if (phase === 'asks') {
@@ -210,13 +230,13 @@ function Nothing({ leave }: { leave: () => void }) {
     );
 }
 
-function Over({ leave }: { leave: () => void }) {
+function Over({ leave, isLesson }: { leave: () => void; isLesson: boolean }) {
     return (
         <Stack className={styles.lead}>
             <div role="status">
                 <Title order={1}>{t('That was all for today. Well done!')}</Title>
             </div>
-            <Text fz="lg">{t('Everything you did is ticked.')}</Text>
+            <Text fz="lg">{isLesson ? t('Your teacher sees how it went.') : t('Everything you did is ticked.')}</Text>
             <Button size="xl" onClick={leave}>
                 {t('Back to today')}
             </Button>

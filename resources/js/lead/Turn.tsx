@@ -1,7 +1,7 @@
 import { Text } from '@mantine/core';
 import { type RefObject, useEffect, useRef } from 'react';
-import type { Playback } from '../api';
-import { WhatNow, WhileItListens } from '../listening/parts';
+import { type Playback, wordsOf } from '../api';
+import { troubleWords, WhatNow, WhileItListens } from '../listening/parts';
 import { countInFor } from '../listening/playBack';
 import type { Hear, TakeHeard } from '../listening/take';
 import { type Source, useListening } from '../listening/useListening';
@@ -24,8 +24,8 @@ interface Props {
     /** It listens; else it waits as long as the phrase takes. */
     listens: boolean;
     hear: Hear;
-    /** What was heard; null where nobody could tell. */
-    heard: (of: TakeHeard | null) => void;
+    /** What was heard; null where nobody could tell, with the reason. */
+    heard: (of: TakeHeard | null, why?: string) => void;
 }
 
 /** Milliseconds without a key after which a phrase is over. */
@@ -75,13 +75,13 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard 
         const timer = setTimeout(() => ends.current(), PATIENCE + (3 * playback.beats * 60_000) / tempo);
         return () => clearTimeout(timer);
     }, [isListening]);
-    const isUntold = of.state === 'silent' || of.state === 'kept' || of.trouble !== null || of.error !== null;
+    const why = whyUntold(of);
     const untold = useRef(false);
     useEffect(() => {
-        if (!isUntold || untold.current) return;
+        if (why === null || untold.current) return;
         untold.current = true;
-        heard(null);
-    }, [isUntold, heard]);
+        heard(null, why);
+    }, [why, heard]);
     const sounds = playback.sounds.filter((sound) => step.hand === null || sound.hand === step.hand);
     return (
         <section aria-label={t('Your turn')}>
@@ -92,4 +92,12 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard 
             <WhatNow of={of} />
         </section>
     );
+}
+
+/** Why nothing can be told of a turn; null as long as it goes on. */
+function whyUntold({ state, trouble, error }: ReturnType<typeof useListening>): string | null {
+    if (error !== null) return wordsOf(error).join(' ');
+    if (trouble !== null) return trouble === 'lost' ? null : troubleWords(trouble);
+    if (state === 'silent') return t('Nothing was heard. Play louder, or come closer to the piano.');
+    return state === 'kept' ? t('There is no connection. You say how it was; it is looked at later.') : null;
 }

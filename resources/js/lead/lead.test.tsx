@@ -127,6 +127,7 @@ describe('a led run', () => {
         await says('Your turn.');
         await play();
         await screen.findByRole('button', { name: 'Not yet: again' }, { timeout: 8_000 });
+        expect(screen.getByText(/^There is no connection\. You say how it was/)).toBeTruthy();
         await press('That was good: go on');
         await says('Then this.');
     }, 40_000);
@@ -174,6 +175,26 @@ describe('a led run', () => {
         await press('Again');
         await waitFor(() => expect(sound.withCountIn).toHaveBeenCalledTimes(3), { timeout: 8_000 });
     }, 40_000);
+
+    it('opens the room that a step is done in, and waits', async () => {
+        const enter = vi.fn();
+        const run = { ...RUN, steps: [step('alone', 'Do it now.'), step('say', 'Then this.')] };
+        draw(
+            <Lead
+                run={run}
+                hear={() => () => Promise.resolve(null)}
+                done={vi.fn()}
+                leave={vi.fn()}
+                opens={(of) => (of.taskId === 5 ? enter : null)}
+            />,
+        );
+        await begin();
+        await userEvent.click(await screen.findByRole('button', { name: 'Start' }, { timeout: 8_000 }));
+        expect(enter).toHaveBeenCalledOnce();
+        expect(screen.getByRole('heading', { name: 'Do it now.' })).toBeTruthy();
+        await press('I have done it');
+        await says('Then this.');
+    }, 20_000);
 
     it('of nothing says that all is done', async () => {
         const { leave } = lead({ ...RUN, steps: [] });

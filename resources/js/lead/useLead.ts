@@ -23,13 +23,15 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
     const [phase, setPhase] = useState<Phase>('ready');
     /** What is said of the last turn. */
     const [told, setTold] = useState<TakeHeard | null>(null);
+    const [why, setWhy] = useState<string | null>(null);
     const [counted, setCounted] = useState(0);
     const show = { setAt, setPhase, setCounted };
     const { begin, halt, work, tick } = useRunning({ run, voiceOf, done, lit }, show);
     const go = (to: number) => begin(steps, to);
     /** What was heard of a turn; null where nobody listened, and one is asked. */
-    const heard = (of: TakeHeard | null) => {
+    const heard = (of: TakeHeard | null, because: string | null = null) => {
         setTold(of);
+        setWhy(because);
         work.current = { done: true, plays: work.current.plays + 1 };
         if (of === null) setPhase('asks');
         else if (of.clean || (steps[at]?.again.length ?? 0) === 0) go(at + 1);
@@ -56,7 +58,7 @@ export function useLead({ run, voiceOf, done, lit }: Props) {
         setPhase('paused');
     };
     const again = () => ((steps[at]?.again.length ?? 0) > 0 && phase === 'asks' ? wrong() : go(at));
-    return { step: steps[at], at, count: steps.length, phase, told, counted, go, skip, on, heard, pause, again };
+    return { step: steps[at], at, count: steps.length, phase, told, why, counted, go, skip, on, heard, pause, again };
 }
 
 interface Shows {

@@ -21,7 +21,7 @@ export function Sources({ source, setSource, midi }: SourcesProps) {
     return (
         <div className={styles.sources}>
             <SegmentedControl
-                aria-label={t('How do you play?')}
+                aria-label={t('What do you play on?')}
                 value={source}
                 onChange={(value) => setSource(value as Source)}
                 data={[

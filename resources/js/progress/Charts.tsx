@@ -189,7 +189,7 @@ export function HeardChart({ takes }: { takes: Progress['takes'] }) {
             <PieceLines about={t('Steady beats')} pieces={pieces} most={100} />
             <Behind
                 what={t('What was heard of each piece')}
-                head={[t('piece'), t('day'), t('takes'), t('clean'), t('quarters a minute'), t('steady beats of 100')]}
+                head={[t('piece'), t('day'), t('takes'), t('clean'), t('♩ a minute'), t('steady beats of 100')]}
                 rows={takes.flatMap(({ piece, days }) =>
                     days.map((day) => [
                         piece,
