@@ -71,6 +71,7 @@ export function Lead({ run, hear, done, voiceOf = noVoice, opens, over, leave }:
                     playback={phrase.playback}
                     hear={hear(step)}
                     heard={lead.heard}
+                    lit={setLit}
                 />
             )}
             <WaitsFor

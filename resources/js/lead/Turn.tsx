@@ -4,6 +4,7 @@ import { type Playback, wordsOf } from '../api';
 import { troubleWords, WhatNow, WhileItListens } from '../listening/parts';
 import { countInFor } from '../listening/playBack';
 import type { Hear, TakeHeard } from '../listening/take';
+import { useFollowed } from '../listening/useFollowed';
 import { type Source, useListening } from '../listening/useListening';
 import type { useMidi } from '../shared/midi/devices';
 import { t } from '../text';
@@ -26,6 +27,8 @@ interface Props {
     hear: Hear;
     /** What was heard; null where nobody could tell, with the reason. */
     heard: (of: TakeHeard | null, why?: string) => void;
+    /** Lights the notes as they are heard. */
+    lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void;
 }
 
 /** Milliseconds without a key after which a phrase is over. */
@@ -35,7 +38,7 @@ const SILENCE = 2_500;
 const PATIENCE = 15_000;
 
 /** Your turn: counts in, then listens to the phrase, or waits for as long as it takes. */
-export function Turn({ step, playback, source, listens, midi, ears, hear, heard }: Props) {
+export function Turn({ step, playback, source, listens, midi, ears, hear, heard, lit }: Props) {
     const tempo = step.tempo ?? 60;
     const told = (of: TakeHeard | null) => of !== null && heard(of);
     const of = useListening({
@@ -83,6 +86,7 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard 
         heard(null, why);
     }, [why, heard]);
     const sounds = playback.sounds.filter((sound) => step.hand === null || sound.hand === step.hand);
+    useFollowed(isListening, of.lit, sounds, lit);
     return (
         <section aria-label={t('Your turn')}>
             <Text role="status" fw={700} fz="lg">

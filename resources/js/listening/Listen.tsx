@@ -9,6 +9,7 @@ import { KeptSounds } from './KeptSounds';
 import { Sources, WhatNow, WhileItListens } from './parts';
 import { countInFor } from './playBack';
 import type { Hear, TakeHeard } from './take';
+import { useFollowed } from './useFollowed';
 import { useListening } from './useListening';
 import { useSource } from './useSource';
 
@@ -48,6 +49,7 @@ export function Listen({
     const of = useListening({ part, source, hear, told, countIn });
     const midi = useMidi({ onKey: of.down, onUp: of.up });
     const sounds = playback.sounds.filter((sound) => hand === null || sound.hand === hand);
+    useFollowed(of.state === 'listening', of.lit, sounds, onLit);
     if (sounds.length === 0) return null;
     const isOn = of.state === 'listening' || of.state === 'counting';
     return (
