@@ -103,7 +103,7 @@ final class Columns
             ],
             'takes' => [
                 ...$own, 'student_id' => Column::number(), 'task_id' => Column::number()->orNull(), 'led_step_id' => Column::number()->orNull()->since(self::FOR_LED, null), 'client_key' => Column::key(), 'first' => Column::whole(0, Limits::MEASURES), 'last' => Column::whole(0, Limits::MEASURES), 'source' => Column::oneOf(Source::class),
-                'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)), 'judged' => Column::workedOut(),
+                'taken_at' => Column::moment(), 'on_date' => Column::date(), 'notes' => Column::read(self::take(...)), 'judged' => Column::workedOut()->since(self::FOR_LED, null),
             ],
             'led_lessons' => [...$own, 'student_id' => Column::number(), 'title' => Column::text(80, 1), 'sent_at' => Column::moment()->orNull(), 'done_at' => Column::moment()->orNull(), ...$times],
             'led_steps' => [

@@ -22,7 +22,6 @@ return new class extends Migration {
             $table->dateTime('taken_at');
             $table->date('on_date')->comment('where the student is');
             $table->mediumText('notes')->comment('in JSON: t, off, pitch, vel, p');
-            $table->text('judged')->nullable()->comment('in JSON, for a revision of the page');
             $table->unique(['student_id', 'client_key']);
             $table->index(['task_id', 'taken_at']);
         });

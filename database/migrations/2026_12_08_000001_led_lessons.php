@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Make-up lessons that are led at home: what the teacher put together; takes of their steps are of no task. */
+/** Make-up lessons that are led at home: what the teacher put together; takes of their steps are of no task. A take keeps what was heard in it. */
 return new class extends Migration {
     public function up(): void
     {
@@ -41,6 +41,7 @@ return new class extends Migration {
         Schema::table('takes', function (Blueprint $table): void {
             $table->foreignId('task_id')->nullable()->change();
             $table->foreignId('led_step_id')->nullable()->after('task_id')->constrained()->cascadeOnDelete();
+            $table->text('judged')->nullable()->after('notes')->comment('in JSON, for a revision of the page');
         });
         Schema::table('students', function (Blueprint $table): void {
             $table->boolean('heard_passes')->default(false)->comment('three clean takes in a row pass a stage');
@@ -53,6 +54,7 @@ return new class extends Migration {
         Schema::table('students', fn (Blueprint $table) => $table->dropColumn('heard_passes'));
         Schema::table('takes', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('led_step_id');
+            $table->dropColumn('judged');
             $table->foreignId('task_id')->nullable(false)->change();
         });
         Schema::dropIfExists('led_steps');
