@@ -32,6 +32,11 @@ test('what the shorthand cannot say is named with its bar', function (string $me
     $piece = MusicXmlReader::read(musicxml($measures))->piece;
     expect(ShorthandWriter::write($piece)->unsaid)->toBe($unsaid);
 })->with([
+    'a number that no metronome has' => [
+        '<measure number="1">'.GRAND.'<direction><direction-type><metronome><beat-unit>quarter</beat-unit><per-minute>12</per-minute></metronome></direction-type></direction>'.xml_note('C4', 8).'</measure>',
+        ['The head of the piece: its metronome mark.'],
+    ],
+    'a note below the keyboard under a finger' => ['<measure number="1">'.GRAND.xml_note('D0', 8, '<notations><technical><fingering>2</fingering></technical></notations>').'</measure>', ['Bar 1: the note D0.']],
     'slurs inside one another' => [
         '<measure number="1">'.GRAND.xml_note('C4', 2, '<notations><slur type="start" number="1"/></notations>').xml_note('D4', 2, '<notations><slur type="start" number="2"/></notations>').xml_note('E4', 2, '<notations><slur type="stop" number="1"/><slur type="stop" number="2"/></notations>').'</measure>',
         ['Bar 1: slurs inside one another.'],

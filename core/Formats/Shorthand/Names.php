@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Duration;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\SignKind;
@@ -96,7 +96,7 @@ final readonly class Names
     {
         try {
             [$read, $words] = self::tempo(self::ofTempo($mark));
-        } catch (InvalidScore) {
+        } catch (Refusal) {
             return false;
         }
 

@@ -47,6 +47,9 @@ final class ShorthandWriter
         $said = implode("\n", array_keys($this->unsaid));
         foreach (MusicText::differences($this->piece, $again) as $index) {
             $number = $this->piece->measures[$index]->number ?? null;
+            if ($index < 0 && str_contains($said, 'The head of the piece: ')) {
+                continue;
+            }
             if ($index < 0) {
                 $this->unsaid['The head of the piece: a text that is longer, or divided otherwise, than it can be typed.'] = true;
             } elseif ($number === null) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Shorthand;
 
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Hand;
-use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Pitch;
@@ -39,7 +39,7 @@ final class ToneWriting
         try {
             // Tried first, so that what is not typed leaves no trace.
             $read = (clone $this->tones)->note($token, $key, $crossed, $tied);
-        } catch (InvalidScore) {
+        } catch (Refusal) {
             return null;
         }
         if (! $read->pitch->equals($note->pitch) || $read->finger !== $finger) {
