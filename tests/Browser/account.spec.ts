@@ -125,6 +125,8 @@ test('a session that ends in a lesson asks for the password there, and nothing i
     await signIn(page);
     await page.getByRole('button', { name: 'Lesson of Jonas W.' }).click();
     await expect(page.getByRole('list', { name: 'What was set' })).toBeVisible();
+    // An answer that is still on its way would bring the session back.
+    await page.waitForLoadState('networkidle');
     const cookies = (await context.cookies()).filter((cookie) => cookie.name.endsWith('session'));
     await context.clearCookies({ name: cookies[0]?.name ?? '' });
     await page.keyboard.press('p');

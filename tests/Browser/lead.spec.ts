@@ -56,7 +56,8 @@ test('a make-up lesson is put together, sent, played at home, and what was heard
     await signIn(page);
     const { link, student } = await family(page, 'Roy');
     await page.goto(`/students/${student}`);
-    await page.getByRole('link', { name: 'Put one together' }).click();
+    await expect(page.getByRole('link', { name: 'Put one together (m)' })).toBeVisible();
+    await page.keyboard.press('m');
     await page.getByRole('combobox', { name: 'Stage' }).click();
     await page
         .getByRole('option', { name: /right hand/i })
