@@ -21,7 +21,7 @@ use Nasturtium\Core\Performance\Hearing\Trial\TakeKind;
 use Nasturtium\Core\Performance\Hearing\WrittenMusic;
 use Nasturtium\Core\Score\Hand;
 
-/** Two weeks of playing at home that was heard: most takes with one sort of fault, later ones more often clean. */
+/** Two weeks of playing at home that was heard: most takes with faults of one sort or several, some clean. */
 final class PlayAtHome
 {
     private const DAYS = 14;

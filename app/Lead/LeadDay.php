@@ -30,14 +30,13 @@ final class LeadDay
         foreach ($this->tasks($student, $today) as [$task, $halfMinutes]) {
             $score = $music->score($task->learning?->piece);
             $sign = TaskSign::of($task->kind, $task->stage?->kind);
-            $end = $score === null ? 0 : count($score->measures) - 1;
             $tasks[] = new LeadTask(
                 $task->id,
                 $task->title,
                 $task->instruction(),
                 $sign,
                 $score,
-                $score === null ? [] : array_values($task->bars->sortBy('position')->map(static fn (TaskBars $bars): array => [min($bars->first, $end), min($bars->last, $end)])->all()),
+                LedMusic::within($score, $task->bars->sortBy('position')->map(static fn (TaskBars $bars): array => [$bars->first, $bars->last])),
                 $task->hand,
                 $task->tempo,
                 $halfMinutes,

@@ -24,8 +24,7 @@ final class LeadLesson
         $tasks = [];
         foreach ($lesson->steps as $step) {
             $score = $music->score($step->learning?->piece);
-            $end = $score === null ? 0 : count($score->measures) - 1;
-            $tasks[] = new LeadTask($step->id, '', $step->words, $step->sign(), $score, $score === null || $step->first === null || $step->last === null ? [] : [[min($step->first, $end), min($step->last, $end)]], $step->hand, $step->tempo, $step->half_minutes);
+            $tasks[] = new LeadTask($step->id, '', $step->words, $step->sign(), $score, LedMusic::within($score, $step->first === null || $step->last === null ? [] : [[$step->first, $step->last]]), $step->hand, $step->tempo, $step->half_minutes);
         }
         $of = $lesson->steps->keyBy('id');
         $today = $student->today();

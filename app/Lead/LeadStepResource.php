@@ -58,7 +58,7 @@ final readonly class LeadStepResource
             $ledStep === null ? $step->task : null,
             $ledStep,
             $sign,
-            English::text($step->words),
+            $step->ownWords ? $step->words : English::text($step->words),
             $step->seconds,
             $step->bars === null ? null : $piece,
             $step->bars[0] ?? null,

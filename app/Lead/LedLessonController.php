@@ -75,13 +75,12 @@ final class LedLessonController
         DB::transaction(static function () use ($lesson, $request): void {
             $lesson->fill(['title' => $request->string('title')->trim()->toString()])->save();
             $steps = $request->steps();
-            $stays = array_values(array_filter(array_column($steps, 'id')));
-            LedStep::query()->where('led_lesson_id', $lesson->id)->whereNotIn('id', $stays)->delete();
+            $own = $lesson->steps()->pluck('id')->all();
+            LedStep::query()->whereKey(array_diff($own, array_column($steps, 'id')))->delete();
             foreach ($steps as ['id' => $id, 'row' => $row]) {
-                $step = $id === null ? null : LedStep::query()->where('led_lesson_id', $lesson->id)->whereKey($id)->first(['id']);
-                $step === null
-                    ? LedStep::query()->create([...$row, 'led_lesson_id' => $lesson->id, 'studio_id' => $lesson->studio_id, 'student_id' => $lesson->student_id])
-                    : LedStep::query()->whereKey($step->id)->update($row);
+                in_array($id, $own, true)
+                    ? LedStep::query()->whereKey($id)->update($row)
+                    : LedStep::query()->create([...$row, 'led_lesson_id' => $lesson->id, 'studio_id' => $lesson->studio_id, 'student_id' => $lesson->student_id]);
             }
         });
 

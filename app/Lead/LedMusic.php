@@ -30,6 +30,23 @@ final class LedMusic
     }
 
     /**
+     * Bars of a piece that may have been typed anew meanwhile: what is left of them.
+     *
+     * @param  iterable<array{int, int}>  $ranges  indices of first and last measures
+     * @return list<array{int, int}> none where the music is not typed
+     */
+    public static function within(?Score $score, iterable $ranges): array
+    {
+        $end = $score === null ? -1 : count($score->measures) - 1;
+        $within = [];
+        foreach ($end < 0 ? [] : $ranges as [$first, $last]) {
+            $within[] = [min($first, $end), min($last, $end)];
+        }
+
+        return $within;
+    }
+
+    /**
      * @param  list<LeadStepResource>  $steps
      * @return array{list<LeadPieceResource>, list<LeadPhraseResource>}
      */

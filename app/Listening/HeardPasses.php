@@ -4,37 +4,35 @@ declare(strict_types=1);
 
 namespace App\Listening;
 
+use App\Student\Learning\Settle;
 use App\Week\Task;
+use App\Week\TaskBars;
+use Nasturtium\Core\Home\TaskSign;
+use Nasturtium\Core\Performance\Hearing\ThreeInARow;
 
-/** "Three in a row heard = passed": for students of whom the teacher says so (trade 18.6). */
+/** A playing stage passes by what was heard, for students of whom the teacher says so (trade 18.6). */
 final class HeardPasses
 {
-    private const IN_A_ROW = 3;
+    public function __construct(private readonly Settle $settle) {}
 
-    /** Its last takes of all its bars were as it is written, at its tempo or quicker: the stage passes today. */
-    public static function look(Task $task): void
+    /** @param Task $task with its week's student, stage, bars and page */
+    public function __invoke(Task $task): void
     {
-        $student = $task->week->student;
-        $piece = $task->learning?->piece;
-        if (! $student->heard_passes || $task->stage === null || $task->stage->passed_on !== null || $piece === null) {
+        [$student, $stage, $learning] = [$task->week->student, $task->stage, $task->learning];
+        // A stage that is learnt line by line passes at the lesson, where its lines are heard.
+        if (! $student->heard_passes || $stage === null || $learning === null || $stage->passed_on !== null || ! TaskSign::of($task->kind, $stage->kind)->isPlayed() || $task->line !== null) {
             return;
         }
-        $ranges = $task->bars->map(static fn ($bars): array => [$bars->first, $bars->last])->unique()->values();
-        foreach ($ranges as [$first, $last]) {
-            $takes = Take::query()->where('task_id', $task->id)->where('first', $first)->where('last', $last);
-            $takes->orderByDesc('taken_at')->orderByDesc('id')->limit(self::IN_A_ROW);
-            $clean = $takes->get()->filter(static fn (Take $take): bool => self::isClean($take, $piece->revision, $task->tempo));
-            if ($clean->count() < self::IN_A_ROW) {
-                return;
-            }
+        $takes = [];
+        foreach (Take::query()->where('task_id', $task->id)->orderByDesc('taken_at')->orderByDesc('id')->get(['first', 'last', 'judged']) as $take) {
+            $judged = Judged::kept($take->judged, $learning->piece->revision);
+            $takes["{$take->first} {$take->last}"][] = ['clean' => $judged !== null && $judged->clean, 'tempo' => $judged?->tempo];
         }
-        $task->stage->update(['passed_on' => $student->today()]);
-    }
-
-    private static function isClean(Take $take, int $revision, ?int $tempo): bool
-    {
-        $judged = Judged::kept($take->judged, $revision);
-
-        return $judged !== null && $judged->clean && ($tempo === null || $judged->tempo === null || $judged->tempo >= $tempo);
+        $unit = $learning->piece->score()->meter()->unit;
+        $missing = $task->bars->first(static fn (TaskBars $bars): bool => ! ThreeInARow::isThere($takes["{$bars->first} {$bars->last}"] ?? [], $task->tempo, $unit));
+        if ($missing === null) {
+            $stage->update(['passed_on' => $student->today()]);
+            ($this->settle)($learning, $student->today());
+        }
     }
 }

@@ -23,6 +23,8 @@ final class KeepTake
      */
     public function __invoke(TakeRequest $request, Student $student, Piece $piece, array $bars, ?Hand $hand, array $of): TakeHeardResource
     {
+        // Of a page that was typed anew meanwhile, what is left of the bars.
+        $bars = array_map(static fn (int $bar): int => min($bar, $piece->measures - 1), $bars);
         $source = Source::from($request->string('source')->toString());
         $take = $request->take();
         $heard = JudgedTakes::heard($piece->score(), $bars, $hand, $take, $source);

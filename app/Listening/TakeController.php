@@ -18,6 +18,8 @@ final class TakeController
     /** The newest of a week that are listed. */
     private const SHOWN = 60;
 
+    public function __construct(private readonly HeardPasses $passes) {}
+
     #[Get('/lessons/{lesson}/takes', TakeResource::class, many: true)]
     public function index(Lesson $lesson): JsonResponse
     {
@@ -60,7 +62,7 @@ final class TakeController
             throw ValidationException::withMessages(['part' => 'This task has no such bars.']);
         }
         $heard = $keep($request, $task->week->student, $piece, $request->phrase() ?? [$bars->first, $bars->last], $task->hand, ['task_id' => $task->id]);
-        HeardPasses::look($task);
+        ($this->passes)($task);
 
         return new JsonResponse($heard);
     }

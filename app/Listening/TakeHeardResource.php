@@ -33,7 +33,7 @@ final readonly class TakeHeardResource
         public array $notes,
         #[ListOf(HeardAgainResource::class)]
         public array $again,
-        #[OA\Property(description: 'quarters a minute')]
+        #[OA\Property(description: 'beats a minute, as the page counts them')]
         public ?int $tempo,
     ) {}
 
@@ -54,7 +54,7 @@ final readonly class TakeHeardResource
             $said->measures,
             array_values($notes),
             self::again($heard),
-            $heard->tempo === null ? null : (int) round($heard->tempo / 1_000),
+            $heard->beatsAMinute(),
         );
     }
 

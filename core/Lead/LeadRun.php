@@ -57,7 +57,7 @@ final class LeadRun
     private static function task(LeadTask $task, bool $triesFirst): array
     {
         $words = $task->title === '' ? $task->instruction : "{$task->title}. {$task->instruction}";
-        $say = new LeadStep(StepKind::Say, $task->id, $words, Phrase::secondsToSay($words));
+        $say = new LeadStep(StepKind::Say, $task->id, $words, Phrase::secondsToSay($words), ownWords: true);
         $left = max(0, $task->seconds() - $say->seconds - self::DONE);
 
         return [$say, ...self::work($task, $left, $triesFirst), new LeadStep(StepKind::Done, $task->id, 'That is done.', self::DONE)];

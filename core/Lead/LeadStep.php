@@ -16,6 +16,7 @@ final readonly class LeadStep
      * @param  ?int  $tempo  beats a minute
      * @param  int  $seconds  that it takes, the count-in among them
      * @param  list<self>  $again  what comes where it went wrong, in the place of going on: smaller, slower, then the same
+     * @param  bool  $ownWords  those of the task, which are said as they stand
      */
     public function __construct(
         public StepKind $kind,
@@ -26,5 +27,6 @@ final readonly class LeadStep
         public ?Hand $hand = null,
         public ?int $tempo = null,
         public array $again = [],
+        public bool $ownWords = false,
     ) {}
 }

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Lead;
 
-use Nasturtium\Core\Counting\CountIn;
-use Nasturtium\Core\Counting\PlayOrder;
+use Nasturtium\Core\Performance\Playback;
 use Nasturtium\Core\Practice\TempoLadder;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Piece;
@@ -45,11 +44,10 @@ final readonly class Phrase
      */
     public static function seconds(Piece $piece, array $bars, int $tempo): int
     {
-        $measure = $piece->measures[$bars[0]];
-        $counted = CountIn::for($measure->meter, $measure->pickup ? $measure->length : Fraction::zero());
-        $beats = PlayOrder::tempoBeats($piece, ...range($bars[0], $bars[1]))->plus(Fraction::of(count($counted->counts)));
+        $played = Playback::range($piece, ...$bars);
+        $counted = $played->countBeats->times(Fraction::of(max(0, count($played->countIn->counts) - 1)))->plus($played->countGap);
 
-        return $beats->times(Fraction::of(60, max(1, $tempo)))->ceil();
+        return $counted->plus($played->beats)->times(Fraction::of(60, max(1, $tempo)))->ceil();
     }
 
     /**

@@ -12,6 +12,7 @@ use Nasturtium\Core\Performance\Hearing\ProposeSlips;
 use Nasturtium\Core\Performance\Hearing\Source;
 use Nasturtium\Core\Performance\Hearing\TakeFile;
 use Nasturtium\Core\Performance\Hearing\TakenNote;
+use Nasturtium\Core\Performance\Hearing\ThreeInARow;
 use Nasturtium\Core\Performance\Hearing\ToTheChild;
 use Nasturtium\Core\Performance\Hearing\Trial\InventTake;
 use Nasturtium\Core\Performance\Hearing\Trial\TakeFigures;
@@ -248,3 +249,20 @@ test('invented takes are heard as they were made', function (TakeKind $kind, int
     'one hand' => [TakeKind::OneHand, 12, 'skipped', 1_000], 'hands apart' => [TakeKind::Apart, 12, 'apart', 990], 'held' => [TakeKind::Held, 12, 'short', 970], 'fast' => [TakeKind::Fast, 12, 'right', 1_000],
     'mixed' => [TakeKind::Mixed, 9, 'wrong', 930], 'rough' => [TakeKind::Rough, 4, 'wrong', 850],
 ]);
+
+test('three in a row are the newest three, clean and at the tempo that is asked, in the beats of the page (18.6)', function (array $takes, ?int $tempo, int $unit, bool $isThere): void {
+    expect(ThreeInARow::isThere(array_map(static fn (array $take): array => ['clean' => $take[0], 'tempo' => $take[1]], $takes), $tempo, $unit))->toBe($isThere);
+})->with([
+    'two' => [[[true, 80], [true, 80]], 60, 4, false], 'three' => [[[true, 60], [true, 80], [true, 90]], 60, 4, true], 'one too slow' => [[[true, 59], [true, 80], [true, 90]], 60, 4, false],
+    'one not clean' => [[[true, 80], [false, 80], [true, 90]], 60, 4, false], 'an older one not clean' => [[[true, 80], [true, 80], [true, 90], [false, 30]], 60, 4, true],
+    'no tempo asked' => [[[true, 20], [true, 20], [true, null]], null, 4, true],
+    // Forty quarters a minute are eighty eighths, and twenty halves.
+    'in eighths' => [[[true, 40], [true, 40], [true, 40]], 80, 8, true], 'in halves' => [[[true, 40], [true, 40], [true, 40]], 21, 2, false],
+]);
+
+test('the tempo of a take is told in the beats of the page', function (string $time, int $beats): void {
+    $music = WrittenMusic::of(music_to_hear("time: {$time}\nR: @c4 q1 2 3 | q4 5 4 | q3 2 1"));
+    // As written: a quarter is 600 milliseconds.
+    $heard = Hear::take($music, as_written($music, []));
+    expect($heard->tempo)->toBe(100_000)->and($heard->beatsAMinute())->toBe($beats);
+})->with([['3/4', 100], ['6/8', 200], ['3/2', 50]]);

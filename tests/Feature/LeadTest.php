@@ -49,6 +49,9 @@ test('a phrase of a run is heard in its own bars, not in those of the task', fun
     $this->putJson("/api/home/tasks/{$task->id}/takes", ['clientKey' => (string) Str::uuid(), 'part' => 0, 'first' => 1, 'last' => 1, 'source' => 'keyboard', 'at' => '2031-04-28T15:00:00Z', 'notes' => [['t' => 0, 'off' => 0.5, 'pitch' => 64], ['t' => 0.6, 'off' => 1.1, 'pitch' => 65], ['t' => 1.2, 'off' => 2.3, 'pitch' => 67]]], $this->family)
         ->assertOk()->assertJsonPath('clean', true);
     expect(Take::query()->firstOrFail()->only(['first', 'last']))->toBe(['first' => 1, 'last' => 1]);
+    // Beyond the end of the page there is its last bar.
+    $this->putJson("/api/home/tasks/{$task->id}/takes", ['clientKey' => (string) Str::uuid(), 'part' => 0, 'first' => 1, 'last' => 4_999, 'source' => 'keyboard', 'at' => '2031-04-28T15:00:00Z', 'notes' => [['t' => 0, 'off' => 0.5, 'pitch' => 64]]], $this->family)->assertOk();
+    expect(Take::query()->orderByDesc('id')->firstOrFail()->last)->toBe(3);
     $this->putJson("/api/home/tasks/{$task->id}/takes", ['clientKey' => (string) Str::uuid(), 'part' => 0, 'first' => 2, 'last' => 1, 'source' => 'keyboard', 'at' => '2031-04-28T15:00:00Z', 'notes' => [['t' => 0, 'off' => 1, 'pitch' => 60]]], $this->family)->assertJsonValidationErrors('last');
 });
 
@@ -67,6 +70,12 @@ test('a make-up lesson is put together, sent, led at home, and what was heard co
     app('auth')->forgetGuards();
     expect(array_column($this->getJson('/api/home/week', $this->family)->json('ledLessons'), 'title'))->toContain('Instead of Monday');
     $run = $this->getJson("/api/home/led-lessons/{$made['id']}", $this->family)->assertOk()->json();
+    // What the teacher typed is said as she typed it; what the program says is in the words of the studio.
+    $this->own->studio->update(['words' => 'us']);
+    LedStep::query()->whereKey($words['id'])->update(['words' => 'Eat a chocolate bar.']);
+    $said = array_column($this->getJson("/api/home/led-lessons/{$made['id']}", $this->family)->json('steps'), 'words');
+    expect($said)->toContain('Eat a chocolate bar.')->toContain('Your turn, slowly: all of it.')->and(implode(' ', $said))->not->toContain('chocolate measure');
+    $this->own->studio->update(['words' => 'uk']);
     expect($run['title'])->toBe('Instead of Monday')->and(array_values(array_unique(array_filter(array_column($run['steps'], 'stepId')))))->toBe([$play['id'], $words['id']])
         ->and($run['steps'][0]['words'])->toBe('Play it slowly.')->and(array_column($run['steps'], 'kind'))->toContain('turn')->toContain('alone');
     ($this->play)($play['id'], [60, 62, 64, 64, 65, 67])->assertOk()->assertJsonPath('clean', true);
@@ -81,7 +90,8 @@ test('a make-up lesson is put together, sent, led at home, and what was heard co
 test('steps that stay keep their voice and their takes when a lesson is changed; others go', function (): void {
     $made = ($this->lesson)([($this->step)(), ($this->step)(['first' => 2, 'last' => 3])])->json();
     [$first, $second] = array_column($made['steps'], 'id');
-    $this->putJson("/api/led-steps/{$second}/voice", ['voice' => 'data:audio/webm;codecs=opus;base64,GkXfow=='])->assertNoContent();
+    // A minute of it, as long as may be.
+    $this->putJson("/api/led-steps/{$second}/voice", ['voice' => 'data:audio/webm;codecs=opus;base64,'.str_repeat('GkXf', 174_000)])->assertNoContent();
     $changed = $this->putJson("/api/led-lessons/{$made['id']}", ['title' => 'Now on Tuesday', 'steps' => [($this->step)(['id' => $second, 'words' => 'Louder.', 'first' => 2, 'last' => 3]), ($this->step)(['id' => $this->own->ledLesson->steps()->firstOrFail()->id])]])->assertOk()->json();
     expect(LedStep::query()->whereKey($first)->exists())->toBeFalse()->and($changed['title'])->toBe('Now on Tuesday')
         ->and($changed['steps'][0])->toMatchArray(['id' => $second, 'words' => 'Louder.', 'hasVoice' => true])
@@ -136,6 +146,16 @@ test('three clean takes in a row pass a stage only where the teacher says so for
     expect($passed())->toBeFalse();
     $all(0.6, 2);
     expect($passed())->toBeFalse();
+    // Line by line it passes at the lesson alone.
+    $task->update(['line' => 1, 'of_lines' => 2]);
+    $all(0.6, 1);
+    expect($passed())->toBeFalse();
+    $task->update(['line' => null, 'of_lines' => null]);
     $all(0.6, 1);
     expect($passed())->toBeTrue();
+    // Its last stage signs the page off, as a tick by hand would.
+    $task->stage()->firstOrFail()->update(['passed_on' => null]);
+    $this->own->learning->stages()->whereKeyNot($task->stage_id)->update(['passed_on' => '2031-04-20']);
+    $all(0.6, 1);
+    expect($this->own->learning->refresh()->finished_on?->toDateString())->toBe('2031-04-28');
 });

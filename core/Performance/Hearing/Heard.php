@@ -41,6 +41,12 @@ final readonly class Heard
         return self::UNSURE * count($unsure) <= count($this->notes);
     }
 
+    /** The tempo in beats a minute, as the page counts them; null where too little was played. */
+    public function beatsAMinute(): ?int
+    {
+        return $this->tempo === null ? null : intdiv($this->tempo * $this->music->piece->meter()->unit + 2_000, 4_000);
+    }
+
     /** As it is written, once through: what counts for three in a row (trade 18.2). */
     public function isClean(): bool
     {
