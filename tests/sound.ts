@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'no
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type MidiEvent, writeMidi } from 'midi-file';
+import { resampled } from '../resources/js/listening/ear/tuning';
 
 /** A key of a take, in seconds. */
 export interface Played {
@@ -82,11 +83,4 @@ export function withNoise(sound: Float32Array, decibels: number, seed: number): 
 }
 
 /** The same, higher or lower by cents, and as much quicker or slower. */
-export function outOfTune(sound: Float32Array, cents: number): Float32Array {
-    const by = 2 ** (cents / 1_200);
-    return Float32Array.from({ length: Math.floor(sound.length / by) }, (_, i) => {
-        const at = Math.floor(i * by);
-        const part = i * by - at;
-        return (sound[at] ?? 0) * (1 - part) + (sound[at + 1] ?? 0) * part;
-    });
-}
+export const outOfTune = (sound: Float32Array, cents: number) => resampled(sound, 2 ** (cents / 1_200));

@@ -1,6 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
-import { shortDate } from '../shared/words';
+import { dateOf, shortDate } from '../shared/words';
 import { t } from '../text';
 import { forgetTold, toldFor } from './toldLater';
 
@@ -10,7 +10,7 @@ export function HeardLater({ token, taskId }: { token: string; taskId: number })
     if (told === null) return null;
     return (
         <section className="sheet" aria-label={t('What you played before')}>
-            <Text className="faint">{t('You played this on {{day}}.', { day: shortDate(told.at.slice(0, 10)) })}</Text>
+            <Text className="faint">{t('You played this on {{day}}.', { day: shortDate(dateOf(told.at)) })}</Text>
             <Text fw={700} fz="lg">
                 {told.heard.well}
             </Text>

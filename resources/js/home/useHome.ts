@@ -94,7 +94,7 @@ export function useHome(token: string, child: number | null) {
         for (const task of home.data?.week.tasks ?? []) {
             if (task.piece !== null) client.prefetchQuery(musicOf(token, task.id));
         }
-        if (home.data !== undefined) client.prefetchQuery(leadOf(token, child));
+        if (home.data !== undefined) client.prefetchQuery({ ...leadOf(token, child), staleTime: MINUTE });
     }, [client, token, child, home.data]);
     const save = useCallback((answers: Answers) => put({ ...answers, clientKey: crypto.randomUUID() }), [put]);
     const tell = (studentId: number, date: string, went: Sighted['went']) =>

@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, at } from '../api';
 import { useKeys } from '../shared/keys';
@@ -59,7 +59,7 @@ function Builder({ studentId, lesson, learnings }: BuilderProps) {
     const [title, setTitle] = useState(lesson?.title ?? t('Instead of our lesson'));
     const [steps, setSteps] = useState<DraftStep[]>(() => (lesson === null ? [] : draftOf(lesson)));
     const { save, send, remove } = useSaving(studentId, lesson);
-    const add = (step: DraftStep) => setSteps([...steps, step]);
+    const add = (step: DraftStep) => setSteps((before) => [...before, step]);
     const minutes = steps.reduce((sum, step) => sum + step.halfMinutes, 0) / 2;
     const draft = { title, steps };
     const isReady = steps.length > 0 && title.trim() !== '' && steps.every((step) => step.words.trim() !== '');
@@ -107,16 +107,17 @@ function Builder({ studentId, lesson, learnings }: BuilderProps) {
 
 interface ListProps {
     steps: readonly DraftStep[];
-    setSteps: (steps: DraftStep[]) => void;
+    /** What a recording brings comes when others have been typed in meanwhile. */
+    setSteps: Dispatch<SetStateAction<DraftStep[]>>;
 }
 
 /** The steps in their order; one that was removed can be brought back. */
 function StepList({ steps, setSteps }: ListProps) {
     const [removed, setRemoved] = useState<{ step: DraftStep; at: number } | null>(null);
     const change = (key: string, of: Partial<DraftStep>) =>
-        setSteps(steps.map((step) => (step.key === key ? { ...step, ...of } : step)));
+        setSteps((before) => before.map((step) => (step.key === key ? { ...step, ...of } : step)));
     const undo = () => {
-        if (removed !== null) setSteps(steps.toSpliced(removed.at, 0, removed.step));
+        if (removed !== null) setSteps((before) => before.toSpliced(removed.at, 0, removed.step));
         setRemoved(null);
     };
     return (
@@ -129,9 +130,9 @@ function StepList({ steps, setSteps }: ListProps) {
                         of={steps.length}
                         step={step}
                         change={(of) => change(step.key, of)}
-                        move={(by) => setSteps(moved(steps, i, by))}
+                        move={(by) => setSteps((before) => moved(before, i, by))}
                         remove={() => {
-                            setSteps(steps.filter((one) => one.key !== step.key));
+                            setSteps((before) => before.filter((one) => one.key !== step.key));
                             setRemoved({ step, at: i });
                         }}
                     />

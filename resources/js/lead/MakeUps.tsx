@@ -14,7 +14,7 @@ export function MakeUps({ studentId }: { studentId: number }) {
                     {t('Make-up lessons')}
                 </Title>
                 <Button size="compact-sm" variant="default" component={Link} to={`/students/${studentId}/make-up`}>
-                    {t('Put one together')}
+                    {t('Put one together (m)')}
                 </Button>
             </Group>
             <Trouble error={lessons.error} again={() => lessons.refetch()} />

@@ -1,13 +1,13 @@
 import { Text } from '@mantine/core';
 import { heardWords } from '../listening/words';
-import { fullDate } from '../shared/words';
+import { dateOf, fullDate } from '../shared/words';
 import { t } from '../text';
 import type { LedLesson } from './makeUp';
 
 /** What came back of a lesson that was sent. */
 export function Reported({ lesson }: { lesson: LedLesson }) {
     if (lesson.sentAt === null) return <Text role="status">{t('Not sent yet. Home does not see it.')}</Text>;
-    const date = (moment: string) => fullDate(moment.slice(0, 10));
+    const date = (moment: string) => fullDate(dateOf(moment));
     return (
         <section className="sheet" aria-label={t('What was heard')}>
             <Text fw={700}>

@@ -2,7 +2,7 @@ import { Text } from '@mantine/core';
 import { type RefObject, useEffect, useRef } from 'react';
 import { type Playback, wordsOf } from '../api';
 import { troubleWords, WhatNow, WhileItListens } from '../listening/parts';
-import { countInFor } from '../listening/playBack';
+import { countInFor, soundsOf } from '../listening/playBack';
 import type { Hear, TakeHeard } from '../listening/take';
 import { useFollowed } from '../listening/useFollowed';
 import { type Source, useListening } from '../listening/useListening';
@@ -46,7 +46,7 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard,
         source,
         hear,
         told,
-        countIn: () => countInFor(playback, tempo),
+        countIn: (broken) => countInFor(playback, tempo, broken),
         silence: SILENCE,
     });
     ears.current = of;
@@ -59,13 +59,13 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard,
             return;
         }
         let timer: ReturnType<typeof setTimeout> | undefined;
-        let isGone = false;
-        countInFor(playback, tempo).then(() => {
+        const broken = new AbortController();
+        countInFor(playback, tempo, broken.signal).then(() => {
             const over = () => latest.current.heard(null);
-            if (!isGone) timer = setTimeout(over, (playback.beats * 60_000) / tempo);
+            if (!broken.signal.aborted) timer = setTimeout(over, (playback.beats * 60_000) / tempo);
         });
         return () => {
-            isGone = true;
+            broken.abort();
             clearTimeout(timer);
         };
     }, []);
@@ -85,7 +85,7 @@ export function Turn({ step, playback, source, listens, midi, ears, hear, heard,
         untold.current = true;
         heard(null, why);
     }, [why, heard]);
-    const sounds = playback.sounds.filter((sound) => step.hand === null || sound.hand === step.hand);
+    const sounds = soundsOf(playback, step.hand);
     useFollowed(isListening, of.lit, sounds, lit);
     return (
         <section aria-label={t('Your turn')}>

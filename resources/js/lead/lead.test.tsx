@@ -8,7 +8,7 @@ import type { TakeHeard } from '../listening/take';
 import { Lead } from './Lead';
 import { type Run, type Step, withAgain } from './steps';
 
-const sound = vi.hoisted(() => ({ withCountIn: vi.fn(), countInFor: vi.fn() }));
+const sound = vi.hoisted(() => ({ playWritten: vi.fn(), countInFor: vi.fn() }));
 vi.mock('../listening/playBack', async (original) => ({ ...(await original()), ...sound }));
 vi.mock('../shared/score/Score', () => ({ Score: ({ title }: { title: string }) => <p>music: {title}</p> }));
 
@@ -66,7 +66,7 @@ beforeEach(() => {
     localStorage.setItem('nasturtium.listens-by', 'keyboard');
     stopped.mockReset();
     sound.countInFor.mockReset().mockResolvedValue(undefined);
-    sound.withCountIn.mockReset().mockImplementation(async (_: unknown, ended: () => void) => {
+    sound.playWritten.mockReset().mockImplementation(async (_: unknown, ended: () => void) => {
         ends = ended;
         return stopped;
     });
@@ -96,7 +96,7 @@ describe('a led run', () => {
         await begin();
         await says('Right hand.');
         await says('My turn.');
-        await waitFor(() => expect(sound.withCountIn).toHaveBeenCalledOnce());
+        await waitFor(() => expect(sound.playWritten).toHaveBeenCalledOnce());
         expect(screen.getByText('music: The Gate, My turn.')).toBeTruthy();
         act(() => ends());
         await says('Your turn.');
@@ -163,7 +163,7 @@ describe('a led run', () => {
         await says('Right hand.');
         await press('Skip');
         await says('My turn.');
-        await waitFor(() => expect(sound.withCountIn).toHaveBeenCalledOnce(), { timeout: 8_000 });
+        await waitFor(() => expect(sound.playWritten).toHaveBeenCalledOnce(), { timeout: 8_000 });
         await press('Pause');
         expect(stopped).toHaveBeenCalledOnce();
         expect(screen.getByText('Paused.')).toBeTruthy();
@@ -171,9 +171,9 @@ describe('a led run', () => {
         act(() => ends());
         expect(screen.getByText('Paused.')).toBeTruthy();
         await press('Go on');
-        await waitFor(() => expect(sound.withCountIn).toHaveBeenCalledTimes(2), { timeout: 8_000 });
+        await waitFor(() => expect(sound.playWritten).toHaveBeenCalledTimes(2), { timeout: 8_000 });
         await press('Again');
-        await waitFor(() => expect(sound.withCountIn).toHaveBeenCalledTimes(3), { timeout: 8_000 });
+        await waitFor(() => expect(sound.playWritten).toHaveBeenCalledTimes(3), { timeout: 8_000 });
     }, 40_000);
 
     it('opens the room that a step is done in, and waits', async () => {

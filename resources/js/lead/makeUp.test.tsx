@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { drawRoom, serve } from '../../../tests/screen';
 import { MakeUp } from './MakeUp';
 import { moved } from './makeUp';
@@ -135,6 +135,43 @@ describe('a make-up lesson', () => {
         expect(screen.getByText('Step 1 The Gate, bars 1–4')).toBeTruthy();
         await press('Delete');
         await waitFor(() => expect(asked.some((one) => one.method === 'DELETE')).toBe(true));
+    });
+
+    it('keeps what was typed while a voice was recorded, and sends the voice once the steps are saved', async () => {
+        let recorder: { ondataavailable?: (event: { data: Blob }) => void; onstop?: () => void } = {};
+        const stream = { getTracks: () => [{ stop: () => undefined }] };
+        vi.stubGlobal(
+            'MediaRecorder',
+            class {
+                mimeType = 'audio/webm;codecs=opus';
+                stream = stream;
+                constructor() {
+                    recorder = this as typeof recorder;
+                }
+                start() {}
+                stop() {
+                    recorder.ondataavailable?.({ data: new Blob(['voice']) });
+                    recorder.onstop?.();
+                }
+            },
+        );
+        Object.defineProperty(navigator, 'mediaDevices', {
+            configurable: true,
+            value: { getUserMedia: async () => stream },
+        });
+        const asked = open('/students/1/make-up/3', [LESSON]);
+        await screen.findByText('Step 1 The Gate, bars 1–4');
+        await press('Say it yourself: step 1');
+        await userEvent.type(await screen.findByLabelText('What you say'), ' And softly.');
+        await press(/^Stop recording/);
+        await screen.findByRole('button', { name: 'Hear your voice: step 1' });
+        expect(screen.getByLabelText('What you say')).toHaveProperty('value', 'Slowly. And softly.');
+        await press('Save (s)');
+        await waitFor(() => expect(asked.some((one) => one.path === '/led-steps/8/voice')).toBe(true));
+        expect(asked.find((one) => one.path === '/led-steps/8/voice')?.body).toEqual({
+            voice: 'data:audio/webm;codecs=opus;base64,dm9pY2U=',
+        });
+        Reflect.deleteProperty(navigator, 'mediaDevices');
     });
 
     it('says where the microphone is not there for a voice', async () => {

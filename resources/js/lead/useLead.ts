@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { withCountIn } from '../listening/playBack';
+import { playWritten } from '../listening/playBack';
 import type { TakeHeard } from '../listening/take';
 import { useVoice, utterance } from '../shared/voice';
 import { phraseOf, type Run, type Step, timeToRead, withAgain } from './steps';
@@ -147,9 +147,15 @@ async function follow(run: Run, step: Step, { setPhase, next, kept, ticked, lit,
     } else if (step.kind === 'done') ticked();
     else if (phrase !== undefined && (step.kind === 'play' || step.kind === 'along')) {
         setPhase('playing');
-        const { playback } = phrase;
-        const how = { playback, tempo: step.tempo ?? 60, hand: step.hand, alone: step.kind === 'along' };
-        kept(await withCountIn(how, next, lit, counted));
+        const hand = step.kind === 'along' ? 'none' : step.hand;
+        const how = {
+            playback: phrase.playback,
+            tempo: step.tempo ?? 60,
+            hand,
+            countIn: true,
+            metronome: true,
+        } as const;
+        kept(await playWritten(how, next, lit, counted));
     } else next();
 }
 

@@ -48,7 +48,9 @@ export function HeardTake({ heard, recording, playback, hand, tempo, onLit }: Pr
                     variant="default"
                     aria-pressed={plays === 'written'}
                     onClick={() =>
-                        play('written', (ended) => playWritten(playback, heard.tempo ?? tempo, hand, ended, onLit))
+                        play('written', (ended) =>
+                            playWritten({ playback, tempo: heard.tempo ?? tempo, hand }, ended, onLit),
+                        )
                     }
                 >
                     {plays === 'written' ? t('Stop') : t('As it is written')}

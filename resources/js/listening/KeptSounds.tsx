@@ -1,6 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useEffect, useState } from 'react';
-import { shortDate } from '../shared/words';
+import { dateOf, shortDate, timeOf } from '../shared/words';
 import { t } from '../text';
 import { deleteSound, type KeptSound, keepSound, soundsOf } from './keptSounds';
 import { playTake, type Recording } from './playBack';
@@ -24,7 +24,7 @@ export function KeptSounds({ task, recording }: Props) {
     const { samples, rate } = recording ?? {};
     const keep = async () => {
         if (samples === undefined || rate === undefined) return;
-        await keepSound({ task, at: Date.now(), rate, samples });
+        await keepSound({ task, at: new Date().toISOString(), rate, samples });
         setKept(recording);
         await look();
     };
@@ -58,7 +58,7 @@ interface OneProps {
 }
 
 function OneSound({ sound, plays, play, remove }: OneProps) {
-    const name = `${shortDate(dayOf(sound.at))}, ${timeOf(sound.at)}`;
+    const name = `${shortDate(dateOf(sound.at))}, ${timeOf(sound.at)}`;
     const key = String(sound.id);
     return (
         <li>
@@ -91,18 +91,6 @@ function OneSound({ sound, plays, play, remove }: OneProps) {
             </Group>
         </li>
     );
-}
-
-const two = (of: number) => String(of).padStart(2, '0');
-
-function dayOf(at: number): string {
-    const date = new Date(at);
-    return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
-}
-
-function timeOf(at: number): string {
-    const date = new Date(at);
-    return `${date.getHours()}:${two(date.getMinutes())}`;
 }
 
 /** The sound as a file of its own. */

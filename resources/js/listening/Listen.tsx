@@ -7,7 +7,7 @@ import { t } from '../text';
 import { HeardTake } from './HeardTake';
 import { KeptSounds } from './KeptSounds';
 import { Sources, WhatNow, WhileItListens } from './parts';
-import { countInFor } from './playBack';
+import { countInFor, soundsOf } from './playBack';
 import type { Hear, TakeHeard } from './take';
 import { useFollowed } from './useFollowed';
 import { useListening } from './useListening';
@@ -45,10 +45,11 @@ export function Listen({
 }: Props) {
     const [source, setSource] = useSource();
     const [counts, setCounts] = useState(false);
-    const countIn = counts && playback.counts.length > 0 ? () => countInFor(playback, tempo) : null;
+    const countIn =
+        counts && playback.counts.length > 0 ? (broken: AbortSignal) => countInFor(playback, tempo, broken) : null;
     const of = useListening({ part, source, hear, told, countIn });
     const midi = useMidi({ onKey: of.down, onUp: of.up });
-    const sounds = playback.sounds.filter((sound) => hand === null || sound.hand === hand);
+    const sounds = soundsOf(playback, hand);
     useFollowed(of.state === 'listening', of.lit, sounds, onLit);
     if (sounds.length === 0) return null;
     const isOn = of.state === 'listening' || of.state === 'counting';

@@ -5,8 +5,8 @@ export interface KeptSound {
     id: number;
     /** The task it is of. */
     task: number;
-    /** When it was played, in milliseconds. */
-    at: number;
+    /** When it was kept. */
+    at: string;
     rate: number;
     samples: Float32Array;
 }
@@ -33,10 +33,10 @@ export async function keepSound(sound: Omit<KeptSound, 'id'>): Promise<void> {
 export async function soundsOf(task: number, now = Date.now()): Promise<KeptSound[]> {
     const database = await open();
     for (const one of await database.getAll('sounds')) {
-        if (one.id !== undefined && one.at < now - WEEK) await database.delete('sounds', one.id);
+        if (one.id !== undefined && Date.parse(one.at) < now - WEEK) await database.delete('sounds', one.id);
     }
     const kept = (await database.getAllFromIndex('sounds', 'task', task)) as KeptSound[];
-    return kept.sort((a, b) => b.at - a.at);
+    return kept.sort((a, b) => b.at.localeCompare(a.at));
 }
 
 export async function deleteSound(id: number): Promise<void> {

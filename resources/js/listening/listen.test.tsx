@@ -12,7 +12,7 @@ import { heardTakeOf, type TakeHeard, takeOf } from './take';
 
 const microphone = vi.hoisted(() => ({ open: vi.fn(), keys: vi.fn(), play: vi.fn() }));
 vi.mock('./microphone', async (original) => ({ ...(await original()), openMicrophone: microphone.open }));
-vi.mock('./ear/ear', () => ({ keysIn: microphone.keys }));
+vi.mock('./ear/ear', () => ({ keysIn: microphone.keys, prepare: vi.fn() }));
 vi.mock('../shared/sound/piano', () => ({ play: microphone.play }));
 
 const sound = (at: number, key: number) => ({ id: String(at), hand: 'R' as const, at, keys: [key], held: [1] });

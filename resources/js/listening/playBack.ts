@@ -1,5 +1,6 @@
 import type { Playback } from '../api';
 import { type Schedule, schedule } from '../shared/sound/beats';
+import { sounding } from '../shared/sound/sounding';
 import type { TakeRequest } from './take';
 
 /** A take that can be played back: its keys, and its sound where a microphone heard it. */
@@ -37,42 +38,50 @@ export function scheduleOf(notes: TakeRequest['notes']): Schedule {
  */
 export async function playTake(of: Recording, ended: () => void, around: number | null = null): Promise<() => void> {
     if (of.samples !== undefined && of.rate !== undefined) return playSamples(of.samples, of.rate, ended, around);
-    const { play } = await import('../shared/sound/piano');
-    return play(scheduleOf(of.notes), { lit: nothing, ended }, false);
+    return (await sounding(scheduleOf(of.notes), { lit: nothing, ended })).stop;
 }
 
-/** Plays how it is written, the hands of the task, at a tempo. */
+interface Written {
+    playback: Playback;
+    tempo: number;
+    /** Whose notes sound; null for both hands, none leaves the beat alone. */
+    hand: 'R' | 'L' | 'none' | null;
+    countIn?: boolean;
+    metronome?: boolean;
+}
+
+/**
+ * Plays how it is written, at a tempo.
+ * @param beat told every beat that is struck, from 1; 0 when it is over
+ * @returns stops it
+ */
 export async function playWritten(
-    playback: Playback,
-    tempo: number,
-    hand: 'R' | 'L' | null,
+    { playback, tempo, hand, countIn = false, metronome = false }: Written,
     ended: () => void,
     lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void = nothing,
+    beat: (nth: number) => void = nothing,
 ): Promise<() => void> {
-    const { play } = await import('../shared/sound/piano');
-    const wish = { tempo, hands: hand ?? 'both', countIn: false, metronome: false } as const;
-    return play(schedule(playback, wish), { lit, ended }, false);
+    const plan = schedule(playback, { tempo, hands: hand ?? 'both', countIn, metronome });
+    const told = (of: { nth: number } | null) => beat(of === null ? 0 : of.nth + 1);
+    return (await sounding(plan, { lit, ended, beat: told })).stop;
 }
 
-/** Clicks the count-in alone, and is over when the first note is due; at once where the device gives no sound. */
-export async function countInFor(
-    playback: Playback,
-    tempo: number,
-    beat: (nth: number | null) => void = nothing,
-): Promise<void> {
+/** Clicks the count-in alone, and is over when the first note is due, or it is broken off. */
+export async function countInFor(playback: Playback, tempo: number, broken: AbortSignal): Promise<void> {
     const plan = schedule(playback, { tempo, hands: 'none', countIn: true, metronome: false });
-    const counted = { ...plan, end: plan.start - 0.05 };
-    if (counted.ticks.length === 0) return;
-    try {
-        const { play } = await import('../shared/sound/piano');
-        await new Promise<void>((done, failed) => {
-            const listener = { lit: nothing, ended: done, beat: (of: { nth: number } | null) => beat(of?.nth ?? null) };
-            play(counted, listener, false).catch(failed);
+    if (plan.ticks.length === 0) return;
+    await new Promise<void>((ended) => {
+        broken.addEventListener('abort', () => ended());
+        sounding({ ...plan, end: plan.start - 0.05 }, { lit: nothing, ended }).then(({ stop }) => {
+            if (broken.aborted) stop();
+            else broken.addEventListener('abort', stop);
         });
-    } catch {
-        // Without sound it begins at once.
-    }
+    });
 }
+
+/** What is written for a hand; null for both. */
+export const soundsOf = (playback: Playback, hand: 'R' | 'L' | null) =>
+    playback.sounds.filter((sound) => hand === null || sound.hand === hand);
 
 async function playSamples(samples: Float32Array, rate: number, ended: () => void, around: number | null) {
     const context = new AudioContext();
@@ -88,35 +97,4 @@ async function playSamples(samples: Float32Array, rate: number, ended: () => voi
     if (around === null) source.start();
     else source.start(0, Math.max(0, around - AROUND), 2 * AROUND);
     return () => source.stop();
-}
-
-interface Led {
-    playback: Playback;
-    tempo: number;
-    hand: 'R' | 'L' | null;
-    /** Only the beat sounds. */
-    alone: boolean;
-}
-
-/**
- * Counts in and plays bars, or the beat of them; where the device gives no sound it is seen.
- * @param beat told every beat that is struck, from 1
- * @returns stops it
- */
-export async function withCountIn(
-    { playback, tempo, hand, alone }: Led,
-    ended: () => void,
-    lit: (notes: ReadonlyMap<string, 'yes' | 'left'>) => void,
-    beat: (nth: number) => void,
-): Promise<() => void> {
-    const wish = { tempo, hands: alone ? 'none' : (hand ?? 'both'), countIn: true, metronome: true } as const;
-    const listener = { lit, ended, beat: (of: { nth: number } | null) => beat(of === null ? 0 : of.nth + 1) };
-    const plan = schedule(playback, wish);
-    try {
-        const { play } = await import('../shared/sound/piano');
-        return await play(plan, listener, false);
-    } catch {
-        const { showAlone } = await import('../shared/sound/lights');
-        return showAlone(plan, listener, false);
-    }
 }

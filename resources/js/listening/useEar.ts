@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { isSounding } from '../shared/sound/own';
 import { type NoMicrophone, type OpenMicrophone, openMicrophone, whyNot } from './microphone';
 import { Strikes } from './strikes';
 
@@ -22,7 +23,7 @@ export function useEar(onKey: (key: number, at: number) => void) {
             opened.current = await openMicrophone(
                 (now) => {
                     const struck = strikes.take(now, performance.now());
-                    if (struck !== null) latest.current(struck.key, struck.at);
+                    if (struck !== null && !isSounding()) latest.current(struck.key, struck.at);
                     // Nothing of it is looked at later.
                     opened.current?.forget();
                 },

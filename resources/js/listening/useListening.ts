@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Recording } from './playBack';
 import { type Hear, heardTakeOf, type TakeHeard, takeOf } from './take';
 import { useKeyboard } from './useKeyboard';
@@ -17,7 +17,7 @@ interface Props {
     hear: Hear;
     told: (heard: TakeHeard | null) => void;
     /** Counts in; null where it begins at once. */
-    countIn: (() => Promise<void>) | null;
+    countIn: ((broken: AbortSignal) => Promise<void>) | null;
     /** So many milliseconds without a key, and it is over. */
     silence?: number;
 }
@@ -28,6 +28,8 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
     const [error, setError] = useState<unknown>(null);
     const [trouble, setTrouble] = useState<Trouble | null>(null);
     const [recording, setRecording] = useState<Recording | null>(null);
+    const counting = useRef<AbortController | null>(null);
+    useEffect(() => () => counting.current?.abort(), []);
 
     /** Has a take judged; without a key there is none. */
     const judge = async (take: Parameters<Hear>[0], sound?: Omit<Recording, 'notes'>) => {
@@ -68,8 +70,11 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
         told(null);
         if (source === 'microphone' && !(await microphone.open())) return;
         if (countIn !== null) {
+            counting.current = new AbortController();
+            const { signal } = counting.current;
             setState('counting');
-            await countIn();
+            await countIn(signal);
+            if (signal.aborted) return;
         }
         if (source === 'microphone') microphone.begin();
         else keyboard.begin();
@@ -77,6 +82,7 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
     };
     const end = source === 'microphone' ? microphone.end : keyboard.end;
     const stop = () => {
+        counting.current?.abort();
         microphone.stop();
         keyboard.stop();
         setState('still');

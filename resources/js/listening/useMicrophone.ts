@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { keysIn } from './ear/ear';
+import { keysIn, prepare } from './ear/ear';
 import { LONGEST, type NoMicrophone, type Now, type OpenMicrophone, openMicrophone, whyNot } from './microphone';
 
 /** What is wrong besides a refused take. */
@@ -59,6 +59,8 @@ export function useMicrophone(props: MicrophoneProps) {
     }, [stop]);
     const open = async () => {
         stop();
+        // What looks at it is fetched while it is played.
+        prepare();
         const told = (next: Now) => {
             setNow(next);
             if (began.current === null) return;

@@ -11,8 +11,10 @@ import { StaffLadder } from './StaffLadder';
 import { TapPad } from './TapPad';
 import type { CardData, Verdict } from './useSession';
 
-/** A key of a MIDI keyboard, and when it went down, in milliseconds of the page's clock. */
-export type Take = (key: number, at: number) => void;
+/**
+ * A key of a keyboard, and when it went down, in milliseconds of the page's clock; one that a microphone heard sounds already.
+ */
+export type Take = (key: number, at: number, sounds?: boolean) => void;
 
 export interface FaceProps {
     card: CardData;
@@ -102,8 +104,8 @@ const strike = (key: number) =>
 
 function OneKey({ card, verdict, answer, listen }: FaceProps) {
     const take = useCallback(
-        (key: number) => {
-            strike(key);
+        (key: number, _at?: number, sounds = false) => {
+            if (!sounds) strike(key);
             answer({ right: card.right.includes(String(key)), given: String(key) });
         },
         [card, answer],
@@ -131,9 +133,9 @@ function Phrase({ card, verdict, answer, onDrawn, listen }: FaceProps) {
     const first = Number(card.right[0]);
     const range = useKeyRange(first);
     const take = useCallback(
-        (key: number) => {
+        (key: number, _at?: number, sounds = false) => {
             light(key);
-            strike(key);
+            if (!sounds) strike(key);
             played.current.push(key);
             setCount(played.current.length);
             if (played.current.length < card.right.length) return;

@@ -207,11 +207,11 @@ function ByEar({ ear }: Pick<ChoiceProps, 'ear'>) {
 /** Whoever wants to hear the MIDI keyboard, or the piano in the room, is told its keys as they go down. */
 function useKeyboard() {
     const [takers] = useState(() => new Set<Take>());
-    const tell = (key: number, at: number) => {
-        for (const take of takers) take(key, at);
+    const tell = (key: number, at: number, sounds: boolean) => {
+        for (const take of takers) take(key, at, sounds);
     };
-    const midi = useMidi({ onKey: tell });
-    const ear = useEar(tell);
+    const midi = useMidi({ onKey: (key, at) => tell(key, at, false) });
+    const ear = useEar((key, at) => tell(key, at, true));
     const [listen] = useState(() => (take: Take) => {
         takers.add(take);
         return () => {

@@ -1,5 +1,6 @@
 import * as Tone from 'tone';
 import type { Api } from '../api';
+import { soundsFor } from '../shared/sound/own';
 import { samples } from '../shared/sound/piano';
 
 /** Seconds until the first sound, so that the audio clock has it in time. */
@@ -22,7 +23,9 @@ export async function hear(heard: readonly Api['HeardResource'][]): Promise<numb
         const name = Tone.Frequency(key, 'midi').toNote();
         keys.triggerAttackRelease(name, lasts / 1_000, zero + at / 1_000, 0.8);
     }
-    return milliseconds(AHEAD) + Math.max(0, ...heard.map(({ at, lasts }) => at + lasts));
+    const all = milliseconds(AHEAD) + Math.max(0, ...heard.map(({ at, lasts }) => at + lasts));
+    soundsFor(all);
+    return all;
 }
 
 export interface Counting {
@@ -49,6 +52,7 @@ export async function count(beat: number, clicks: number): Promise<Counting> {
         click.triggerAttackRelease(i === 0 ? 'C6' : 'G5', 0.03, start + (i * beat) / 1_000);
     }
     const first = start + (clicks * beat) / 1_000;
+    soundsFor(milliseconds(AHEAD) + (clicks - 1) * beat);
     setTimeout(() => click.dispose(), clicks * beat + 2_000);
     return {
         since: (timeStamp) => milliseconds(Tone.immediate() - (performance.now() - timeStamp) / 1_000 - first),

@@ -33,6 +33,7 @@ export function StudentPage() {
     const isTeacher = useTeaches();
     useKeys([
         { key: 'o', does: t('open a page for this student'), run: () => setDialog('open') },
+        { key: 'm', does: t('put a make-up lesson together'), run: () => navigate(`/students/${id}/make-up`) },
         { key: 'g', does: t('go to the practice room'), run: () => navigate(`/students/${id}/practice`) },
         { key: 'e', does: t('change the student'), run: () => isTeacher && setDialog('edit') },
     ]);

@@ -3,8 +3,8 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { type Api, type Playback, wordsOf } from '../../api';
 import { t } from '../../text';
 import { type beatAt, schedule, type Wish } from './beats';
-import { showAlone } from './lights';
 import styles from './Player.module.css';
+import { sounding } from './sounding';
 
 interface Props {
     /** What sounds, or how to ask for it when it is wanted. */
@@ -131,14 +131,9 @@ function usePlayer({
             return;
         }
         const listener = { lit: onLit, beat: setBeat, ended: () => setState('still') };
-        try {
-            const { play } = await import('./piano');
-            stop.current = await play(plan, listener, loop);
-            setState('playing');
-        } catch {
-            stop.current = showAlone(plan, listener, loop);
-            setState('silent');
-        }
+        const sounds = await sounding(plan, listener, loop);
+        stop.current = sounds.stop;
+        setState(sounds.isSilent ? 'silent' : 'playing');
     };
     const setTempo = (to: number) => {
         setWish({ ...wish, tempo: to });
