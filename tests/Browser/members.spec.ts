@@ -71,6 +71,7 @@ test('two teachers and an assistant: invited, a student handed over, the lead he
     await expect(people.getByText('bo@hill.example')).toBeHidden();
     await bo.goto('/');
     await expect(bo.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
     await people.getByRole('button', { name: 'Take Mara out' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Take out' }).click();
     await expect(people.getByText('mara@hill.example')).toBeHidden();

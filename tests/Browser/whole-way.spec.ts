@@ -99,6 +99,8 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await page.getByLabel('Who agreed, and to what').fill('A parent, at the first lesson');
         await page.getByRole('button', { name: 'Note the consent' }).click();
         await expect(page.getByText('A parent, at the first lesson')).toBeVisible();
+        // What is above may still move it down.
+        await page.waitForLoadState('networkidle');
         await page.getByRole('button', { name: 'Make a link' }).click();
         return ((await page.locator('code').textContent()) ?? '').replace(/^https?:\/\/[^/]+/, '');
     });

@@ -22,14 +22,27 @@ interface Props {
     silence?: number;
 }
 
+/** A count-in, which whoever stops or leaves breaks off. */
+function useCount() {
+    const counting = useRef<AbortController | null>(null);
+    useEffect(() => () => counting.current?.abort(), []);
+    /** Whether it was counted to its end. */
+    const whole = async (countIn: NonNullable<Props['countIn']>) => {
+        counting.current = new AbortController();
+        const { signal } = counting.current;
+        await countIn(signal);
+        return !signal.aborted;
+    };
+    return { whole, breakOff: () => counting.current?.abort() };
+}
+
 /** Gathers what is played, and has it judged when five seconds have been silent or it is ended. */
 export function useListening({ part, source, hear, told, countIn, silence = SILENCE }: Props) {
     const [state, setState] = useState<State>('still');
     const [error, setError] = useState<unknown>(null);
     const [trouble, setTrouble] = useState<Trouble | null>(null);
     const [recording, setRecording] = useState<Recording | null>(null);
-    const counting = useRef<AbortController | null>(null);
-    useEffect(() => () => counting.current?.abort(), []);
+    const count = useCount();
 
     /** Has a take judged; without a key there is none. */
     const judge = async (take: Parameters<Hear>[0], sound?: Omit<Recording, 'notes'>) => {
@@ -70,11 +83,8 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
         told(null);
         if (source === 'microphone' && !(await microphone.open())) return;
         if (countIn !== null) {
-            counting.current = new AbortController();
-            const { signal } = counting.current;
             setState('counting');
-            await countIn(signal);
-            if (signal.aborted) return;
+            if (!(await count.whole(countIn))) return;
         }
         if (source === 'microphone') microphone.begin();
         else keyboard.begin();
@@ -82,7 +92,7 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
     };
     const end = source === 'microphone' ? microphone.end : keyboard.end;
     const stop = () => {
-        counting.current?.abort();
+        count.breakOff();
         microphone.stop();
         keyboard.stop();
         setState('still');

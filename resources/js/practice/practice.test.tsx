@@ -169,6 +169,7 @@ describe('a session', () => {
     it('counts nothing that took longer than anybody thinks', async () => {
         const saved = room();
         await choose('Name it About name.');
+        await screen.findByRole('button', { name: 'E' });
         later(15_001);
         await choose('E');
         await choose('← Practice room');
