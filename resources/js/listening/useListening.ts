@@ -90,14 +90,13 @@ export function useListening({ part, source, hear, told, countIn, silence = SILE
         else keyboard.begin();
         setState('listening');
     };
-    const end = source === 'microphone' ? microphone.end : keyboard.end;
     const stop = () => {
         count.breakOff();
         microphone.stop();
         keyboard.stop();
         setState('still');
     };
-    const { lit } = source === 'microphone' ? microphone : keyboard;
+    const { lit, end } = source === 'microphone' ? microphone : keyboard;
     const { now, part: looked } = microphone;
     const { down, up } = keyboard;
     return { state, error, trouble, recording, lit, now, looked, start, end, stop, down, up };
