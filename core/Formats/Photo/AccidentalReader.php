@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Gives notes the accidentals that stand before them. */
+final readonly class AccidentalReader
+{
+    private const LIKE = 0.3;
+
+    /** Where it was cut out of what it hangs together with. */
+    private const ALIKE = 0.24;
+
+    /** @param list<Blob> $blobs */
+    public function __construct(private Strip $strip, private array $blobs, private int $from) {}
+
+    /** @param list<Head> $heads */
+    public function give(array $heads): void
+    {
+        foreach ($this->blobs as $blob) {
+            if ($blob->left < $this->from || $blob->height() < 24 || $blob->height() > 60 || $blob->width() > 30 || $blob->width() < 6) {
+                continue;
+            }
+            [$shape, $far] = Shapes::nearest($blob);
+            if ($shape->alter() !== null && $far <= self::LIKE) {
+                $head = self::after($heads, $blob, Signs::place($blob, $shape));
+                if ($head !== null) {
+                    $head->sign = $shape->alter();
+                }
+            }
+        }
+        $bare = null;
+        foreach ($heads as $head) {
+            if ($head->sign === null && $this->hasInkBefore($head)) {
+                $bare ??= HollowHeads::bare($this->strip);
+                $head->sign = self::cutOut($bare, $head, $this->strip->line);
+            }
+        }
+    }
+
+    /** @param list<Head> $heads */
+    private static function after(array $heads, Blob $blob, int $place): ?Head
+    {
+        $best = null;
+        $nearest = 40.0;
+        foreach ($heads as $head) {
+            $gap = $head->x - $head->width / 2 - $blob->right;
+            $far = $gap + 6 * abs($head->place - $place);
+            if ($gap > -6 && $far < $nearest && abs($head->place - $place) <= 1) {
+                $nearest = $far;
+                $best = $head;
+            }
+        }
+
+        return $best;
+    }
+
+    private function hasInkBefore(Head $head): bool
+    {
+        $from = self::before($head)[0];
+
+        return Strip::ink($this->strip->bareRows[$head->y() - 6] ?? '', $from, 20) + Strip::ink($this->strip->bareRows[$head->y() + 6] ?? '', $from, 20) >= 4;
+    }
+
+    /** @return array{int, int} columns right before a head */
+    private static function before(Head $head): array
+    {
+        $right = (int) ($head->x - $head->width / 2) - 1;
+
+        return [max(0, $right - 22), $right];
+    }
+
+    /**
+     * What hangs together with its note by a ledger line or by ink is looked for right before the note.
+     *
+     * @param list<string> $bare columns without any line
+     */
+    private static function cutOut(array $bare, Head $head, int $line): ?int
+    {
+        [$from, $right] = self::before($head);
+        $top = max(0, $head->y() - 30);
+        $window = [];
+        foreach (array_slice($bare, $from, max(0, $right - $from)) as $column) {
+            $window[] = str_pad(str_repeat("\0", $top).substr($column, $top, 60), Strip::HEIGHT, "\0");
+        }
+        foreach (Accidentals::whole(Blobs::glued(Blobs::of(Strip::turned($window, Strip::HEIGHT)), $line), 0, 24) as $blob) {
+            [$shape, $far] = Shapes::nearest($blob);
+            if ($shape->alter() !== null && $far < self::ALIKE && abs(Signs::place($blob, $shape) - $head->place) <= 1) {
+                return $shape->alter();
+            }
+        }
+
+        return null;
+    }
+}

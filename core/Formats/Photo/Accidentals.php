@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Sharps, flats and naturals, put together where taking the lines out has cut them. */
+final class Accidentals
+{
+    public const SHAPES = [Shape::Sharp, Shape::Flat, Shape::Natural];
+
+    private const LIKE = 0.24;
+
+    /**
+     * @param  list<Blob> $blobs from left to right
+     * @return list<Blob> with the parts of a sign as one
+     */
+    public static function whole(array $blobs, int $from, int $to): array
+    {
+        for ($i = 0; isset($blobs[$i]); $i++) {
+            $blob = $blobs[$i];
+            if ($blob->right < $from || $blob->left > $to || $blob->width() > 30 || $blob->height() > 60 || $blob->area < 12) {
+                continue;
+            }
+            $own = Shapes::nearest($blob, self::SHAPES)[1];
+            for ($k = $i + 1; $own > 0.15 && isset($blobs[$k]) && $blobs[$k]->left <= $blob->right + 5; $k++) {
+                $both = $blob->with($blobs[$k]);
+                if ($blobs[$k]->area < 6 || $both->width() > 30 || $both->height() > 60 || min($blob->bottom, $blobs[$k]->bottom) + 6 < max($blob->top, $blobs[$k]->top)) {
+                    continue;
+                }
+                $far = Shapes::nearest($both, self::SHAPES)[1];
+                if ($far < self::LIKE && $far < $own) {
+                    [$blob, $own] = [$both, $far];
+                    $blobs[$i] = $both;
+                    array_splice($blobs, $k, 1);
+                    $k = $i;
+                }
+            }
+        }
+
+        return $blobs;
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Finds what goes from the top line to the bottom one and no further. */
+final class BarLineFinder
+{
+    /** Strokes nearer than this are one sign. */
+    private const TOGETHER = 22;
+
+    /**
+     * @param  list<array{int, int}> $strokes first column, one after the last
+     * @param  list<Blob>            $blobs
+     * @return list<BarLine>         from left to right
+     */
+    public static function joined(array $strokes, array $blobs): array
+    {
+        $lines = [];
+        foreach ($strokes as [$from, $to]) {
+            $last = count($lines) - 1;
+            $thick = $to - $from >= 5 ? $to - $from : 0;
+            if ($last >= 0 && $from - $lines[$last][1] <= self::TOGETHER) {
+                $lines[$last] = [$lines[$last][0], $to, max($lines[$last][2], $thick)];
+            } else {
+                $lines[] = [$from, $to, $thick];
+            }
+        }
+        $found = [];
+        foreach ($lines as [$from, $to, $thick]) {
+            $found[] = new BarLine($from, $to, $thick, self::dots($blobs, $from - 26, $from + 6), self::dots($blobs, $to - 6, $to + 26));
+        }
+
+        return $found;
+    }
+
+    /** Whether a head is at the end of a stroke, as it is of a stem that goes from line to line. */
+    public static function isStem(Strip $strip, int $from, int $to): bool
+    {
+        if ($to - $from >= 5) {
+            return false;
+        }
+        foreach ([[Strip::TOP, -1], [Strip::BOTTOM, 1], [Strip::TOP, 1], [Strip::BOTTOM, -1]] as [$row, $way]) {
+            $ink = 0;
+            for ($y = $row - 6; $y <= $row + 6; $y++) {
+                $ink += Strip::ink($strip->bareRows[$y] ?? '', $way > 0 ? $to + 2 : $from - 11, 9);
+            }
+            if ($ink >= 45) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  bool                  $joinsUp it may go on upwards, to the staff above
+     * @return list<array{int, int}> first column, one after the last
+     */
+    public static function strokes(Strip $strip, bool $joinsUp, bool $joinsDown): array
+    {
+        $length = Strip::BOTTOM - Strip::TOP + 1;
+        $strokes = [];
+        $count = $strip->width();
+        for ($x = 1; $x < $count - 1; $x++) {
+            $own = substr($strip->columns[$x] ?? '', Strip::TOP, $length);
+            if (substr_count($own, "\1") < 34) {
+                continue;
+            }
+            $wide = $own | substr($strip->columns[$x - 1] ?? '', Strip::TOP, $length) | substr($strip->columns[$x + 1] ?? '', Strip::TOP, $length);
+            if (substr_count($wide, "\1") < $length - 3 || ! self::ends($strip, $x, $joinsUp, $joinsDown)) {
+                continue;
+            }
+            $last = $strokes === [] ? null : array_pop($strokes);
+            if ($last !== null && $x - $last[1] <= 1) {
+                $strokes[] = [$last[0], $x + 1];
+            } else {
+                if ($last !== null) {
+                    $strokes[] = $last;
+                }
+                $strokes[] = [$x, $x + 1];
+            }
+        }
+
+        return $strokes;
+    }
+
+    /** A stem goes on beyond the staff. */
+    private static function ends(Strip $strip, int $x, bool $joinsUp, bool $joinsDown): bool
+    {
+        $above = 0;
+        $below = 0;
+        for ($d = -1; $d <= 1; $d++) {
+            $column = $strip->columns[$x + $d] ?? '';
+            $above = max($above, substr_count($column, "\1", Strip::TOP - 12, 8));
+            $below = max($below, substr_count($column, "\1", Strip::BOTTOM + 5, 8));
+        }
+
+        return ($above <= 3 || $joinsUp) && ($below <= 3 || $joinsDown);
+    }
+
+    /** @param list<Blob> $blobs */
+    private static function dots(array $blobs, int $from, int $to): bool
+    {
+        $seen = [];
+        foreach ($blobs as $blob) {
+            if ($blob->left >= $from && $blob->right <= $to && self::isDot($blob)) {
+                foreach ([3, 5] as $place) {
+                    if (abs($blob->y() - Strip::row($place)) <= 4) {
+                        $seen[$place] = true;
+                    }
+                }
+            }
+        }
+
+        return count($seen) === 2;
+    }
+
+    public static function isDot(Blob $blob): bool
+    {
+        return $blob->width() >= 3 && $blob->width() <= 11 && $blob->height() >= 3 && $blob->height() <= 11
+            && $blob->area >= 0.55 * $blob->width() * $blob->height();
+    }
+}

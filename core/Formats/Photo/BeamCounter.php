@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Counts the beams or flags at the free end of a stem. */
+final class BeamCounter
+{
+    public static function count(Strip $strip, Stem $stem): int
+    {
+        $ys = array_map(static fn (Head $head): int => $head->y(), $stem->heads);
+        if ($ys === []) {
+            return 0;
+        }
+        [$from, $to] = $stem->up === true ? [$stem->top - 3, min($ys) - 11] : [max($ys) + 11, $stem->bottom + 3];
+        if ($to - $from < 8) {
+            return 0;
+        }
+        $sides = [];
+        foreach ([1, -1] as $way) {
+            $edge = (int) round($stem->x) + $way * (intdiv($stem->width, 2) + 1);
+            $counts = [];
+            foreach ([4, 6, 8] as $off) {
+                $counts[] = self::slabs($strip, $edge, $way, $off, max(0, $from), min(Strip::HEIGHT - 1, $to), $stem->up === true);
+            }
+            sort($counts);
+            $sides[] = $counts[1];
+        }
+
+        return max($sides);
+    }
+
+    private static function slabs(Strip $strip, int $edge, int $way, int $off, int $from, int $to, bool $up): int
+    {
+        $column = $strip->bareColumns[$edge + $way * $off] ?? '';
+        if ($column === '') {
+            return 0;
+        }
+        $count = 0;
+        $at = $from;
+        while ($at < $to && ($at += strcspn($column, "\1", $at)) < $to) {
+            $run = strspn($column, "\1", $at);
+            // What goes on above the end of the stem belongs to it all the same.
+            $middle = $at + intdiv($run, 2);
+            $end = $up ? $at - $from : $to - $at - $run;
+            if ($run >= 5 && $run <= 26 && $end <= 40 && self::hangs($strip, $edge, $way, $off, $at, $at + $run)) {
+                $count += $run >= 17 ? 2 : 1;
+            }
+            $at = max($at + $run, $middle);
+        }
+
+        return $count;
+    }
+
+    /** It is one with the stem. */
+    private static function hangs(Strip $strip, int $edge, int $way, int $off, int $top, int $bottom): bool
+    {
+        for ($d = $off - 1; $d >= 0; $d--) {
+            $column = $strip->bareColumns[$edge + $way * $d] ?? '';
+            $ink = strpos(substr($column, max(0, $top - 2), $bottom - $top + 4), "\1");
+            if ($ink === false) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Whether a beam goes from the end of one stem to the end of the next. */
+    public static function joins(Strip $strip, Stem $from, Stem $to): bool
+    {
+        if ($from->up !== $to->up || $to->x - $from->x > 9 * Strip::SPACE) {
+            return false;
+        }
+        [$y0, $y1] = $from->up === true ? [$from->top + 3, $to->top + 3] : [$from->bottom - 4, $to->bottom - 4];
+        for ($i = 1; $i <= 7; $i++) {
+            $column = $strip->bareColumns[(int) ($from->x + $i / 8 * ($to->x - $from->x))] ?? '';
+            if (substr_count(substr($column, max(0, (int) ($y0 + $i / 8 * ($y1 - $y0)) - 5), 11), "\1") < 4) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

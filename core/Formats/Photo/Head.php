@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** The head of a note, in pixels of a strip. */
+final class Head
+{
+    public ?Stem $stem = null;
+
+    /** Set by an accidental that is printed before it. */
+    public ?int $sign = null;
+
+    /** What looked like one is part of something else. */
+    public bool $isNone = false;
+
+    public ?int $finger = null;
+
+    /** Ink goes on above or below at that side, as a stem does. */
+    public bool $tallLeft = false;
+
+    public bool $tallRight = false;
+
+    public function __construct(public readonly float $x, public readonly int $place, public bool $hollow, public readonly float $width, public readonly float $sure) {}
+
+    public function y(): int
+    {
+        return Strip::row($this->place);
+    }
+}

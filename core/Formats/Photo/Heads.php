@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Finds the heads of notes: filled ones by an ellipse that is nearly all ink, hollow ones by a ring around a hole. */
+final class Heads
+{
+    private const LOWEST = -11;
+
+    private const HIGHEST = 19;
+
+    private const FILLED = 0.86;
+
+    /**
+     * @param  int        $from columns before are the clef's, the key's and the time's
+     * @return list<Head> from left to right
+     */
+    public static function of(Strip $strip, int $from): array
+    {
+        $found = [...self::filled($strip, $from), ...HollowHeads::of($strip, $from)];
+        usort($found, static fn (Head $a, Head $b): int => $b->sure <=> $a->sure);
+        $kept = [];
+        foreach ($found as $head) {
+            foreach ($kept as $other) {
+                if (abs($other->x - $head->x) < 13 && abs($other->place - $head->place) <= 1) {
+                    continue 2;
+                }
+            }
+            if (Ledgers::hold($strip, $head)) {
+                $kept[] = $head;
+            }
+        }
+        usort($kept, static fn (Head $a, Head $b): int => $a->x <=> $b->x);
+
+        return $kept;
+    }
+
+    /** @return list<Head> */
+    private static function filled(Strip $strip, int $from): array
+    {
+        $mask = self::mask();
+        $area = array_sum(array_map(static fn (array $row): int => $row[2], $mask));
+        $found = [];
+        for ($place = self::LOWEST; $place <= self::HIGHEST; $place++) {
+            $row = Strip::row($place);
+            foreach ([0, -2, 2] as $shift) {
+                $line = $strip->bareRows[$row + $shift] ?? '';
+                $at = $from;
+                $length = strlen($line);
+                while ($at < $length && ($at += strcspn($line, "\1", $at)) < $length) {
+                    $run = strspn($line, "\1", $at);
+                    if ($run >= 11 && $run <= 40) {
+                        $best = self::best($strip, $row + $shift, $at + 5, $at + $run - 5, $mask);
+                        if ($best[1] >= self::FILLED * $area && $run <= 31) {
+                            $found[] = new Head($best[0], $place, false, 18.0, $best[1] / $area - abs($shift) * 0.01);
+                        }
+                    }
+                    $at += $run;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<array{int, int, int}> $mask
+     * @return array{float, int} where the most ink is, and how much
+     */
+    private static function best(Strip $strip, int $row, int $from, int $to, array $mask): array
+    {
+        $most = 0;
+        $sum = 0;
+        $times = 0;
+        for ($x = $from; $x <= $to; $x++) {
+            $ink = 0;
+            foreach ($mask as [$dy, $dx, $width]) {
+                $ink += Strip::ink($strip->bareRows[$row + $dy] ?? '', $x + $dx, $width);
+            }
+            if ($ink > $most) {
+                [$most, $sum, $times] = [$ink, $x, 1];
+            } elseif ($ink === $most) {
+                $sum += $x;
+                $times++;
+            }
+        }
+
+        return [$times === 0 ? (float) $from : $sum / $times, $most];
+    }
+
+    /** @return list<array{int, int, int}> row, first column and how many, from the middle; leaning as heads do */
+    private static function mask(): array
+    {
+        $mask = [];
+        for ($dy = -6; $dy <= 6; $dy++) {
+            $half = 8.6 * sqrt(1 - ($dy / 6.7) ** 2);
+            $middle = -0.45 * $dy;
+            $left = (int) ceil($middle - $half);
+            $mask[] = [$dy, $left, (int) floor($middle + $half) - $left + 1];
+        }
+
+        return $mask;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** A note, a chord or a rest of a staff while it is read. */
+final class Item
+{
+    /** A quarter note. */
+    public const QUARTER = 48;
+
+    public int $onset = 0;
+
+    /** A beam goes on to the next one. */
+    public bool $beamedOn = false;
+
+    /** A 3 stands above or below it, which may be of a triplet. */
+    public bool $hasThree = false;
+
+    /** It was taken for another length than it looks like. */
+    public bool $changed = false;
+
+    /**
+     * @param list<Head> $heads none for a rest
+     * @param int        $beams likewise
+     */
+    public function __construct(public readonly float $x, public readonly float $pageX, public readonly array $heads, public int $base, public int $dots, public int $beams, public readonly bool $fillsBar = false, public readonly float $sure = 1.0, public readonly ?Stem $stem = null) {}
+
+    public function ticks(): int
+    {
+        return $this->base * (2 ** ($this->dots + 1) - 1) >> $this->dots;
+    }
+
+    public function isRest(): bool
+    {
+        return $this->heads === [];
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Clef;
+
+/** Reads clef, key and time at the left of a staff. */
+final class OpeningReader
+{
+    /** Places of sharps and flats in the treble, in their order; in the bass two lower. */
+    private const SHARPS = [8, 5, 9, 6, 3, 7, 4];
+
+    private const FLATS = [4, 7, 3, 6, 2, 5, 1];
+
+    /** How far the print of a number may be from the table's. */
+    private const LIKE = 0.24;
+
+    /** On a later line, where a note or a rest is likelier. */
+    private const ALIKE = 0.1;
+
+    /**
+     * @param list<Blob> $blobs
+     * @param bool       $first it is of the first line of the page
+     */
+    public static function read(Strip $strip, array $blobs, bool $first): Opening
+    {
+        $left = self::left($strip);
+        $from = $left;
+        while ($from < $left + 60 && self::inkOf($strip, $from, Strip::TOP - 30, 124) === 0) {
+            $from++;
+        }
+        $end = $from + 2 * Strip::SPACE;
+        while ($end < $from + 60 && self::inkOf($strip, $end, Strip::TOP - 30, 124) > 0) {
+            $end++;
+        }
+        $above = 0;
+        $below = 0;
+        for ($x = $from; $x < $end; $x++) {
+            $above += self::inkOf($strip, $x, Strip::TOP - 24, 20);
+            $below += self::inkOf($strip, $x, Strip::BOTTOM + 5, 20);
+        }
+        $clef = $above >= 20 && $below >= 20 ? Clef::Treble : Clef::Bass;
+        [$fifths, $end] = self::key($blobs, $end, $clef);
+        [$time, $end] = self::time($strip, $end, $first ? self::LIKE : self::ALIKE);
+
+        return new Opening($clef, $fifths, $time, $end);
+    }
+
+    /** The column after the line at the left, or where the staff begins. */
+    private static function left(Strip $strip): int
+    {
+        $width = min($strip->width(), 8 * Strip::SPACE);
+        $begins = 0;
+        for ($x = 0; $x < $width; $x++) {
+            $lines = 0;
+            for ($i = 0; $i < 5; $i++) {
+                $lines += str_contains(substr($strip->columns[$x] ?? '', Strip::TOP + $i * Strip::SPACE - 2, 5), "\1") ? 1 : 0;
+            }
+            if ($lines < 4) {
+                $begins = $x + 1;
+            } elseif ($x - $begins >= 10) {
+                break;
+            }
+        }
+        for ($x = max(0, $begins - 2); $x < $width; $x++) {
+            $full = substr_count($strip->columns[$x] ?? '', "\1", Strip::TOP, 65);
+            if ($full < 40) {
+                return $x;
+            }
+        }
+
+        return $x;
+    }
+
+    private static function inkOf(Strip $strip, int $x, int $row, int $rows): int
+    {
+        return substr_count($strip->bareColumns[$x] ?? str_repeat("\0", Strip::HEIGHT), "\1", $row, $rows);
+    }
+
+    /**
+     * @param  list<Blob>      $blobs
+     * @return array{int, int} fifths, and the column after
+     */
+    private static function key(array $blobs, int $end, Clef $clef): array
+    {
+        $fifths = 0;
+        $lower = $clef === Clef::Bass ? 2 : 0;
+        foreach (Accidentals::whole($blobs, $end - 3, $end + 140) as $blob) {
+            if ($blob->left < $end - 3 || $blob->top < Strip::TOP - 3 * Strip::SPACE || $blob->bottom > Strip::BOTTOM + 3 * Strip::SPACE) {
+                continue;
+            }
+            if (BarLineFinder::isDot($blob) && $blob->left < $end + 12) {
+                // The two dots of a bass clef.
+                $end = max($end, $blob->right);
+            }
+            if ($blob->height() < 26 || $blob->height() > 60 || $blob->width() > 30) {
+                continue;
+            }
+            if ($blob->left > $end + 24 || abs($fifths) >= 7) {
+                break;
+            }
+            [$shape, $far] = Shapes::nearest($blob);
+            $place = Signs::place($blob, $shape);
+            $alter = $shape->alter() ?? 0;
+            $expected = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)];
+            if ($alter === 0 || $far > 0.36 || $fifths * $alter < 0 || abs($place - ($expected - $lower)) > 1) {
+                break;
+            }
+            $fifths += $alter;
+            $end = $blob->right;
+        }
+
+        return [$fifths, $end];
+    }
+
+    /** @return array{array{string, string}|null, int} */
+    private static function time(Strip $strip, int $end, float $like): array
+    {
+        for ($x = $end + 1; $x < $end + 44; $x++) {
+            if (self::inkOf($strip, $x, Strip::TOP + 2, 60) >= 3) {
+                break;
+            }
+        }
+        $to = $x;
+        while ($to < $x + 52 && self::inkOf($strip, $to, Strip::TOP + 2, 60) > 0) {
+            $to++;
+        }
+        if ($to - $x < 10 || $to - $x > 48) {
+            return [null, $end];
+        }
+        $halves = [];
+        foreach ([Strip::TOP, Strip::TOP + 2 * Strip::SPACE] as $top) {
+            $runs = [];
+            for ($row = $top + 1; $row < $top + 2 * Strip::SPACE; $row++) {
+                $line = substr($strip->bareRows[$row] ?? '', $x, $to - $x);
+                $at = 0;
+                while (($at += strcspn($line, "\1", $at)) < strlen($line)) {
+                    $run = strspn($line, "\1", $at);
+                    $runs[] = [$row, $x + $at, $x + $at + $run];
+                    $at += $run;
+                }
+            }
+            if ($runs === []) {
+                return [null, $end];
+            }
+            $half = Blobs::made($runs);
+            // A number fills its two spaces; a head with a stem, or a rest, does not.
+            if ($half->height() < 14 || $half->width() < 8 || $half->area < 60) {
+                return [null, $end];
+            }
+            $halves[] = $half->picture();
+        }
+
+        if (max(Numbers::nearest($halves[0])[1], Numbers::nearest($halves[1])[1]) > $like) {
+            return [null, $end];
+        }
+
+        return [[$halves[0], $halves[1]], $to];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Clef;
+
+/** Puts what was read of each line together: one key, one time, bars with their repeats and doubts. */
+final class PageBuilder
+{
+    /** @param non-empty-list<System> $systems */
+    public static function of(array $systems): ReadPhoto
+    {
+        $hands = max(array_map(static fn (System $system): int => count($system->staves), $systems));
+        $clefs = [];
+        for ($i = 0; $i < $hands; $i++) {
+            $clefs[] = self::commonest(array_map(static fn (System $system): string => ($system->staves[$i] ?? $system->staves[0])->opening->clef->value, $systems));
+        }
+        $fifths = (int) self::commonest(array_merge(...array_map(static fn (System $system): array => array_map(static fn (Staff $staff): string => (string) $staff->opening->fifths, $system->staves), $systems)));
+        $time = self::time($systems);
+        $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
+        $bars = [];
+        foreach ($systems as $system) {
+            foreach ($system->bars as $n => [$from, $to, $before, $after]) {
+                $staves = [];
+                $doubts = [];
+                $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
+                $own = $bars === [] ? self::pickup($read, $length) : $length;
+                foreach ($read as $i => $items) {
+                    [$items, $asRead] = Rhythm::settle($items, $own);
+                    if (! $asRead) {
+                        $doubts[] = [$i + 1, 'sum'];
+                    }
+                    $staves[] = $items;
+                }
+                $bars[] = new ReadBar($staves, $before !== null && $before->dotsAfter, $after !== null && $after->dotsBefore, $doubts, $n === 0);
+            }
+        }
+
+        return new ReadPhoto(array_map(Clef::from(...), $clefs), $fifths, $time, $bars);
+    }
+
+    /**
+     * Where every hand that plays plays equally short, the first bar is a pickup.
+     *
+     * @param  list<list<Item>> $staves
+     * @return int the length of the first bar, in ticks
+     */
+    private static function pickup(array $staves, int $length): int
+    {
+        $sums = [];
+        foreach ($staves as $items) {
+            if (count($items) !== 1 || ! $items[0]->fillsBar) {
+                $sums[] = Rhythm::sum($items);
+            }
+        }
+        $sums = array_unique(array_diff($sums, [0]));
+
+        return count($sums) === 1 && min($sums) < $length && 2 * min($sums) <= $length + Item::QUARTER ? min($sums) : $length;
+    }
+
+    /** @param list<string> $values */
+    private static function commonest(array $values): string
+    {
+        $counts = array_count_values($values);
+        arsort($counts);
+
+        return (string) array_key_first($counts);
+    }
+
+    /**
+     * @param  list<System>    $systems
+     * @return array{int, int}
+     */
+    private static function time(array $systems): array
+    {
+        $votes = [];
+        foreach ($systems[0]->staves as $staff) {
+            if ($staff->opening->time !== null) {
+                [$beats, $far] = Numbers::nearest($staff->opening->time[0]);
+                [$unit, $also] = Numbers::nearest($staff->opening->time[1]);
+                $votes["{$beats}/{$unit}"] = ($votes["{$beats}/{$unit}"] ?? 0) + max(0.0, 1 - $far - $also);
+            }
+        }
+        $sums = [];
+        foreach ($systems as $system) {
+            foreach ($system->bars as [$from, $to]) {
+                foreach ($system->staves as $staff) {
+                    $sum = Rhythm::sum(array_values(array_filter($staff->between($from, $to), static fn (Item $item): bool => ! $item->fillsBar)));
+                    $sums[$sum] = ($sums[$sum] ?? 0) + 1;
+                }
+            }
+        }
+        unset($sums[0]);
+        arsort($sums);
+        $all = max(1, array_sum($sums));
+        foreach ([[2, 4], [3, 4], [4, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]] as $i => [$beats, $unit]) {
+            $votes["{$beats}/{$unit}"] = ($votes["{$beats}/{$unit}"] ?? 0) + 1.6 * ($sums[intdiv(4 * Item::QUARTER * $beats, $unit)] ?? 0) / $all - 0.01 * $i;
+        }
+        arsort($votes);
+        [$beats, $unit] = explode('/', (string) array_key_first($votes));
+
+        return [(int) $beats, (int) $unit];
+    }
+}

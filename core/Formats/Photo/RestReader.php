@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Finds the rests of a staff. */
+final readonly class RestReader
+{
+    /** How like a rest a blob is that is nothing else: a head that is seen in it is none. */
+    private const SURE = 0.2;
+
+    private const LIKE = 0.3;
+
+    /** @param list<Blob> $blobs */
+    public function __construct(private Strip $strip, private array $blobs, private int $from) {}
+
+    /** @return list<Blob> what looks like a rest and nothing else */
+    public function sure(): array
+    {
+        return array_values(array_filter($this->blobs, function (Blob $blob): bool {
+            if (! $this->mayBe($blob)) {
+                return false;
+            }
+            [$shape, $far] = Shapes::nearest($blob);
+
+            return $shape->isRest() && $far < self::SURE;
+        }));
+    }
+
+    /**
+     * @param  callable(Blob): bool $isOfOther part of a note or of a bar line
+     * @return list<Item>
+     */
+    public function items(callable $isOfOther): array
+    {
+        $items = [];
+        foreach ($this->blobs as $blob) {
+            if ($blob->left >= $this->from && $blob->y() > Strip::TOP - 4 && $blob->y() < Strip::BOTTOM + 4 && ! $isOfOther($blob)) {
+                $item = $this->block($blob) ?? ($this->mayBe($blob) ? $this->sign($blob) : null);
+                if ($item !== null) {
+                    $items[] = $item;
+                }
+            }
+        }
+
+        return $items;
+    }
+
+    /** A whole rest hangs from the fourth line, a half rest lies on the third. */
+    private function block(Blob $blob): ?Item
+    {
+        $y = $blob->y();
+        if ($blob->width() < 14 || $blob->width() > 38 || $blob->height() < 5 || $blob->height() > 13 || $blob->area < 0.72 * $blob->width() * $blob->height()
+            || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34) {
+            return null;
+        }
+        $whole = $y < Strip::TOP + 24.8;
+
+        return $this->item($blob, ($whole ? 4 : 2) * Item::QUARTER, 0, $whole, 1.0);
+    }
+
+    private function sign(Blob $blob): ?Item
+    {
+        [$shape, $far] = Shapes::nearest($blob);
+        if ($far >= self::LIKE || ! $shape->isRest()) {
+            return null;
+        }
+        $flags = match ($shape) {
+            Shape::EighthRest => 1,
+            Shape::SixteenthRest => 2,
+            default => 0,
+        };
+
+        return $this->item($blob, Item::QUARTER >> $flags, $flags, false, 1 - $far);
+    }
+
+    private function item(Blob $blob, int $base, int $flags, bool $fills, float $sure): Item
+    {
+        return new Item($blob->x(), $this->strip->pageX[(int) $blob->x()] ?? 0.0, [], $base, 0, $flags, $fills, $sure);
+    }
+
+    private function mayBe(Blob $blob): bool
+    {
+        return $blob->left >= $this->from && $blob->y() > Strip::TOP - 4 && $blob->y() < Strip::BOTTOM + 4
+            && $blob->height() >= 20 && $blob->height() <= 56 && $blob->width() >= 8 && $blob->width() <= 30;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** A staff of the page, cut out, with what is known of it so far. */
+final class Staff
+{
+    /** @var list<BarLine> */
+    public array $bars = [];
+
+    /** @var list<Item> */
+    public array $items = [];
+
+    /** @param list<Blob> $blobs */
+    public function __construct(public readonly Strip $strip, public readonly array $blobs, public readonly Opening $opening) {}
+
+    public static function of(Picture $picture, StaffPath $path, bool $first): self
+    {
+        $strip = StripCutter::cut($picture, $path);
+        $blobs = Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
+
+        return new self($strip, $blobs, OpeningReader::read($strip, $blobs, $first));
+    }
+
+    /** @return list<Item> what stands between two places of the picture */
+    public function between(float $from, float $to): array
+    {
+        return array_values(array_filter($this->items, static fn (Item $item): bool => $item->pageX >= $from && $item->pageX < $to));
+    }
+
+    /** Whether a line goes on to the staff below. */
+    public function isJoinedBelow(): bool
+    {
+        foreach (Stems::of($this->strip) as $stem) {
+            if ($stem->top <= Strip::TOP + 10 && $stem->bottom >= Strip::BOTTOM + 3 * Strip::SPACE) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

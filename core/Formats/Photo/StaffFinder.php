@@ -1,0 +1,335 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/**
+ * Finds the staves of a picture: in every band of columns a comb of five dark lines with light between them, linked from
+ * band to band, and drawn smoothly through them.
+ */
+final class StaffFinder
+{
+    /** Columns of a band. */
+    private const BAND = 2 * Decoder::SPACE;
+
+    /** Bands that a staff may be hidden in, by a shadow or by many notes. */
+    private const HIDDEN = 7;
+
+    /** Bands that a staff has at least. */
+    private const SHORTEST = 6;
+
+    /** @return list<StaffPath> from the top of the page */
+    public static function find(Picture $picture): array
+    {
+        $bands = [];
+        for ($x = 0; $x + self::BAND <= $picture->width(); $x += self::BAND) {
+            $bands[] = self::combs(self::profile($picture, $x));
+        }
+        $paths = [];
+        foreach (self::tracks($bands) as $track) {
+            if (count($track) >= self::SHORTEST) {
+                $paths[] = self::smooth($track);
+            }
+        }
+        usort($paths, static fn (StaffPath $a, StaffPath $b): int => $a->middleAt(($a->from + $a->to()) / 2) <=> $b->middleAt(($b->from + $b->to()) / 2));
+
+        return self::whole($paths);
+    }
+
+    /**
+     * How dark each row of a band is against its paper, 0 to 1.
+     *
+     * @return list<float>
+     */
+    private static function profile(Picture $picture, int $x): array
+    {
+        $height = $picture->height;
+        $sums = array_fill(0, $height, 0);
+        for ($i = 1; $i < self::BAND; $i += 4) {
+            $column = $picture->columns[$x + $i] ?? '';
+            for ($y = 0; $y < $height; $y++) {
+                $sums[$y] += ord($column[$y]);
+            }
+        }
+        $block = 3 * Decoder::SPACE;
+        $paper = [];
+        for ($y = 0; $y < $height; $y += $block) {
+            $part = array_slice($sums, $y, $block);
+            sort($part);
+            $paper[] = max(1, $part[(int) (0.85 * (count($part) - 1))]);
+        }
+        $profile = [];
+        $last = count($paper) - 1;
+        for ($y = 0; $y < $height; $y++) {
+            $at = max(0.0, min((float) $last, ($y - $block / 2) / $block));
+            $low = (int) $at;
+            $here = $paper[$low] + ($at - $low) * (($paper[min($last, $low + 1)]) - $paper[$low]);
+            $profile[] = max(0.0, 1 - $sums[$y] / $here);
+        }
+
+        return $profile;
+    }
+
+    /**
+     * @param  list<float>                        $dark
+     * @return list<array{float, float, float}> the middle line, the distance of the lines, and how sure
+     */
+    private static function combs(array $dark): array
+    {
+        $soft = [];
+        $count = count($dark);
+        for ($y = 0; $y < $count; $y++) {
+            $soft[] = (($dark[max(0, $y - 1)] ?? 0.0) + 2 * $dark[$y] + ($dark[min($count - 1, $y + 1)] ?? 0.0)) / 4;
+        }
+        $found = [];
+        $reach = (int) (2.4 * Decoder::SPACE);
+        for ($y = $reach + 8; $y < $count - $reach - 8; $y++) {
+            if ($soft[$y] < 0.05 || $soft[$y] < ($soft[$y - 1] ?? 0) || $soft[$y] <= ($soft[$y + 1] ?? 0)) {
+                continue;
+            }
+            $best = [0.0, 0.0, 0.0];
+            for ($space = 0.82 * Decoder::SPACE; $space <= 1.2 * Decoder::SPACE; $space += 0.25) {
+                $score = self::score($soft, $y, $space);
+                if ($score > $best[2]) {
+                    $best = [(float) $y, $space, $score];
+                }
+            }
+            if ($best[2] > 0.045) {
+                $found[] = self::centred($soft, $best);
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $b[2] <=> $a[2]);
+        $kept = [];
+        foreach ($found as $one) {
+            foreach ($kept as $other) {
+                if (abs($one[0] - $other[0]) < 3.2 * Decoder::SPACE) {
+                    continue 2;
+                }
+            }
+            $kept[] = $one;
+        }
+
+        return $kept;
+    }
+
+    /** @param list<float> $soft */
+    private static function score(array $soft, int $y, float $space): float
+    {
+        $lines = [];
+        $gaps = 0.0;
+        for ($i = -2; $i <= 2; $i++) {
+            $at = (int) round($y + $i * $space);
+            $lines[] = max($soft[$at] ?? 0.0, 0.9 * ($soft[$at - 1] ?? 0.0), 0.9 * ($soft[$at + 1] ?? 0.0));
+        }
+        for ($i = -2; $i < 2; $i++) {
+            $gaps += $soft[(int) round($y + ($i + 0.5) * $space)] ?? 0.0;
+        }
+        // Five lines are as faint as each other; a beam or a row of letters is one dark one among light ones.
+        $weakest = min($lines);
+        $mean = (array_sum($lines) - max($lines)) / 4;
+        $outside = (($soft[(int) round($y - 3 * $space)] ?? 0.0) + ($soft[(int) round($y + 3 * $space)] ?? 0.0)) / 2;
+
+        return 0.5 * $weakest + 0.5 * $mean - 0.8 * $gaps / 4 - 0.15 * $outside;
+    }
+
+    /**
+     * @param  list<float>                  $soft
+     * @param  array{float, float, float} $comb
+     * @return array{float, float, float}
+     */
+    private static function centred(array $soft, array $comb): array
+    {
+        [$y, $space, $score] = $comb;
+        [$n, $sum, $first, $squares, $cross] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        for ($i = -2; $i <= 2; $i++) {
+            $at = (int) round($y + $i * $space);
+            [$weight, $moment] = [0.0, 0.0];
+            for ($d = -3; $d <= 3; $d++) {
+                $value = max(0.0, ($soft[$at + $d] ?? 0.0) - 0.02) ** 2;
+                $weight += $value;
+                $moment += $value * ($at + $d);
+            }
+            if ($weight > 0) {
+                $place = $moment / $weight;
+                $n++;
+                $sum += $place;
+                $first += $i;
+                $squares += $i * $i;
+                $cross += $i * $place;
+            }
+        }
+        $under = $n * $squares - $first * $first;
+        if ($n < 4 || $under <= 0) {
+            return $comb;
+        }
+        $slope = ($n * $cross - $first * $sum) / $under;
+
+        return [($sum - $slope * $first) / $n, $slope, $score];
+    }
+
+    /**
+     * @param  list<list<array{float, float, float}>>     $bands
+     * @return list<array<int, array{float, float, float}>> by band
+     */
+    private static function tracks(array $bands): array
+    {
+        $seeds = [];
+        foreach ($bands as $band => $combs) {
+            foreach ($combs as $i => [, , $score]) {
+                $seeds[] = [$score, $band, $i];
+            }
+        }
+        usort($seeds, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $used = [];
+        $tracks = [];
+        foreach ($seeds as [, $band, $i]) {
+            if (isset($used[$band][$i])) {
+                continue;
+            }
+            $track = [$band => $bands[$band][$i] ?? [0.0, 0.0, 0.0]];
+            $used[$band][$i] = true;
+            foreach ([1, -1] as $way) {
+                self::follow($bands, $track, $used, $band, $way);
+            }
+            ksort($track);
+            $tracks[] = $track;
+        }
+
+        return $tracks;
+    }
+
+    /**
+     * @param list<list<array{float, float, float}>>  $bands
+     * @param array<int, array{float, float, float}> $track
+     * @param array<int, array<int, true>>             $used
+     */
+    private static function follow(array $bands, array &$track, array &$used, int $from, int $way): void
+    {
+        [$y, $space] = $track[$from] ?? [0.0, 0.0];
+        $slope = self::slopeAt($track, $from, $way);
+        $last = $from;
+        for ($band = $from + $way; isset($bands[$band]) && abs($band - $last) <= self::HIDDEN; $band += $way) {
+            $expected = $y + $slope * ($band - $last) * $way;
+            $best = null;
+            $nearest = 0.3 * Decoder::SPACE + 0.6 * abs($band - $last - $way);
+            foreach ($bands[$band] as $i => [$at, $distance]) {
+                if (! isset($used[$band][$i]) && abs($at - $expected) < $nearest && abs($distance - $space) < 0.07 * $space) {
+                    $nearest = abs($at - $expected);
+                    $best = $i;
+                }
+            }
+            if ($best === null) {
+                continue;
+            }
+            $track[$band] = $bands[$band][$best];
+            $used[$band][$best] = true;
+            [$y, $distance] = $track[$band];
+            $space += 0.3 * ($distance - $space);
+            $last = $band;
+            $slope = self::slopeAt($track, $band, $way);
+        }
+    }
+
+    /** @param array<int, array{float, float, float}> $track how much it falls from a band to the next that way */
+    private static function slopeAt(array $track, int $band, int $way): float
+    {
+        for ($back = 8; $back >= 1; $back--) {
+            if (isset($track[$band - $way * $back])) {
+                return ($track[$band][0] - $track[$band - $way * $back][0]) / $back * ($back < 3 ? 0.7 : 1.0);
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** @param non-empty-array<int, array{float, float, float}> $track */
+    private static function smooth(array $track): StaffPath
+    {
+        $first = (int) array_key_first($track);
+        $last = (int) array_key_last($track);
+        $points = array_map(
+            static fn (int $x): array => self::local($track, ($x + 4.0 - self::BAND / 2) / self::BAND),
+            range($first * self::BAND, ($last + 1) * self::BAND - 8, 8),
+        );
+        $middle = array_column($points, 0);
+        $space = array_column($points, 1);
+
+        return new StaffPath($first * self::BAND, self::drawn($middle), self::drawn($space));
+    }
+
+    /**
+     * @param  non-empty-list<float> $points one every eight columns
+     * @return non-empty-list<float> one every column
+     */
+    private static function drawn(array $points): array
+    {
+        $drawn = [];
+        foreach ($points as $i => $point) {
+            $next = $points[$i + 1] ?? 2 * $point - ($points[$i - 1] ?? $point);
+            for ($k = 0; $k < 8; $k++) {
+                $drawn[] = $point + $k / 8 * ($next - $point);
+            }
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * A line through the bands around, the near ones counting more.
+     *
+     * @param  array<int, array{float, float, float}> $track
+     * @return array{float, float}
+     */
+    private static function local(array $track, float $at): array
+    {
+        for ($reach = 5.0; $reach < 400; $reach *= 2) {
+            [$n, $x1, $x2, $y1, $xy, $s1, $seen] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0];
+            for ($band = (int) ($at - $reach); $band <= $at + $reach; $band++) {
+                $point = $track[$band] ?? null;
+                $d = $band - $at;
+                $weight = (1 - abs($d) / ($reach + 0.01)) * ($point[2] ?? 0.0);
+                if ($point !== null && $weight > 0) {
+                    $n += $weight;
+                    $x1 += $weight * $d;
+                    $x2 += $weight * $d * $d;
+                    $y1 += $weight * $point[0];
+                    $xy += $weight * $d * $point[0];
+                    $s1 += $weight * $point[1];
+                    $seen++;
+                }
+            }
+            $under = $n * $x2 - $x1 * $x1;
+            if ($seen >= 4 && $under > 1e-9) {
+                return [($y1 * $x2 - $x1 * $xy) / $under, $s1 / $n];
+            }
+        }
+        $only = $track[(int) array_key_first($track)] ?? [0.0, 0.0, 0.0];
+
+        return [$only[0], $only[1]];
+    }
+
+    /**
+     * What stands on another is a mirage of it, shifted by a line; the longer one is the staff.
+     *
+     * @param  list<StaffPath> $paths
+     * @return list<StaffPath>
+     */
+    private static function whole(array $paths): array
+    {
+        $kept = [];
+        foreach ($paths as $i => $path) {
+            foreach ($paths as $j => $other) {
+                $x = (max($path->from, $other->from) + min($path->to(), $other->to())) / 2;
+                $overlap = min($path->to(), $other->to()) - max($path->from, $other->from);
+                if ($i !== $j && $overlap > 0 && abs($path->middleAt($x) - $other->middleAt($x)) < 4.2 * $path->spaceAt($x)
+                    && (count($path->middle) < count($other->middle) || (count($path->middle) === count($other->middle) && $i > $j))) {
+                    continue 2;
+                }
+            }
+            $kept[] = $path;
+        }
+
+        return $kept;
+    }
+}

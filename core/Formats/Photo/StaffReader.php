@@ -1,0 +1,250 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Reads what stands on a staff: notes with their stems, beams, dots, accidentals and fingers, and rests. */
+final class StaffReader
+{
+    /** @var list<Head> */
+    private array $heads = [];
+
+    /** @var list<Stem> */
+    private array $stems = [];
+
+    /** @var list<Item> */
+    private array $items = [];
+
+    /** @var list<Blob> */
+    private array $blobs;
+
+    /** @var list<Blob> what looks like a rest and nothing else */
+    private array $rests;
+
+    private readonly RestReader $restReader;
+
+    /**
+     * @param list<Blob>    $blobs
+     * @param list<BarLine> $bars
+     */
+    private function __construct(private readonly Strip $strip, array $blobs, private readonly array $bars, private readonly Opening $opening)
+    {
+        $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
+        $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
+        $this->rests = $this->restReader->sure();
+    }
+
+    /**
+     * @param  list<Blob>    $blobs
+     * @param  list<BarLine> $bars
+     * @param  int           $top    rows above are of the staff that stands there
+     * @param  int           $bottom likewise below
+     * @return list<Item>    from left to right
+     */
+    public static function read(Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom): array
+    {
+        $reader = new self($strip, $blobs, $bars, $opening);
+        $reader->notes();
+        array_push($reader->items, ...$reader->restReader->items(fn (Blob $blob): bool => $reader->isBar($blob->x()) || $reader->isOfNote($blob)));
+        usort($reader->items, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
+        foreach ($reader->items as $i => $item) {
+            $next = $reader->items[$i + 1]->stem ?? null;
+            $item->beamedOn = $item->beams > 0 && $item->stem !== null && $next !== null && BeamCounter::joins($strip, $item->stem, $next);
+        }
+        (new DotReader($reader->blobs, $bars))->give($reader->items);
+        (new AccidentalReader($strip, $reader->blobs, $opening->end))->give($reader->heads);
+        (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
+
+        return $reader->items;
+    }
+
+    private function notes(): void
+    {
+        $heads = array_values(array_filter(Heads::of($this->strip, $this->opening->end), fn (Head $head): bool => ! $this->isOfRest($head) && ! ($head->hollow && $this->endsInDot($head))));
+        foreach (Stems::of($this->strip) as $stem) {
+            if (! $this->isBar($stem->x) && $stem->x > $this->opening->end) {
+                $this->stems[] = $stem;
+            }
+        }
+        foreach ($heads as $head) {
+            $this->attach($head);
+        }
+        foreach ($this->stems as $stem) {
+            $this->settle($stem);
+        }
+        foreach ($heads as $head) {
+            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < 22 || $head->tallLeft || $head->tallRight || $this->isNearBar($head) || $this->isOnStem($head)))) {
+                continue;
+            }
+            $this->heads[] = $head;
+            if ($head->stem === null) {
+                $this->add([$head], 4 * Item::QUARTER, 0, null);
+            }
+        }
+        foreach ($this->stems as $stem) {
+            $heads = array_values(array_filter($stem->heads, fn (Head $head): bool => in_array($head, $this->heads, true)));
+            if ($heads !== []) {
+                $hollow = count(array_filter($heads, static fn (Head $head): bool => $head->hollow));
+                $stem->beams = BeamCounter::count($this->strip, $stem);
+                $half = 2 * $hollow > count($heads);
+                $beams = $half ? 0 : $stem->beams;
+                $this->add($heads, $half ? 2 * Item::QUARTER : Item::QUARTER >> $beams, $beams, $stem);
+            }
+        }
+    }
+
+    private function isBar(float $x): bool
+    {
+        foreach ($this->bars as $bar) {
+            $around = $bar->thick > 0 ? 12 : 4;
+            if ($x >= $bar->left - $around && $x <= $bar->right + $around) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Between the strokes and the dots of a repeat there is no whole note. */
+    private function isNearBar(Head $head): bool
+    {
+        foreach ($this->bars as $bar) {
+            if ($head->x > $bar->left - 14 && $head->x < $bar->right + 14) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A dot is no side of a ring. */
+    private function endsInDot(Head $head): bool
+    {
+        foreach ($this->blobs as $blob) {
+            if ($blob->left > $head->x && $blob->left < $head->x + $head->width / 2 && abs($blob->y() - $head->y()) < 7 && max($blob->width(), $blob->height()) <= 10 && BarLineFinder::isDot($blob)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** What thickens in a rest is no head. */
+    private function isOfRest(Head $head): bool
+    {
+        foreach ($this->rests as $blob) {
+            if ($head->x > $blob->left - 4 && $head->x < $blob->right + 4 && $head->y() > $blob->top - 4 && $head->y() < $blob->bottom + 4) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** No stem goes through a whole note. */
+    private function isOnStem(Head $head): bool
+    {
+        foreach ($this->stems as $stem) {
+            if ($stem->heads !== [] && abs($stem->x - $head->x) < $head->width / 2 && $stem->top - 4 < $head->y() && $stem->bottom + 4 > $head->y()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function attach(Head $head): void
+    {
+        $best = null;
+        $nearest = 99.0;
+        foreach ($this->stems as $stem) {
+            $side = $stem->x - $head->x;
+            $far = abs(abs($side) - $head->width / 2);
+            // To the right it goes up, to the left down.
+            $ends = $side > 0 ? $head->y() - $stem->top : $stem->bottom - $head->y();
+            if (abs($side) >= 4 && abs($side) <= $head->width / 2 + 5 && $head->y() >= $stem->top - 9 && $head->y() <= $stem->bottom + 9 && $ends >= 24 && $far < $nearest && ! ($side > 0 ? $head->tallLeft : $head->tallRight)) {
+                $nearest = $far;
+                $best = $stem;
+            }
+        }
+        $head->stem = $best;
+        if ($best !== null) {
+            $best->heads[] = $head;
+        }
+    }
+
+    /** A stem goes one way; what hangs at its other end, or is only touched by it, is not its own. */
+    private function settle(Stem $stem): void
+    {
+        if ($stem->heads === []) {
+            return;
+        }
+        // In a flag or between a stem and a dot there may be a hole; a chord is filled or hollow as one.
+        $filled = array_filter($stem->heads, static fn (Head $head): bool => ! $head->hollow) !== [];
+        $up = 0.0;
+        foreach ($stem->heads as $head) {
+            $up += ! $filled || ! $head->hollow ? ($stem->x > $head->x ? 1 : -1) * $head->sure : 0.0;
+        }
+        $stem->up = $up > 0;
+        $kept = [];
+        foreach ($stem->heads as $head) {
+            if ($filled && $head->hollow) {
+                $head->isNone = true;
+            } elseif (($stem->x > $head->x) === $stem->up || count($stem->heads) > 1 && $this->isSecond($stem, $head)) {
+                $kept[] = $head;
+            } else {
+                $head->stem = null;
+            }
+        }
+        $stem->heads = $kept;
+    }
+
+    /** On the wrong side of the stem, a step from one on the right side. */
+    private function isSecond(Stem $stem, Head $head): bool
+    {
+        foreach ($stem->heads as $other) {
+            if ($other->hollow === $head->hollow && abs($other->place - $head->place) === 1 && ($stem->x > $other->x) === $stem->up) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param non-empty-list<Head> $heads */
+    private function add(array $heads, int $base, int $beams, ?Stem $stem): void
+    {
+        usort($heads, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
+        // A chord without stems is one.
+        foreach ($this->items as $i => $item) {
+            if ($stem === null && $item->stem === null && abs($item->x - $heads[0]->x) < 10) {
+                $all = [...$item->heads, ...$heads];
+                usort($all, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
+                $this->items[$i] = new Item($item->x, $item->pageX, $all, $base, 0, 0);
+
+                return;
+            }
+        }
+        $x = array_sum(array_map(static fn (Head $head): float => $head->x, $heads)) / count($heads);
+        $sure = min(array_map(static fn (Head $head): float => $head->sure, $heads));
+        $this->items[] = new Item($x, $this->strip->pageX[(int) $x] ?? 0.0, $heads, $base, 0, $beams, false, $sure, $stem);
+    }
+
+    private function isOfNote(Blob $blob): bool
+    {
+        foreach ($this->heads as $head) {
+            if ($head->x > $blob->left - 3 && $head->x < $blob->right + 3 && $head->y() > $blob->top - 6 && $head->y() < $blob->bottom + 6) {
+                return true;
+            }
+        }
+        foreach ($this->stems as $stem) {
+            if ($stem->heads !== [] && $stem->x > $blob->left - 2 && $stem->x < $blob->right + 2 && $stem->top < $blob->bottom && $stem->bottom > $blob->top) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** A line of the page: one staff, or the two of a grand staff, with its bars. */
+final class System
+{
+    /** @var list<array{float, float, BarLine|null, BarLine|null}> from and to in the picture, and the lines there */
+    public array $bars = [];
+
+    /** @param non-empty-list<Staff> $staves */
+    public function __construct(public readonly array $staves)
+    {
+        $this->findBars();
+    }
+
+    /**
+     * @param  non-empty-list<Staff> $staves from the top
+     * @return non-empty-list<self>
+     */
+    public static function of(array $staves): array
+    {
+        $systems = [];
+        foreach (self::pairs($staves) as $pair) {
+            $systems[] = new self($pair);
+        }
+
+        return $systems;
+    }
+
+    /**
+     * @param  non-empty-list<Staff>                 $staves
+     * @return non-empty-list<non-empty-list<Staff>>
+     */
+    private static function pairs(array $staves): array
+    {
+        $joined = 0;
+        for ($i = 0; $i + 1 < count($staves); $i += 2) {
+            $joined += $staves[$i]->isJoinedBelow() ? 1 : 0;
+        }
+        if (count($staves) % 2 === 1 || 2 * $joined < intdiv(count($staves), 2)) {
+            return array_map(static fn (Staff $staff): array => [$staff], $staves);
+        }
+
+        return array_chunk($staves, 2);
+    }
+
+    private function findBars(): void
+    {
+        $lines = [];
+        foreach ($this->lines() as [$upper, $lower]) {
+            $at = $this->staves[0]->strip->pageX[(int) $upper->x()] ?? 0.0;
+            $lines[] = [$at, $upper, $lower];
+        }
+        foreach ($this->staves as $i => $staff) {
+            $staff->bars = array_values(array_filter(array_map(static fn (array $line): ?BarLine => $line[1 + $i], $lines)));
+        }
+        $first = $this->staves[0];
+        $from = $first->strip->pageX[min($first->opening->end, $first->strip->width() - 1)] ?? 0.0;
+        $before = null;
+        foreach ($lines as [$at, $bar, $other]) {
+            $line = $other === null ? $bar : new BarLine($bar->left, $bar->right, max($bar->thick, $other->thick), $bar->dotsBefore || $other->dotsBefore, $bar->dotsAfter || $other->dotsAfter);
+            // A repeat that begins at the left of a line stands right after the opening.
+            if ($at - $from < 3 * Strip::SPACE) {
+                $before = $line;
+            } else {
+                $this->bars[] = [$from, $at, $before, $line];
+                $before = $line;
+            }
+            $from = $at;
+        }
+        $this->closeLast($from, $before);
+    }
+
+    /**
+     * What is a line in both staves at one place.
+     *
+     * @return list<array{BarLine, BarLine|null}>
+     */
+    private function lines(): array
+    {
+        $strokes = [];
+        foreach ($this->staves as $i => $staff) {
+            $strokes[] = array_values(array_filter(
+                BarLineFinder::strokes($staff->strip, $i === 1, $i === 0 && isset($this->staves[1])),
+                static fn (array $stroke): bool => $stroke[1] > $staff->opening->end,
+            ));
+        }
+        $upper = [];
+        $lower = [];
+        foreach ($strokes[0] as $stroke) {
+            $stem = BarLineFinder::isStem($this->staves[0]->strip, $stroke[0], $stroke[1]);
+            if (! isset($this->staves[1])) {
+                if (! $stem) {
+                    $upper[] = $stroke;
+                }
+
+                continue;
+            }
+            $at = $this->staves[0]->strip->pageX[$stroke[0]] ?? 0.0;
+            foreach ($strokes[1] as $i => $other) {
+                if (abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at) < 12 && ! ($stem && BarLineFinder::isStem($this->staves[1]->strip, $other[0], $other[1]))) {
+                    $upper[] = $stroke;
+                    $lower[] = $other;
+                    unset($strokes[1][$i]);
+                    break;
+                }
+            }
+        }
+        $first = BarLineFinder::joined($upper, $this->staves[0]->blobs);
+        if (! isset($this->staves[1])) {
+            return array_map(static fn (BarLine $line): array => [$line, null], $first);
+        }
+        $second = BarLineFinder::joined($lower, $this->staves[1]->blobs);
+        $pairs = [];
+        foreach ($first as $line) {
+            $at = $this->staves[0]->strip->pageX[(int) $line->x()] ?? 0.0;
+            foreach ($second as $other) {
+                if (abs(($this->staves[1]->strip->pageX[(int) $other->x()] ?? 0.0) - $at) < 20) {
+                    $pairs[] = [$line, $other];
+                    break;
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** What stands after the last line that was seen is a bar whose line was not. */
+    private function closeLast(float $from, ?BarLine $before): void
+    {
+        $end = min(array_map(static fn (Staff $staff): float => (float) $staff->strip->path->to(), $this->staves));
+        if ($this->bars === [] || $end - $from > 9 * Strip::SPACE) {
+            $this->bars[] = [$from, $end + 2 * Strip::SPACE, $before, null];
+        }
+    }
+
+    public function read(): void
+    {
+        $both = count($this->staves) === 2;
+        foreach ($this->staves as $i => $staff) {
+            [$top, $bottom] = [0, Strip::HEIGHT];
+            if ($both) {
+                $other = $this->staves[1 - $i]->strip->path;
+                $own = $staff->strip->path;
+                $x = ($own->from + $own->to()) / 2;
+                $gap = abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE;
+                if ($i === 0) {
+                    $bottom = (int) (Strip::BOTTOM + $gap / 2);
+                } else {
+                    $top = (int) (Strip::TOP - $gap / 2);
+                }
+            }
+            $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom);
+        }
+    }
+}

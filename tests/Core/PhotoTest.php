@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Photo\BadPhoto;
+use Nasturtium\Core\Formats\Photo\Blob;
+use Nasturtium\Core\Formats\Photo\Blobs;
+use Nasturtium\Core\Formats\Photo\Decoder;
+use Nasturtium\Core\Formats\Photo\Head;
+use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\Orientation;
+use Nasturtium\Core\Formats\Photo\PhotoDocument;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Photo\ReadBar;
+use Nasturtium\Core\Formats\Photo\ReadPhoto;
+use Nasturtium\Core\Formats\Photo\Rhythm;
+use Nasturtium\Core\Formats\Photo\StaffFinder;
+use Nasturtium\Core\Formats\Photo\Stem;
+use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Score\Clef;
+
+/*
+ * A page from a photo: what is computed from what was seen. Whole pages are read in tests/Outside.
+ */
+
+/** Signs of a bar from letters as the shorthand's, a dot behind: `q`, `h.`, `v` with a beam, `rq` for a rest, `rw` for a bar of rest. */
+function seen(string $signs): array
+{
+    $items = [];
+    foreach (explode(' ', $signs) as $x => $sign) {
+        $rest = $sign[0] === 'r';
+        $sign = ltrim($sign, 'r');
+        $beams = ['v' => 1, 'x' => 2][$sign[0]] ?? 0;
+        $base = ['w' => 192, 'h' => 96, 'q' => 48, 'v' => 24, 'x' => 12][$sign[0]];
+        $heads = $rest ? [] : [new Head(30.0 * $x, 4, in_array($sign[0], ['w', 'h'], true), 18.0, 0.95)];
+        $stem = $rest || $sign[0] === 'w' ? null : new Stem(30.0 * $x + 9, 60, 120, 2);
+        $items[] = new Item(30.0 * $x, 30.0 * $x, $heads, $base, substr_count($sign, '.'), $beams, $rest && $sign === 'w', 0.95, $stem);
+    }
+
+    return $items;
+}
+
+/** @return list<int> the lengths in ticks */
+function lengths(array $items): array
+{
+    return array_map(static fn (Item $item): int => $item->ticks(), $items);
+}
+
+/** A picture with staves: the rows of their top lines, the distance of lines, and how far they fall to the right. */
+function staves_drawn(array $tops, int $space, float $fall = 0.0, int $width = 900): string
+{
+    $image = imagecreatetruecolor($width, max([...$tops, 0]) + 8 * $space + 200);
+    imagefill($image, 0, 0, 0xFAF6EA);
+    foreach ($tops as $top) {
+        for ($line = 0; $line < 5; $line++) {
+            $y = $top + $line * $space;
+            imagefilledpolygon($image, [60, $y, $width - 60, (int) ($y + $fall), $width - 60, (int) ($y + $fall) + 1, 60, $y + 1], 0x202020);
+        }
+    }
+    ob_start();
+    imagepng($image);
+
+    return (string) ob_get_clean();
+}
+
+test('a bar that comes to its length stays as it was read', function (string $signs, array $ticks): void {
+    [$items, $asRead] = Rhythm::settle(seen($signs), 192);
+    expect($asRead)->toBeTrue()->and(lengths($items))->toBe($ticks);
+})->with([
+    'four quarters' => ['q q q q', [48, 48, 48, 48]],
+    'a dotted half and a quarter' => ['h. q', [144, 48]],
+    'dotted rhythm under a beam' => ['v. x q h', [36, 12, 48, 96]],
+    'a rest in it' => ['h rq q', [96, 48, 48]],
+    'a whole rest' => ['rw', [192]],
+]);
+
+test('a whole rest is as long as its bar', function (): void {
+    [$items, $asRead] = Rhythm::settle(seen('rw'), 144);
+    expect($asRead)->toBeTrue()->and(lengths($items))->toBe([144]);
+});
+
+test('one that does not is mended by the least doubtful change, and is in doubt', function (string $signs, int $length, array $ticks): void {
+    [$items, $asRead] = Rhythm::settle(seen($signs), $length);
+    expect($asRead)->toBeFalse()->and(lengths($items))->toBe($ticks);
+})->with([
+    'a dot that was dust' => ['h. h', 192, [96, 96]],
+    'a dot that was not seen' => ['h q', 192, [144, 48]],
+    'a beam that was not seen' => ['v q h', 144, [24, 24, 96]],
+    'a beam too few' => ['v. v h', 144, [36, 12, 96]],
+    'nothing helps: it is left as it is' => ['q', 192, [48]],
+]);
+
+test('onsets follow one another', function (): void {
+    [$items] = Rhythm::settle(seen('v v q h'), 192);
+    expect(array_map(static fn (Item $item): int => $item->onset, $items))->toBe([0, 24, 48, 96]);
+});
+
+test('three under a beam with a 3 are a triplet where the bar has just that much too much', function (bool $three, bool $beamed, array $ticks): void {
+    $items = seen('v v v q h');
+    $items[0]->beamedOn = $items[1]->beamedOn = $beamed;
+    $items[1]->hasThree = $three;
+    [$settled] = Rhythm::settle($items, 192);
+    expect(lengths($settled))->toBe($ticks);
+})->with([
+    'with its number' => [true, true, [16, 16, 16, 48, 96]],
+    'without' => [false, true, [24, 24, 24, 24, 96]],
+    'not under one beam' => [true, false, [24, 24, 24, 24, 96]],
+]);
+
+test('an accidental holds to the bar line on its own place, else the key says', function (): void {
+    $items = seen('q q q q');
+    $places = [4, 4, 11, 0];
+    foreach ($items as $i => $item) {
+        $items[$i] = new Item($item->x, $item->pageX, [new Head($item->x, $places[$i], false, 18.0, 0.95)], 48, 0, 0);
+    }
+    [$first] = $items[0]->heads;
+    $first->sign = 0;
+    $read = new ReadPhoto([Clef::Treble], -2, [4, 4], []);
+    $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches($items, 0));
+    // B natural, still natural, B flat an octave up by the key, and E flat.
+    expect($names)->toBe(['B4', 'B4', 'Bb5', 'Eb4'])
+        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches([$items[3]], 0)[0][0]->name())->toBe('G2');
+});
+
+test('what was read is a document, and a piece as if typed', function (): void {
+    [$right] = Rhythm::settle(seen('q q h'), 192);
+    [$left] = Rhythm::settle(seen('rw'), 192);
+    [$head] = $right[0]->heads;
+    $head->finger = 3;
+    $read = new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [new ReadBar([$right, $left], false, true, [[2, 'sum']], true)]);
+    $document = PhotoDocument::of($read);
+    expect($document['clefs'])->toBe(['G', 'F'])
+        ->and($document['repeats'])->toBe([[1, 'end']])
+        ->and($document['notes'][0])->toBe(['staff' => 1, 'bar' => 1, 'onset' => 0, 'dur' => 1, 'midi' => 71, 'finger' => 3])
+        ->and($document['rests'])->toBe([['staff' => 2, 'bar' => 1, 'onset' => 0, 'dur' => 4]])
+        ->and($document['doubts'])->toBe([['bar' => 1, 'staff' => 2, 'why' => 'sum']]);
+    $piece = PhotoPiece::of($read);
+    expect($piece->measures)->toHaveCount(1)->and($piece->measures[0]->repeatEnd)->toBeTrue();
+});
+
+test('staves are found from the top, straight or aslant', function (float $fall): void {
+    $picture = Decoder::read(staves_drawn([100, 260], 14, $fall));
+    $paths = StaffFinder::find($picture);
+    expect($paths)->toHaveCount(2);
+    foreach ($paths as $i => $path) {
+        $x = 450 * $picture->scale;
+        expect(abs($path->middleAt($x) / $picture->scale - ([100, 260][$i] + 28 + $fall * 0.5)))->toBeLessThan(1.5)
+            ->and(abs($path->spaceAt($x) - Decoder::SPACE))->toBeLessThan(0.6);
+    }
+})->with(['straight' => [0.0], 'falling by three degrees' => [40.0], 'rising' => [-25.0]]);
+
+test('what cannot be read says why, and what to do', function (string $bytes, string $said): void {
+    expect(static fn () => PhotoReader::read($bytes))->toThrow(BadPhoto::class, $said);
+})->with([
+    'no picture' => ['no picture', 'no picture that can be opened'],
+    'half a picture' => [substr(staves_drawn([100], 14), 0, 40), 'no picture that can be opened'],
+    // Dimensions are asked before anything is unpacked.
+    'a picture that would fill the memory' => [substr_replace(staves_drawn([100], 14), pack('NN', 30_000, 30_000), 16, 8), '30000 by 30000'],
+    'no staves' => [staves_drawn([], 14), 'No staves'],
+]);
+
+test('a camera says how it was held', function (int $value, int $degrees): void {
+    $tags = "II*\0".pack('V', 8).pack('v', 1).pack('vvVvv', 0x0112, 3, 1, $value, 0);
+    expect(Orientation::degrees("\xFF\xD8\xFF\xE1\0\x20Exif\0\0{$tags}"))->toBe($degrees);
+})->with([[1, 0], [3, 180], [6, 90], [8, 270], [9, 0]]);
+
+test('a file that says nothing of it, or breaks off, is upright', function (string $bytes): void {
+    expect(Orientation::degrees($bytes))->toBe(0);
+})->with([["\xFF\xD8\xFF\xE0"], ["\xFF\xD8\xFF\xE1\0\x20Exif\0\0II*\0"], ['no picture']]);
+
+test('ink that hangs together is one, and a cut along a line is glued', function (): void {
+    $rows = array_fill(0, Strip::HEIGHT, str_repeat("\0", 40));
+    foreach ([...range(86, 94), ...range(99, 107)] as $row) {
+        $rows[$row] = substr_replace($rows[$row], str_repeat("\1", 6), 10, 6);
+    }
+    $blobs = Blobs::of($rows);
+    expect($blobs)->toHaveCount(2)
+        ->and(Blobs::glued($blobs, 2))->toHaveCount(1)
+        // The same gap between two lines is none of a line.
+        ->and(Blobs::glued(array_map(static fn (Blob $blob): Blob => Blobs::made(array_map(static fn (array $run): array => [$run[0] + 8, $run[1], $run[2]], $blob->runs)), $blobs), 2))->toHaveCount(2);
+});
