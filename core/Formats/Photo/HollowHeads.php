@@ -24,6 +24,9 @@ final class HollowHeads
                 if (preg_match_all('/(?<=\x01)\x00{2,20}(?=\x01)/', $line, $holes, PREG_OFFSET_CAPTURE) === false) {
                     continue;
                 }
+                if ($shift === 0 && $place % 2 === 0) {
+                    array_push($found, ...self::halved($strip, $from, $row, $place));
+                }
                 foreach ($holes[0] as [$hole, $at]) {
                     $head = self::ring($columns, $rows, $from + $at + (strlen($hole) - 1) / 2, $row + $shift, $place, abs($shift));
                     if ($head !== null) {
@@ -34,6 +37,52 @@ final class HollowHeads
         }
 
         return $found;
+    }
+
+    /**
+     * A thick line halves a slanted hole: paper above it to the right, and below it to the left.
+     *
+     * @return list<Head>
+     */
+    private static function halved(Strip $strip, int $from, int $row, int $place): array
+    {
+        $found = [];
+        $lower = self::holes($strip->rows[$row + 5] ?? '', $from);
+        foreach (self::holes($strip->rows[$row - 5] ?? '', $from) as [$upFrom, $upTo]) {
+            foreach ($lower as [$downFrom, $downTo]) {
+                $aslant = ($upFrom + $upTo - $downFrom - $downTo) / 2;
+                if ($aslant < 2.5 || $aslant > 13) {
+                    continue;
+                }
+                $right = self::edge($strip->rows[$row - 5] ?? '', $upTo, 1);
+                $left = self::edge($strip->rows[$row + 5] ?? '', $downFrom, -1);
+                $up = $strip->columns[intdiv($upFrom + $upTo, 2)] ?? '';
+                $down = $strip->columns[intdiv($downFrom + $downTo, 2)] ?? '';
+                // Closed above and below, and inked where the ring is thick.
+                $closed = str_contains(substr($up, max(0, $row - 11), 6), "\1") && str_contains(substr($down, $row + 6, 6), "\1")
+                    && Strip::ink($strip->rows[$row - 5] ?? '', $downFrom, 5) >= 3 && Strip::ink($strip->rows[$row + 5] ?? '', $upTo - 4, 5) >= 3;
+                if ($left !== null && $right !== null && $closed && $right - $left >= 15 && $right - $left <= 30) {
+                    $head = new Head(($left + $right) / 2, $place, true, $right - $left + 1, 0.985);
+                    $head->tallLeft = self::run($strip->bareColumns[$left + 1] ?? '', $row + 5) > 26;
+                    $head->tallRight = self::run($strip->bareColumns[$right - 1] ?? '', $row - 5) > 26;
+                    $found[] = $head;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<array{int, int}> first and last column of paper between ink */
+    private static function holes(string $row, int $from): array
+    {
+        $holes = [];
+        preg_match_all('/(?<=\x01)\x00{3,14}(?=\x01)/', substr($row, $from), $found, PREG_OFFSET_CAPTURE);
+        foreach ($found[0] as [$hole, $at]) {
+            $holes[] = [$from + $at, $from + $at + strlen($hole) - 1];
+        }
+
+        return $holes;
     }
 
     /**
