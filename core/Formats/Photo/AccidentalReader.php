@@ -12,6 +12,10 @@ final readonly class AccidentalReader
     /** Where it was cut out of what it hangs together with. */
     private const ALIKE = 0.24;
 
+    private const CERTAIN = 0.22;
+
+    private const PERHAPS = 0.31;
+
     /** @param list<Blob> $blobs */
     public function __construct(private Strip $strip, private array $blobs, private int $from) {}
 
@@ -27,6 +31,7 @@ final readonly class AccidentalReader
                 $head = self::after($heads, $blob, Signs::place($blob, $shape));
                 if ($head !== null) {
                     $head->sign = $shape->alter();
+                    $head->doubt = $far > self::ALIKE ? 'sign' : $head->doubt;
                 }
             }
         }
@@ -34,7 +39,7 @@ final readonly class AccidentalReader
         foreach ($heads as $head) {
             if ($head->sign === null && $this->hasInkBefore($head)) {
                 $bare ??= HollowHeads::bare($this->strip);
-                $head->sign = self::cutOut($bare, $head, $this->strip->line);
+                $this->cutOut($bare, $head);
             }
         }
     }
@@ -76,7 +81,7 @@ final readonly class AccidentalReader
      *
      * @param list<string> $bare columns without any line
      */
-    private static function cutOut(array $bare, Head $head, int $line): ?int
+    private function cutOut(array $bare, Head $head): void
     {
         [$from, $right] = self::before($head);
         $top = max(0, $head->y() - 30);
@@ -84,13 +89,12 @@ final readonly class AccidentalReader
         foreach (array_slice($bare, $from, max(0, $right - $from)) as $column) {
             $window[] = str_pad(str_repeat("\0", $top).substr($column, $top, 60), Strip::HEIGHT, "\0");
         }
-        foreach (Accidentals::whole(Blobs::glued(Blobs::of(Strip::turned($window, Strip::HEIGHT)), $line), 0, 24) as $blob) {
+        foreach (Accidentals::whole(Blobs::glued(Blobs::of(Strip::turned($window, Strip::HEIGHT)), $this->strip->line), 0, 24) as $blob) {
             [$shape, $far] = Shapes::nearest($blob);
-            if ($shape->alter() !== null && $far < self::ALIKE && abs(Signs::place($blob, $shape) - $head->place) <= 1) {
-                return $shape->alter();
+            if ($shape->alter() !== null && $far < self::PERHAPS && abs(Signs::place($blob, $shape) - $head->place) <= 1) {
+                $head->sign = $far < self::ALIKE ? $shape->alter() : null;
+                $head->doubt = $far > self::CERTAIN ? 'sign' : $head->doubt;
             }
         }
-
-        return null;
     }
 }

@@ -17,6 +17,9 @@ final class Head
 
     public ?int $finger = null;
 
+    /** Why its pitch is in doubt: `sign` for an accidental that may be another or none, `place` for a line or space beside. */
+    public ?string $doubt = null;
+
     /** Ink goes on above or below at that side, as a stem does. */
     public bool $tallLeft = false;
 

@@ -13,6 +13,9 @@ final class Heads
 
     private const FILLED = 0.86;
 
+    /** Two places of one head that are as likely as each other. */
+    private const AS_SURE = 0.012;
+
     /**
      * @param  int        $from columns before are the clef's, the key's and the time's
      * @return list<Head> from left to right
@@ -25,6 +28,9 @@ final class Heads
         foreach ($found as $head) {
             foreach ($kept as $other) {
                 if (abs($other->x - $head->x) < 13 && abs($other->place - $head->place) <= 1) {
+                    $near = $head->hollow && $other->hollow && $head->place !== $other->place && $other->sure - $head->sure < self::AS_SURE;
+                    $other->doubt = $near ? 'place' : $other->doubt;
+
                     continue 2;
                 }
             }

@@ -27,18 +27,45 @@ final class PageBuilder
                 $doubts = [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
                 $own = $bars === [] ? self::pickup($read, $length) : $length;
-                foreach ($read as $i => $items) {
-                    [$items, $asRead] = Rhythm::settle($items, $own);
-                    if (! $asRead) {
+                // The hand that comes to the bar as it is helps the one that does not.
+                $sure = [];
+                $order = array_keys($read);
+                usort($order, static fn (int $a, int $b): int => abs(Rhythm::sum($read[$a]) - $own) <=> abs(Rhythm::sum($read[$b]) - $own));
+                foreach ($order as $i) {
+                    [$staves[$i], $isSure] = Rhythm::settle($read[$i], $own, $sure);
+                    $sure = $isSure && count($staves[$i]) > 1 ? $staves[$i] : $sure;
+                    if (! $isSure) {
                         $doubts[] = [$i + 1, 'sum'];
                     }
-                    $staves[] = $items;
+                    foreach (self::pitchDoubts($staves[$i]) as $why) {
+                        $doubts[] = [$i + 1, $why];
+                    }
                 }
+                ksort($staves);
+                $staves = array_values($staves);
                 $bars[] = new ReadBar($staves, $before !== null && $before->dotsAfter, $after !== null && $after->dotsBefore, $doubts, $n === 0);
             }
         }
 
         return new ReadPhoto(array_map(Clef::from(...), $clefs), $fifths, $time, $bars);
+    }
+
+    /**
+     * @param  list<Item>   $items
+     * @return list<string>
+     */
+    private static function pitchDoubts(array $items): array
+    {
+        $why = [];
+        foreach ($items as $item) {
+            foreach ($item->heads as $head) {
+                if ($head->doubt !== null) {
+                    $why[$head->doubt] = $head->doubt;
+                }
+            }
+        }
+
+        return array_values($why);
     }
 
     /**

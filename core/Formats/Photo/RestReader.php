@@ -8,7 +8,7 @@ namespace Nasturtium\Core\Formats\Photo;
 final readonly class RestReader
 {
     /** How like a rest a blob is that is nothing else: a head that is seen in it is none. */
-    private const SURE = 0.2;
+    private const SURE = 0.25;
 
     private const LIKE = 0.3;
 

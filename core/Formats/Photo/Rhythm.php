@@ -4,15 +4,33 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
-/** Makes the lengths of a bar come to the bar: what is read stays where it does, else the least doubtful change is made. */
+/**
+ * Makes the lengths of a bar come to the bar: what is read stays where it does, else the least doubtful change is made; what
+ * stands above or below it in the other hand says which.
+ */
 final class Rhythm
 {
+    /** Ways to a length that are kept. */
+    private const WAYS = 4;
+
+    /** How much unlikelier the next best way is where there is no doubt. */
+    private const CLEAR = 0.6;
+
+    /** One change that is often needed, and nothing against it. */
+    private const SIMPLE = 1.25;
+
+    /** Pixels of the picture within which two signs are struck together, and beyond which they are not. */
+    private const TOGETHER = 9.0;
+
+    private const APART = 24.0;
+
     /**
-     * @param  list<Item>      $items  of one staff in one bar, from left to right
-     * @param  int             $length of the bar, in ticks
-     * @return array{list<Item>, bool} what is kept, with onsets, and whether it came to the bar as it was read
+     * @param  list<Item>               $items  of one staff in one bar, from left to right
+     * @param  int                      $length of the bar, in ticks
+     * @param  list<Item>               $beside what the other hand plays, where its lengths are sure
+     * @return array{list<Item>, bool} what is kept, with onsets, and whether it is sure
      */
-    public static function settle(array $items, int $length): array
+    public static function settle(array $items, int $length, array $beside = []): array
     {
         $count = count($items);
         if ($count === 1 && $items[0]->isRest() && $items[0]->fillsBar) {
@@ -25,35 +43,95 @@ final class Rhythm
         if (self::sum($items) === $length) {
             return [self::placed($items), true];
         }
-        /** @var array<int, array{float, list<array{int, int, int}|null>}> $best by ticks so far: cost, and what each became */
-        $best = [0 => [0.0, []]];
-        foreach ($items as $item) {
-            $next = [];
-            foreach ($best as $ticks => [$cost, $chosen]) {
-                foreach (self::options($item) as [$more, $option]) {
-                    $to = $ticks + ($option === null ? 0 : self::ticks($option));
-                    if ($to <= $length && (! isset($next[$to]) || $cost + $more < $next[$to][0])) {
-                        $next[$to] = [$cost + $more, [...$chosen, $option]];
-                    }
-                }
-            }
-            $best = $next;
+        $ways = [];
+        foreach (self::ways($items, $length) as [$cost, $chosen]) {
+            $ways[] = [$cost + self::strain($items, $chosen, $beside), $chosen];
         }
-        if (! isset($best[$length])) {
+        usort($ways, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        if ($ways === []) {
             return [self::placed($items), false];
         }
         $kept = [];
-        foreach ($best[$length][1] as $i => $option) {
-            $item = $items[$i] ?? null;
-            if ($option !== null && $item !== null) {
-                [$base, $dots, $beams] = $option;
-                $item->changed = $base !== $item->base || $dots !== $item->dots;
-                [$item->base, $item->dots, $item->beams] = [$base, $dots, $beams];
-                $kept[] = $item;
+        $changed = 0;
+        $hollow = 0;
+        foreach ($ways[0][1] as $i => $option) {
+            $item = $items[$i];
+            if ($option === null) {
+                $hollow += $item->heads !== [] && $item->heads[0]->hollow ? 1 : 0;
+                $changed += 1;
+
+                continue;
+            }
+            [$base, $dots, $beams] = $option;
+            $item->changed = $base !== $item->base || $dots !== $item->dots;
+            $changed += $item->changed ? 1 : 0;
+            [$item->base, $item->dots, $item->beams] = [$base, $dots, $beams];
+            $kept[] = $item;
+        }
+        $clear = isset($ways[1]) ? $ways[1][0] - $ways[0][0] : 0.0;
+        // A hole in a natural or a sharp looks like a hollow head; without it the bar is right.
+        $sure = $ways[0][0] < self::SIMPLE && $clear >= self::CLEAR || $changed === 1 && $hollow === 1 && $clear >= 2 * self::CLEAR;
+
+        return [self::placed($kept), $sure];
+    }
+
+    /**
+     * The likeliest choices of lengths that come to the bar.
+     *
+     * @param  list<Item>                                                  $items
+     * @return list<array{float, list<array{int, int, int}|null>}> how unlikely, and what each becomes
+     */
+    private static function ways(array $items, int $length): array
+    {
+        /** @var array<int, list<array{float, list<array{int, int, int}|null>}>> $best by ticks so far */
+        $best = [0 => [[0.0, []]]];
+        foreach ($items as $item) {
+            $next = [];
+            foreach ($best as $ticks => $ways) {
+                foreach (self::options($item) as [$more, $option]) {
+                    $to = $ticks + ($option === null ? 0 : self::ticks($option));
+                    if ($to <= $length) {
+                        foreach ($ways as [$cost, $chosen]) {
+                            $next[$to][] = [$cost + $more, [...$chosen, $option]];
+                        }
+                    }
+                }
+            }
+            $best = [];
+            foreach ($next as $to => $ways) {
+                usort($ways, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+                $best[$to] = array_slice($ways, 0, self::WAYS);
             }
         }
 
-        return [self::placed($kept), false];
+        return $best[$length] ?? [];
+    }
+
+    /**
+     * How badly a choice stands beside the other hand.
+     *
+     * @param list<Item>                           $items
+     * @param list<array{int, int, int}|null> $chosen
+     * @param list<Item>                           $beside
+     */
+    private static function strain(array $items, array $chosen, array $beside): float
+    {
+        $strain = 0.0;
+        $onset = 0;
+        foreach ($chosen as $i => $option) {
+            foreach ($option === null ? [] : $beside as $other) {
+                $right = $items[$i]->pageX - $other->pageX;
+                $later = $onset <=> $other->onset;
+                $strain += match (true) {
+                    abs($right) < self::TOGETHER => $later === 0 ? 0.0 : 0.7,
+                    abs($right) > self::APART => $later === ($right <=> 0.0) ? 0.0 : 0.4,
+                    default => 0.0,
+                };
+            }
+            $onset += $option === null ? 0 : self::ticks($option);
+        }
+
+        return $strain;
     }
 
     /** @param list<Item> $items */
