@@ -18,7 +18,10 @@ use Nasturtium\Core\Formats\Photo\Rhythm;
 use Nasturtium\Core\Formats\Photo\StaffFinder;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Clef;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /*
  * A page from a photo: what is computed from what was seen. Whole pages are read in tests/Outside.
@@ -194,3 +197,39 @@ test('ink that hangs together is one, and a cut along a line is glued', function
         // The same gap between two lines is none of a line.
         ->and(Blobs::glued(array_map(static fn (Blob $blob): Blob => Blobs::made(array_map(static fn (array $run): array => [$run[0] + 8, $run[1], $run[2]], $blob->runs)), $blobs), 2))->toHaveCount(2);
 });
+
+/** A picture of scribbles over two staves: blobs or strokes by chance. */
+function scribbled(int $seed, bool $strokes): string
+{
+    $chance = new Randomizer(new Mt19937($seed));
+    $image = imagecreatefromstring(staves_drawn([60, 200], 14));
+    for ($i = 0; $i < 150; $i++) {
+        [$x, $y] = [$chance->getInt(0, 900), $chance->getInt(0, 400)];
+        if ($strokes) {
+            imagesetthickness($image, $chance->getInt(1, 4));
+            imageline($image, $x, $y, $chance->getInt(0, 900), $chance->getInt(0, 400), 0);
+        } else {
+            imagefilledellipse($image, $x, $y, $chance->getInt(2, 30), $chance->getInt(2, 30), 0);
+        }
+    }
+    ob_start();
+    imagepng($image);
+
+    return (string) ob_get_clean();
+}
+
+test('whatever is on a picture, it is read or refused in words', function (string $bytes): void {
+    try {
+        $read = PhotoReader::read($bytes);
+        PhotoDocument::of($read);
+        expect(PhotoPiece::of($read)->measures)->not->toBe([]);
+    } catch (Refusal $reason) {
+        expect($reason->getMessage())->not->toBe('');
+    }
+})->with([
+    'a staff alone' => [staves_drawn([100], 14)],
+    'a staff at the edge' => [staves_drawn([2], 14)],
+    'stripes from top to bottom' => [staves_drawn(range(0, 700, 70), 14)],
+    'blots' => [scribbled(3, false)],
+    'strokes' => [scribbled(5, true)],
+]);
