@@ -184,7 +184,11 @@ test('a camera says how it was held', function (int $value, int $degrees): void 
 
 test('a file that says nothing of it, or breaks off, is upright', function (string $bytes): void {
     expect(Orientation::degrees($bytes))->toBe(0);
-})->with([["\xFF\xD8\xFF\xE0"], ["\xFF\xD8\xFF\xE1\0\x20Exif\0\0II*\0"], ['no picture']]);
+})->with([
+    'nothing' => ["\xFF\xD8\xFF\xE0"],
+    'broken off' => ["\xFF\xD8\xFF\xE1\0\x20Exif\0\0II*\0"],
+    'no picture' => ['no picture'],
+]);
 
 test('ink that hangs together is one, and a cut along a line is glued', function (): void {
     $rows = array_fill(0, Strip::HEIGHT, str_repeat("\0", 40));
