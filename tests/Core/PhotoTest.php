@@ -157,7 +157,7 @@ test('what was read is a document, and a piece as if typed', function (): void {
 });
 
 test('staves are found from the top, straight or aslant', function (float $fall): void {
-    $picture = Decoder::read(staves_drawn([100, 260], 14, $fall));
+    $picture = Decoder::picture(Decoder::opened(staves_drawn([100, 260], 14, $fall)));
     $paths = StaffFinder::find($picture);
     expect($paths)->toHaveCount(2);
     foreach ($paths as $i => $path) {

@@ -28,7 +28,7 @@ final readonly class AccidentalReader
             }
             [$shape, $far] = Shapes::nearest($blob);
             if ($shape->alter() !== null && $far <= self::LIKE) {
-                $head = self::after($heads, $blob, Signs::place($blob, $shape));
+                $head = self::after($heads, $blob, Accidentals::place($blob, $shape));
                 if ($head !== null) {
                     $head->sign = $shape->alter();
                     $head->doubt = $far > self::ALIKE ? 'sign' : $head->doubt;
@@ -91,7 +91,7 @@ final readonly class AccidentalReader
         }
         foreach (Accidentals::whole(Blobs::glued(Blobs::of(Strip::turned($window, Strip::HEIGHT)), $this->strip->line), 0, 24) as $blob) {
             [$shape, $far] = Shapes::nearest($blob);
-            if ($shape->alter() !== null && $far < self::PERHAPS && abs(Signs::place($blob, $shape) - $head->place) <= 1) {
+            if ($shape->alter() !== null && $far < self::PERHAPS && abs(Accidentals::place($blob, $shape) - $head->place) <= 1) {
                 $head->sign = $far < self::ALIKE ? $shape->alter() : null;
                 $head->doubt = $far > self::CERTAIN ? 'sign' : $head->doubt;
             }

@@ -40,4 +40,12 @@ final class Accidentals
 
         return $blobs;
     }
+
+    /** The place that a sign alters: the middle of a sharp or a natural, the bowl of a flat. */
+    public static function place(Blob $blob, Shape $shape): int
+    {
+        $y = $shape === Shape::Flat ? $blob->bottom - 8 : $blob->y();
+
+        return (int) round((Strip::BOTTOM - $y) / 8);
+    }
 }

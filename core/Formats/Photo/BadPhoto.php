@@ -26,16 +26,6 @@ final class BadPhoto extends BadInput
 
     public static function tooSmall(float $space): self
     {
-        return new self(sprintf('The notes are too small in this picture: the lines stand %.0f points apart, and 10 are needed. Take it again, nearer.', $space));
-    }
-
-    public static function tooFaint(): self
-    {
-        return new self('The lines are too faint to be followed. Take it again, in more light, or scan it darker.');
-    }
-
-    public static function tooBlurred(): self
-    {
-        return new self('The picture is blurred. Hold the phone still, wait until it is sharp, and take it again.');
+        return new self(sprintf('The notes are too small in this picture: the lines stand %.0f points apart, and 9 are needed. Take it again, nearer.', $space));
     }
 }

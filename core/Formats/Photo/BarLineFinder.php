@@ -105,7 +105,7 @@ final class BarLineFinder
     {
         $seen = [];
         foreach ($blobs as $blob) {
-            if ($blob->left >= $from && $blob->right <= $to && self::isDot($blob)) {
+            if ($blob->left >= $from && $blob->right <= $to && $blob->isDot()) {
                 foreach ([3, 5] as $place) {
                     if (abs($blob->y() - Strip::row($place)) <= 4) {
                         $seen[$place] = true;
@@ -115,11 +115,5 @@ final class BarLineFinder
         }
 
         return count($seen) === 2;
-    }
-
-    public static function isDot(Blob $blob): bool
-    {
-        return $blob->width() >= 3 && $blob->width() <= 11 && $blob->height() >= 3 && $blob->height() <= 11
-            && $blob->area >= 0.55 * $blob->width() * $blob->height();
     }
 }

@@ -41,13 +41,11 @@ final class BeamCounter
         $at = $from;
         while ($at < $to && ($at += strcspn($column, "\1", $at)) < $to) {
             $run = strspn($column, "\1", $at);
-            // What goes on above the end of the stem belongs to it all the same.
-            $middle = $at + intdiv($run, 2);
             $end = $up ? $at - $from : $to - $at - $run;
             if ($run >= 5 && $run <= 26 && $end <= 40 && self::hangs($strip, $edge, $way, $off, $at, $at + $run)) {
                 $count += $run >= 17 ? 2 : 1;
             }
-            $at = max($at + $run, $middle);
+            $at += $run;
         }
 
         return $count;

@@ -33,6 +33,12 @@ final readonly class Blob
         return ($this->top + $this->bottom) / 2;
     }
 
+    /** As round as the dot of a note or of a repeat. */
+    public function isDot(): bool
+    {
+        return min($this->width(), $this->height()) >= 3 && max($this->width(), $this->height()) <= 11 && $this->area >= 0.55 * $this->width() * $this->height();
+    }
+
     public function with(self $other): self
     {
         return new self(

@@ -15,22 +15,15 @@ final class Decoder
     /** Pixels between two staff lines in what is read. */
     public const SPACE = 16;
 
+    /** Pixels between two lines below which heads run together. */
+    private const SMALLEST = 9.0;
+
     private const MOST_PIXELS = 40_000_000;
 
     private const MOST_SIDE = 12_000;
 
     /** How many columns the distance of the lines is taken from. */
     private const SAMPLED = 96;
-
-    /**
-     * @param int $turns quarter turns, clockwise
-     *
-     * @throws BadPhoto
-     */
-    public static function read(string $bytes, int $turns = 0): Picture
-    {
-        return self::picture(self::opened($bytes), $turns);
-    }
 
     /** @throws BadPhoto */
     public static function opened(string $bytes): GdImage
@@ -83,6 +76,9 @@ final class Decoder
             $image = self::turned($image, 90 * ($turns % 4));
         }
         $space = self::space($image);
+        if ($space < self::SMALLEST) {
+            throw BadPhoto::tooSmall($space);
+        }
         $scale = self::SPACE / $space;
         if (abs($scale - 1) > 0.06) {
             $image = self::scaled($image, $scale);

@@ -20,7 +20,7 @@ final readonly class DotReader
     public function give(array $items): void
     {
         foreach ($this->blobs as $blob) {
-            if (! BarLineFinder::isDot($blob) || $this->isOfRepeat($blob)) {
+            if (! $blob->isDot() || $this->isOfRepeat($blob)) {
                 continue;
             }
             $best = null;

@@ -18,9 +18,6 @@ final class Item
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 
-    /** It was taken for another length than it looks like. */
-    public bool $changed = false;
-
     /**
      * @param list<Head> $heads none for a rest
      * @param int        $beams likewise

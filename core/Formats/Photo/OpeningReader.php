@@ -91,7 +91,7 @@ final class OpeningReader
             if ($blob->left < $end - 3 || $blob->top < Strip::TOP - 3 * Strip::SPACE || $blob->bottom > Strip::BOTTOM + 3 * Strip::SPACE) {
                 continue;
             }
-            if (BarLineFinder::isDot($blob) && $blob->left < $end + 12) {
+            if ($blob->isDot() && $blob->left < $end + 12) {
                 // The two dots of a bass clef.
                 $end = max($end, $blob->right);
             }
@@ -102,7 +102,7 @@ final class OpeningReader
                 break;
             }
             [$shape, $far] = Shapes::nearest($blob);
-            $place = Signs::place($blob, $shape);
+            $place = Accidentals::place($blob, $shape);
             $alter = $shape->alter() ?? 0;
             $expected = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)];
             if ($alter === 0 || $far > 0.36 || $fifths * $alter < 0 || abs($place - ($expected - $lower)) > 1) {

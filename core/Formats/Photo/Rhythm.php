@@ -63,8 +63,7 @@ final class Rhythm
                 continue;
             }
             [$base, $dots, $beams] = $option;
-            $item->changed = $base !== $item->base || $dots !== $item->dots;
-            $changed += $item->changed ? 1 : 0;
+            $changed += $base !== $item->base || $dots !== $item->dots ? 1 : 0;
             [$item->base, $item->dots, $item->beams] = [$base, $dots, $beams];
             $kept[] = $item;
         }

@@ -141,7 +141,7 @@ final class StaffFinder
     private static function centred(array $soft, array $comb): array
     {
         [$y, $space, $score] = $comb;
-        [$n, $sum, $first, $squares, $cross] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        $fit = new LineFit();
         for ($i = -2; $i <= 2; $i++) {
             $at = (int) round($y + $i * $space);
             [$weight, $moment] = [0.0, 0.0];
@@ -151,21 +151,12 @@ final class StaffFinder
                 $moment += $value * ($at + $d);
             }
             if ($weight > 0) {
-                $place = $moment / $weight;
-                $n++;
-                $sum += $place;
-                $first += $i;
-                $squares += $i * $i;
-                $cross += $i * $place;
+                $fit->add($i, $moment / $weight);
             }
         }
-        $under = $n * $squares - $first * $first;
-        if ($n < 4 || $under <= 0) {
-            return $comb;
-        }
-        $slope = ($n * $cross - $first * $sum) / $under;
+        $line = $fit->count < 4 ? null : $fit->line();
 
-        return [($sum - $slope * $first) / $n, $slope, $score];
+        return $line === null ? $comb : [$line[0], $line[1], $score];
     }
 
     /**
@@ -284,24 +275,20 @@ final class StaffFinder
     private static function local(array $track, float $at): array
     {
         for ($reach = 5.0; $reach < 400; $reach *= 2) {
-            [$n, $x1, $x2, $y1, $xy, $s1, $seen] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0];
+            $fit = new LineFit();
+            [$spaces, $weights] = [0.0, 0.0];
             for ($band = (int) ($at - $reach); $band <= $at + $reach; $band++) {
                 $point = $track[$band] ?? null;
-                $d = $band - $at;
-                $weight = (1 - abs($d) / ($reach + 0.01)) * ($point[2] ?? 0.0);
+                $weight = (1 - abs($band - $at) / ($reach + 0.01)) * ($point[2] ?? 0.0);
                 if ($point !== null && $weight > 0) {
-                    $n += $weight;
-                    $x1 += $weight * $d;
-                    $x2 += $weight * $d * $d;
-                    $y1 += $weight * $point[0];
-                    $xy += $weight * $d * $point[0];
-                    $s1 += $weight * $point[1];
-                    $seen++;
+                    $fit->add($band - $at, $point[0], $weight);
+                    $spaces += $weight * $point[1];
+                    $weights += $weight;
                 }
             }
-            $under = $n * $x2 - $x1 * $x1;
-            if ($seen >= 4 && $under > 1e-9) {
-                return [($y1 * $x2 - $x1 * $xy) / $under, $s1 / $n];
+            $line = $fit->count < 4 ? null : $fit->line();
+            if ($line !== null) {
+                return [$line[0], $spaces / $weights];
             }
         }
         $only = $track[(int) array_key_first($track)] ?? [0.0, 0.0, 0.0];

@@ -86,9 +86,8 @@ final class StaffReader
             $heads = array_values(array_filter($stem->heads, fn (Head $head): bool => in_array($head, $this->heads, true)));
             if ($heads !== []) {
                 $hollow = count(array_filter($heads, static fn (Head $head): bool => $head->hollow));
-                $stem->beams = BeamCounter::count($this->strip, $stem);
                 $half = 2 * $hollow > count($heads);
-                $beams = $half ? 0 : $stem->beams;
+                $beams = $half ? 0 : BeamCounter::count($this->strip, $stem);
                 $this->add($heads, $half ? 2 * Item::QUARTER : Item::QUARTER >> $beams, $beams, $stem);
             }
         }
@@ -122,7 +121,7 @@ final class StaffReader
     private function endsInDot(Head $head): bool
     {
         foreach ($this->blobs as $blob) {
-            if ($blob->left > $head->x && $blob->left < $head->x + $head->width / 2 && abs($blob->y() - $head->y()) < 7 && max($blob->width(), $blob->height()) <= 10 && BarLineFinder::isDot($blob)) {
+            if ($blob->left > $head->x && $blob->left < $head->x + $head->width / 2 && abs($blob->y() - $head->y()) < 7 && max($blob->width(), $blob->height()) <= 10 && $blob->isDot()) {
                 return true;
             }
         }

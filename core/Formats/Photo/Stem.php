@@ -12,8 +12,6 @@ final class Stem
 
     public ?bool $up = null;
 
-    public int $beams = 0;
-
     public function __construct(public readonly float $x, public readonly int $top, public readonly int $bottom, public readonly int $width) {}
 
     public function height(): int

@@ -16,7 +16,7 @@ final class StripCutter
     /** Columns a row that a stroke may lean. */
     private const UPRIGHT = 0.02;
 
-    /** How much darker than its paper ink is, in thirtieths of all, from bold print to a faint copy. */
+    /** The share of its paper's brightness that ink lacks at least, from bold print to a faint copy. */
     private const THRESHOLDS = [0.318, 0.22, 0.15];
 
     public static function cut(Picture $picture, StaffPath $path): Strip
@@ -34,49 +34,32 @@ final class StripCutter
      */
     private static function lean(Strip $strip): array
     {
-        [$n, $x1, $x2, $y1, $xy, $seen] = [0.0, 0.0, 0.0, 0.0, 0.0, 0];
+        $fit = new LineFit();
         foreach (Stems::of($strip) as $stem) {
             $lean = $stem->height() < 44 ? null : self::leanOf($strip, $stem);
             if ($lean !== null && abs($lean) < 0.2) {
-                $weight = $stem->height();
-                $n += $weight;
-                $x1 += $weight * $stem->x;
-                $x2 += $weight * $stem->x ** 2;
-                $y1 += $weight * $lean;
-                $xy += $weight * $stem->x * $lean;
-                $seen++;
+                $fit->add($stem->x, $lean, $stem->height());
             }
         }
-        $under = $n * $x2 - $x1 * $x1;
-        if ($seen < 4 || $under <= 0) {
-            return [0.0, 0.0];
-        }
-        $more = ($n * $xy - $x1 * $y1) / $under;
 
-        return [($y1 - $more * $x1) / $n, $more];
+        return $fit->count < 4 ? [0.0, 0.0] : $fit->line() ?? [0.0, 0.0];
     }
 
     /** Columns to the right a row downwards, where the stroke is nothing but one. */
     private static function leanOf(Strip $strip, Stem $stem): ?float
     {
-        [$n, $y1, $y2, $x1, $xy] = [0, 0, 0, 0.0, 0.0];
-        $from = (int) $stem->x - 10;
+        $fit = new LineFit();
+        $from = max(0, (int) $stem->x - 10);
         for ($y = $stem->top + 2; $y < $stem->bottom - 2; $y++) {
-            $row = substr($strip->bareRows[$y] ?? '', max(0, $from), 21);
+            $row = substr($strip->bareRows[$y] ?? '', $from, 21);
             $ink = substr_count($row, "\1");
             $first = strpos($row, "\1");
             if ($first !== false && $ink <= 5 && strspn($row, "\1", $first) === $ink) {
-                $x = $first + ($ink - 1) / 2;
-                $n++;
-                $y1 += $y;
-                $y2 += $y * $y;
-                $x1 += $x;
-                $xy += $x * $y;
+                $fit->add($y, $first + ($ink - 1) / 2);
             }
         }
-        $under = $n * $y2 - $y1 * $y1;
 
-        return $n < 24 || $under <= 0 ? null : ($n * $xy - $y1 * $x1) / $under;
+        return $fit->count < 24 ? null : $fit->line()[1] ?? null;
     }
 
     /** @param array{float, float} $tilt as lean() says */
