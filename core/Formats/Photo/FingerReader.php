@@ -26,6 +26,7 @@ final readonly class FingerReader
     /** @param list<Item> $items */
     public function give(array $items): void
     {
+        $numbers = [];
         foreach ($this->blobs as $blob) {
             if ($blob->height() < 10 || $blob->height() > 24 || $blob->width() < 4 || $blob->width() > 20 || $blob->y() < $this->top || $blob->y() > $this->bottom) {
                 continue;
@@ -33,15 +34,30 @@ final readonly class FingerReader
             $this->tellThree($items, $blob);
             [$shape, $far] = Shapes::nearest($blob);
             $finger = $shape->finger();
-            $item = $finger === null || $far > self::LIKE || $this->isOfWord($blob) ? null : self::at($items, $blob->x());
-            if ($item !== null) {
-                // From the number inwards: the outermost note first.
-                $above = $blob->y() < ($item->heads[count($item->heads) - 1] ?? $item->heads[0])->y();
-                foreach ($above ? array_reverse($item->heads) : $item->heads as $head) {
-                    if ($head->finger === null) {
-                        $head->finger = $finger;
-                        break;
-                    }
+            $at = $finger === null || $far > self::LIKE || $this->isOfWord($blob) ? null : self::at($items, $blob->x());
+            if ($at !== null) {
+                $numbers[$at][] = [$blob->y(), $finger];
+            }
+        }
+        foreach ($numbers as $at => $given) {
+            self::share($items[$at]->heads, $given);
+        }
+    }
+
+    /**
+     * From the outermost note inwards: the topmost number above a chord is of its top note, the lowest below of its lowest.
+     *
+     * @param list<Head>                     $heads from the lowest
+     * @param list<array{float, int|null}> $numbers their rows, and which they are
+     */
+    private static function share(array $heads, array $numbers): void
+    {
+        usort($numbers, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $top = $heads === [] ? 0 : $heads[count($heads) - 1]->y();
+        foreach ([[array_reverse($heads), array_filter($numbers, static fn (array $one): bool => $one[0] < $top)], [$heads, array_reverse(array_filter($numbers, static fn (array $one): bool => $one[0] >= $top))]] as [$order, $given]) {
+            foreach (array_values($given) as $i => [, $finger]) {
+                if (isset($order[$i])) {
+                    $order[$i]->finger ??= $finger;
                 }
             }
         }
@@ -55,22 +71,25 @@ final readonly class FingerReader
     private function tellThree(array $items, Blob $blob): void
     {
         [$shape, $far] = Shapes::nearest($blob, self::DIGITS);
-        $item = $shape === Shape::Three && $far < self::LEANING ? self::at($items, $blob->x()) : null;
-        if ($item !== null) {
-            $item->hasThree = true;
+        $at = $shape === Shape::Three && $far < self::LEANING ? self::at($items, $blob->x()) : null;
+        if ($at !== null) {
+            $items[$at]->hasThree = true;
         }
     }
 
-    /** @param list<Item> $items */
-    private static function at(array $items, float $x): ?Item
+    /**
+     * @param  list<Item> $items
+     * @return int|null   which of them stands there
+     */
+    private static function at(array $items, float $x): ?int
     {
         $best = null;
         $nearest = (float) self::REACH;
-        foreach ($items as $item) {
+        foreach ($items as $i => $item) {
             $far = abs($item->x - $x);
             if (! $item->isRest() && $far < $nearest) {
                 $nearest = $far;
-                $best = $item;
+                $best = $i;
             }
         }
 

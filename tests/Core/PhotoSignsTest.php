@@ -1,0 +1,385 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Photo\Accidentals;
+use Nasturtium\Core\Formats\Photo\BarLine;
+use Nasturtium\Core\Formats\Photo\BarLineFinder;
+use Nasturtium\Core\Formats\Photo\Blob;
+use Nasturtium\Core\Formats\Photo\Blobs;
+use Nasturtium\Core\Formats\Photo\Head;
+use Nasturtium\Core\Formats\Photo\Heads;
+use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\LineFit;
+use Nasturtium\Core\Formats\Photo\Numbers;
+use Nasturtium\Core\Formats\Photo\Opening;
+use Nasturtium\Core\Formats\Photo\OpeningReader;
+use Nasturtium\Core\Formats\Photo\Shape;
+use Nasturtium\Core\Formats\Photo\Shapes;
+use Nasturtium\Core\Formats\Photo\StaffReader;
+use Nasturtium\Core\Formats\Photo\Stem;
+use Nasturtium\Core\Formats\Photo\Stems;
+use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Score\Clef;
+use Tests\Photo\DrawnStrip;
+
+/*
+ * Signs on a staff that is drawn pixel by pixel: each is found where it stands, and what is none is not.
+ */
+
+/** @return list<string> heads as `120 f4`: their column, filled or hollow, their place */
+function heads_found(DrawnStrip $drawn): array
+{
+    return array_map(
+        static fn (Head $head): string => ((int) (round($head->x / 10) * 10)).' '.($head->hollow ? 'h' : 'f').$head->place,
+        Heads::of($drawn->strip(), 20),
+    );
+}
+
+/** @return list<Item> */
+function items_read(DrawnStrip $drawn, array $bars = [], int $bottom = Strip::HEIGHT): array
+{
+    $strip = $drawn->strip();
+    $blobs = Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
+
+    return StaffReader::read($strip, $blobs, $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom);
+}
+
+/** @return list<string> `q`, `v.`, `rh` and so on, as the shorthand's letters */
+function signs_read(DrawnStrip $drawn, array $bars = []): array
+{
+    return array_map(static function (Item $item): string {
+        $letter = ['192' => 'w', '96' => 'h', '48' => 'q', '24' => 'v', '12' => 'x'][(string) $item->base] ?? '?';
+
+        return ($item->isRest() ? 'r' : '').$letter.str_repeat('.', $item->dots);
+    }, items_read($drawn, $bars));
+}
+
+dataset('places', static function (): iterable {
+    foreach (range(-6, 14) as $place) {
+        yield "place {$place}" => [$place];
+    }
+});
+
+test('a filled head is found on its place, from three ledger lines below to three above', function (int $place): void {
+    $up = $place < 4;
+    expect(heads_found((new DrawnStrip())->head(200, $place)->stem(200, $place, $up)))->toBe(["200 f{$place}"]);
+})->with('places');
+
+test('so is a half note', function (int $place): void {
+    $items = items_read((new DrawnStrip())->head(200, $place, true)->stem(200, $place, $place < 4));
+    expect($items)->toHaveCount(1)
+        ->and($items[0]->heads[0]->place)->toBe($place)
+        ->and($items[0]->ticks())->toBe(2 * Item::QUARTER);
+})->with('places');
+
+test('and a whole note', function (int $place): void {
+    $items = items_read((new DrawnStrip())->whole(200, $place));
+    expect($items)->toHaveCount(1)
+        ->and($items[0]->heads[0]->place)->toBe($place)
+        ->and($items[0]->ticks())->toBe(4 * Item::QUARTER);
+})->with('places');
+
+test('where lines are as thick as in bold print, a half note on one is found all the same', function (int $place): void {
+    $items = items_read((new DrawnStrip(400, 4))->head(200, $place, true)->stem(200, $place, true));
+    expect(array_map(static fn (Item $item): int => $item->heads[0]->place, $items))->toBe([$place]);
+})->with(['on the second line' => [2], 'on a ledger line' => [-2], 'in a space' => [1]]);
+
+test('outside the staff a head without its ledger lines is a letter', function (): void {
+    $drawn = new DrawnStrip();
+    // As the o of a word: no line goes through it.
+    for ($x = 100; $x <= 300; $x += 100) {
+        $drawn->box($x - 8, Strip::row(-4) - 6, 16, 13);
+    }
+    expect(heads_found($drawn))->toBe([]);
+});
+
+test('thirds and a whole chord are as many heads as there are', function (array $places): void {
+    $drawn = new DrawnStrip();
+    foreach ($places as $place) {
+        $drawn->head(200, $place);
+    }
+    $drawn->stem(200, max($places), true)->stem(200, min($places), true, 1.0 * (max($places) - min($places)) / 2 + 1);
+    $items = items_read($drawn);
+    expect($items)->toHaveCount(1)
+        ->and(array_map(static fn (Head $head): int => $head->place, $items[0]->heads))->toBe($places)
+        ->and($items[0]->ticks())->toBe(Item::QUARTER);
+})->with(['a third' => [[2, 4]], 'a triad' => [[0, 2, 4]], 'a fifth' => [[0, 4]], 'a sixth on ledger lines' => [[-2, 3]]]);
+
+test('a stem is a stem up or down, and no shorter stroke is', function (bool $up): void {
+    $stems = Stems::of((new DrawnStrip())->head(200, 4)->stem(200, 4, $up)->box(300, 100, 2, 20)->strip());
+    expect($stems)->toHaveCount(1)->and(abs($stems[0]->x - ($up ? 209.5 : 190.5)))->toBeLessThan(1.5);
+})->with(['up' => [true], 'down' => [false]]);
+
+test('beams are counted at the free end of a stem', function (bool $up, int $beams, array $signs): void {
+    $drawn = (new DrawnStrip())->head(150, 4)->stem(150, 4, $up)->head(210, 4)->stem(210, 4, $up);
+    for ($nth = 0; $nth < $beams; $nth++) {
+        $drawn->beam(150, 210, 4, $up, $nth);
+    }
+    expect(signs_read($drawn))->toBe($signs);
+})->with([
+    'none' => [true, 0, ['q', 'q']],
+    'one, up' => [true, 1, ['v', 'v']],
+    'one, down' => [false, 1, ['v', 'v']],
+    'two, up' => [true, 2, ['x', 'x']],
+    'two, down' => [false, 2, ['x', 'x']],
+]);
+
+test('a stub is of its own note alone', function (): void {
+    $drawn = (new DrawnStrip())->head(150, 4)->stem(150, 4, true)->head(210, 4)->stem(210, 4, true)->beam(150, 210, 4, true)->beam(192, 210, 4, true, 1)->dot(170, 5);
+    expect(signs_read($drawn))->toBe(['v.', 'x']);
+});
+
+test('what is under one beam is told so, up to its last note', function (): void {
+    $drawn = new DrawnStrip();
+    foreach ([100, 150, 200, 280] as $x) {
+        $drawn->head($x, 4)->stem($x, 4, true);
+    }
+    $drawn->beam(100, 200, 4, true);
+    expect(array_map(static fn (Item $item): bool => $item->beamedOn, items_read($drawn)))->toBe([true, true, false, false]);
+});
+
+test('a dot makes the note before it longer, beside it or in the space above its line', function (int $place, int $dot, string $sign): void {
+    expect(signs_read((new DrawnStrip())->head(150, $place)->stem(150, $place, true)->dot(172, $dot)))->toBe([$sign]);
+})->with([
+    'in its space' => [3, 3, 'q.'],
+    'above its line' => [4, 5, 'q.'],
+    // Two spaces off it is dust, or of something else.
+    'too far above' => [3, 7, 'q'],
+    'below its line' => [4, 1, 'q'],
+]);
+
+test('a dot above the head is staccato and makes nothing longer', function (): void {
+    expect(signs_read((new DrawnStrip())->head(150, 3)->stem(150, 3, false)->dot(150, 6)))->toBe(['q']);
+});
+
+test('the dots of a repeat are of no note', function (): void {
+    $bar = new BarLine(190, 200, 8, true, false);
+    $drawn = (new DrawnStrip())->head(150, 3)->stem(150, 3, false)->dot(178, 3)->dot(178, 5)->barLine(190, 10);
+    expect(signs_read($drawn, [$bar]))->toBe(['q']);
+});
+
+test('a whole rest hangs, a half rest lies', function (int $y, string $sign): void {
+    expect(signs_read((new DrawnStrip())->box(150, $y, 20, 8)))->toBe([$sign]);
+})->with(['hanging from the fourth line' => [Strip::TOP + 17, 'rw'], 'lying on the third' => [Strip::TOP + 24, 'rh']]);
+
+test('a block elsewhere is no rest', function (int $y): void {
+    expect(signs_read((new DrawnStrip())->box(150, $y, 20, 8)))->toBe([]);
+})->with(['above the staff' => [60], 'below it' => [190], 'between the lowest lines' => [Strip::BOTTOM - 12]]);
+
+test('a quarter rest is one, and its thick middle is no head', function (): void {
+    $items = items_read((new DrawnStrip())->sign(Shape::QuarterRest, 150, 128));
+    expect($items)->toHaveCount(1)->and($items[0]->isRest())->toBeTrue()->and($items[0]->ticks())->toBe(Item::QUARTER);
+});
+
+test('an accidental is of the note after it on its place', function (Shape $shape, int $place, ?int $sign): void {
+    $drawn = (new DrawnStrip())->head(200, $place)->stem(200, $place, true);
+    $middle = $shape === Shape::Flat ? Strip::row($place) - 10 : Strip::row($place);
+    $items = items_read($drawn->sign($shape, 164, $middle));
+    $notes = array_values(array_filter($items, static fn (Item $item): bool => ! $item->isRest()));
+    expect($notes)->toHaveCount(1)->and($notes[0]->heads[0]->sign)->toBe($sign);
+})->with([
+    'a sharp in a space' => [Shape::Sharp, 3, 1],
+    'a sharp on a line' => [Shape::Sharp, 2, 1],
+    'a flat in a space' => [Shape::Flat, 5, -1],
+    'a natural in a space' => [Shape::Natural, 3, 0],
+    'a rest is none' => [Shape::QuarterRest, 4, null],
+]);
+
+test('one that stands two places away is of another note', function (): void {
+    $items = items_read((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign(Shape::Sharp, 164, Strip::row(6)));
+    expect($items[0]->heads[0]->sign)->toBeNull();
+});
+
+test('a finger number is of the note above or below it', function (Shape $digit, int $finger, int $y): void {
+    $items = items_read((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign($digit, 194, $y));
+    expect($items[0]->heads[0]->finger)->toBe($finger);
+})->with([
+    'one above' => [Shape::One, 1, 70],
+    'two above' => [Shape::Two, 2, 70],
+    'three below' => [Shape::Three, 3, 190],
+    'four above' => [Shape::Four, 4, 70],
+    'five below' => [Shape::Five, 5, 190],
+]);
+
+test('of two numbers above a chord the upper is of the upper note, whichever begins further left', function (int $left): void {
+    $drawn = (new DrawnStrip())->head(200, 2)->head(200, 4)->stem(200, 4, true)->stem(200, 2, true, 2.0);
+    $items = items_read($drawn->sign(Shape::Three, 194, 40)->sign(Shape::Five, 194 + $left, 20));
+    expect(array_map(static fn (Head $head): ?int => $head->finger, $items[0]->heads))->toBe([3, 5]);
+})->with(['the upper' => [-2], 'the lower' => [2]]);
+
+test('one number below a chord is of its lowest note', function (): void {
+    $drawn = (new DrawnStrip())->head(200, 4)->head(200, 6)->stem(200, 6, true)->stem(200, 4, true, 2.0);
+    $items = items_read($drawn->sign(Shape::One, 196, 190));
+    expect(array_map(static fn (Head $head): ?int => $head->finger, $items[0]->heads))->toBe([1, null]);
+});
+
+test('a number of the other staff, or one among letters, is no finger', function (DrawnStrip $drawn, int $bottom): void {
+    $items = items_read($drawn->head(200, 3)->stem(200, 3, true)->sign(Shape::Three, 194, 200), [], $bottom);
+    expect($items[0]->heads[0]->finger)->toBeNull();
+})->with([
+    'nearer to the staff below' => [new DrawnStrip(), 190],
+    'with a letter at its side' => [(new DrawnStrip())->box(180, 192, 10, 16), Strip::HEIGHT],
+]);
+
+test('a bar line goes from line to line and no further', function (DrawnStrip $drawn, int $count): void {
+    expect(BarLineFinder::strokes($drawn->strip(), false, false))->toHaveCount($count);
+})->with([
+    'a bar line' => [(new DrawnStrip())->barLine(200), 1],
+    'one that leans by three pixels' => [(new DrawnStrip())->box(200, Strip::TOP, 3, 34)->box(201, Strip::TOP + 32, 3, 34), 1],
+    'a stem beyond the staff' => [(new DrawnStrip())->box(200, Strip::TOP - 20, 3, 4 * Strip::SPACE + 22), 0],
+    'a stroke that ends at the third line' => [(new DrawnStrip())->box(200, Strip::TOP, 3, 34), 0],
+    'two of them' => [(new DrawnStrip())->barLine(100)->barLine(300), 2],
+]);
+
+test('in a grand staff it may go on to the other one', function (): void {
+    $strip = (new DrawnStrip())->box(200, Strip::TOP, 3, 120)->strip();
+    expect(BarLineFinder::strokes($strip, false, false))->toBe([])
+        ->and(BarLineFinder::strokes($strip, false, true))->toHaveCount(1)
+        ->and(BarLineFinder::strokes($strip, true, false))->toBe([]);
+});
+
+test('a stem from line to line has a head at its end', function (): void {
+    $stem = (new DrawnStrip())->head(200, 8)->box(190, Strip::TOP, 3, 66)->strip();
+    $bar = (new DrawnStrip())->barLine(190)->strip();
+    expect(BarLineFinder::isStem($stem, 190, 193))->toBeTrue()
+        ->and(BarLineFinder::isStem($bar, 190, 193))->toBeFalse()
+        ->and(BarLineFinder::isStem((new DrawnStrip())->barLine(190, 8)->strip(), 190, 198))->toBeFalse();
+});
+
+test('strokes near one another are one sign, with its dots', function (array $dots, bool $before, bool $after): void {
+    $drawn = (new DrawnStrip())->barLine(200)->barLine(210, 8);
+    foreach ($dots as $x) {
+        $drawn->dot($x, 3)->dot($x, 5);
+    }
+    $strip = $drawn->strip();
+    $lines = BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows));
+    expect($lines)->toHaveCount(1)
+        ->and([$lines[0]->dotsBefore, $lines[0]->dotsAfter])->toBe([$before, $after])
+        ->and($lines[0]->thick)->toBeGreaterThan(4);
+})->with([
+    'the end' => [[], false, false],
+    'the end of a repeat' => [[188], true, false],
+    'the beginning of one' => [[232], false, true],
+    'both' => [[188, 232], true, true],
+]);
+
+test('one dot alone is no repeat', function (): void {
+    $strip = (new DrawnStrip())->barLine(200)->dot(188, 3)->strip();
+    expect(BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows))[0]->dotsBefore)->toBeFalse();
+});
+
+/** A staff with a clef of sorts: a treble reaches out of the staff on both sides, a bass does not. */
+function opened(Clef $clef): DrawnStrip
+{
+    $drawn = (new DrawnStrip())->barLine(20);
+
+    return $clef === Clef::Treble ? $drawn->box(34, Strip::TOP - 22, 34, 112) : $drawn->box(34, Strip::TOP - 2, 34, 52)->dot(78, 7)->dot(78, 5);
+}
+
+test('the clef is told by what reaches out of the staff', function (Clef $clef): void {
+    $strip = opened($clef)->strip();
+    expect(OpeningReader::read($strip, Blobs::of($strip->bareRows), true)->clef)->toBe($clef);
+})->with(['treble' => [Clef::Treble], 'bass' => [Clef::Bass]]);
+
+test('a key is as many signs as stand on their places, one after another', function (Clef $clef, int $fifths): void {
+    $places = $fifths > 0 ? [8, 5, 9, 6, 3, 7, 4] : [4, 7, 3, 6, 2, 5, 1];
+    $drawn = opened($clef);
+    for ($i = 0; $i < abs($fifths); $i++) {
+        $place = $places[$i] - ($clef === Clef::Bass ? 2 : 0);
+        $drawn->sign($fifths > 0 ? Shape::Sharp : Shape::Flat, 92 + 22 * $i, Strip::row($place) - ($fifths > 0 ? 0 : 10));
+    }
+    $strip = $drawn->strip();
+    $blobs = Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
+    expect(OpeningReader::read($strip, $blobs, true)->fifths)->toBe($fifths);
+})->with([
+    'C' => [Clef::Treble, 0],
+    'G' => [Clef::Treble, 1],
+    'D' => [Clef::Treble, 2],
+    'A in the bass' => [Clef::Bass, 3],
+    'F' => [Clef::Treble, -1],
+    'B flat in the bass' => [Clef::Bass, -2],
+    'E flat' => [Clef::Treble, -3],
+]);
+
+test('an accidental of the first note is none of the key', function (): void {
+    // A sharp stands on F first, never on A.
+    $strip = opened(Clef::Treble)->sign(Shape::Sharp, 92, Strip::row(3))->strip();
+    expect(OpeningReader::read($strip, Blobs::of($strip->bareRows), true)->fifths)->toBe(0);
+});
+
+test('a number of the table is itself', function (): void {
+    foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/numbers.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+        [$number, $hex] = explode(' ', $line);
+        expect(Numbers::nearest(Blob::unpacked($hex)))->toEqual([(int) $number, 0.0]);
+    }
+});
+
+test('a print of the table is itself, and a blot is nothing of it', function (Shape $shape): void {
+    [$width, $height] = DrawnStrip::print($shape);
+    $strip = (new DrawnStrip(100, 1))->sign($shape, 30, 30)->strip();
+    $blobs = array_values(array_filter(Blobs::of($strip->bareRows), static fn (Blob $blob): bool => $blob->top < 80));
+    $whole = array_reduce(array_slice($blobs, 1), static fn (Blob $all, Blob $one): Blob => $all->with($one), $blobs[0]);
+    expect(Shapes::nearest($whole)[0])->toBe($shape)->and(Shapes::nearest($whole)[1])->toBeLessThan(0.2);
+    $blot = Blobs::made(array_map(static fn (int $row): array => [$row, 10, 10 + $width], range(10, 9 + $height)));
+    expect(Shapes::nearest($blot)[1])->toBeGreaterThan(0.2);
+})->with(array_combine(array_map(static fn (Shape $shape): string => $shape->name, $all = array_values(array_filter(Shape::cases(), static fn (Shape $shape): bool => ! in_array($shape, [Shape::Text, Shape::SixteenthRest], true)))), array_map(static fn (Shape $shape): array => [$shape], $all)));
+
+test('the parts of a cut sign are one again, those of two signs are not', function (): void {
+    [$width, $height] = DrawnStrip::print(Shape::Flat);
+    $strip = (new DrawnStrip(120, 1))->sign(Shape::Flat, 30, 30)->strip();
+    $blob = Blobs::of(array_slice($strip->bareRows, 0, 80))[0];
+    $left = Blobs::made(array_values(array_filter(array_map(static fn (array $run): array => [$run[0], $run[1], min($run[2], $blob->left + 4)], $blob->runs), static fn (array $run): bool => $run[2] > $run[1])));
+    $right = Blobs::made(array_values(array_filter(array_map(static fn (array $run): array => [$run[0], max($run[1], $blob->left + 6), $run[2]], $blob->runs), static fn (array $run): bool => $run[2] > $run[1])));
+    $far = Blobs::made(array_map(static fn (array $run): array => [$run[0], $run[1] + 40, $run[2] + 40], $right->runs));
+    expect(Accidentals::whole([$left, $right], 0, 120))->toHaveCount(1)
+        ->and(Accidentals::whole([$left, $far], 0, 120))->toHaveCount(2);
+});
+
+test('the place of an accidental is its middle, of a flat its bowl', function (): void {
+    $blob = Blobs::made([[Strip::row(4) - 22, 10, 20], [Strip::row(4) + 21, 10, 20]]);
+    $flat = Blobs::made([[Strip::row(4) - 30, 10, 20], [Strip::row(4) + 7, 10, 20]]);
+    expect(Accidentals::place($blob, Shape::Sharp))->toBe(4)->and(Accidentals::place($flat, Shape::Flat))->toBe(4);
+});
+
+test('a line through points is the one they lie on, and none where they do not say', function (): void {
+    $fit = new LineFit();
+    expect($fit->line())->toBeNull();
+    $fit->add(2.0, 7.0);
+    $fit->add(2.0, 9.0);
+    // One place alone says nothing of a slope.
+    expect($fit->line())->toBeNull();
+    $fit->add(4.0, 12.0, 2.0);
+    [$at, $slope] = $fit->line() ?? [0.0, 0.0];
+    expect(round($at, 6))->toBe(4.0)->and(round($slope, 6))->toBe(2.0)->and($fit->count)->toBe(3);
+});
+
+test('a line is taken out where it is thin, and stays where a sign is on it', function (): void {
+    $strip = (new DrawnStrip())->box(200, Strip::TOP - 8, 10, 30)->strip();
+    expect(Strip::ink($strip->bareRows[Strip::TOP], 0, 190))->toBe(0)
+        ->and(Strip::ink($strip->bareRows[Strip::TOP], 200, 10))->toBe(10)
+        ->and(Strip::ink($strip->rows[Strip::TOP], 0, 400))->toBe(400);
+});
+
+test('a strip knows its columns in the picture', function (): void {
+    $strip = (new DrawnStrip())->strip();
+    expect($strip->columnAt(120.4))->toBe(121)
+        ->and($strip->columnAt(-5.0))->toBe(0)
+        ->and($strip->columnAt(9_999.0))->toBe(399)
+        ->and(Strip::row(0))->toBe(Strip::BOTTOM)
+        ->and(Strip::row(8))->toBe(Strip::TOP)
+        ->and(Strip::ink("\1\1\1", -5, 6))->toBe(1)
+        ->and(Strip::ink("\1\1\1", 2, 9))->toBe(1)
+        ->and(Strip::ink("\1\1\1", 7, 2))->toBe(0);
+});
+
+test('a stem has its height, and a sign its sense', function (): void {
+    expect((new Stem(1.0, 20, 76, 2))->height())->toBe(56)
+        ->and(Shape::Sharp->alter())->toBe(1)
+        ->and(Shape::Natural->alter())->toBe(0)
+        ->and(Shape::QuarterRest->alter())->toBeNull()
+        ->and(Shape::Five->finger())->toBe(5)
+        ->and(Shape::Text->finger())->toBeNull()
+        ->and(Shape::EighthRest->isRest())->toBeTrue()
+        ->and(Shape::Three->isRest())->toBeFalse();
+});

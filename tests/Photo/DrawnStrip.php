@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Photo;
+
+use Nasturtium\Core\Formats\Photo\Blob;
+use Nasturtium\Core\Formats\Photo\Shape;
+use Nasturtium\Core\Formats\Photo\StaffPath;
+use Nasturtium\Core\Formats\Photo\Strip;
+
+/** Draws a straight staff with signs on it, pixel by pixel, as it comes out of a picture. */
+final class DrawnStrip
+{
+    /** @var list<string> by row */
+    private array $rows;
+
+    public function __construct(private readonly int $width = 400, private readonly int $line = 2)
+    {
+        $this->rows = array_fill(0, Strip::HEIGHT, str_repeat("\0", $width));
+        for ($i = 0; $i < 5; $i++) {
+            $this->box(0, Strip::TOP + $i * Strip::SPACE, $width, $line);
+        }
+    }
+
+    public function box(int $x, int $y, int $width, int $height): self
+    {
+        for ($row = $y; $row < $y + $height; $row++) {
+            $this->ink($x, $row, $width);
+        }
+
+        return $this;
+    }
+
+    public function head(int $x, int $place, bool $hollow = false): self
+    {
+        $y = Strip::row($place);
+        for ($dy = -7; $dy <= 7; $dy++) {
+            $half = 10.5 * sqrt(max(0.0, 1 - ($dy / 7.4) ** 2));
+            $lean = -0.4 * $dy;
+            $this->ink((int) round($x + $lean - $half), $y + $dy, (int) round(2 * $half));
+        }
+        for ($dy = -4; $hollow && $dy <= 4; $dy++) {
+            $half = 6.2 * sqrt(max(0.0, 1 - ($dy / 4.6) ** 2));
+            $this->paper((int) round($x - 0.9 * $dy - $half), $y + $dy, (int) round(2 * $half));
+        }
+        if ($hollow && $place % 2 === 0) {
+            $this->box($x - 11, $y, 22, $this->line);
+        }
+
+        return $this->ledgers($x, $place);
+    }
+
+    public function whole(int $x, int $place): self
+    {
+        $y = Strip::row($place);
+        for ($dy = -7; $dy <= 7; $dy++) {
+            $half = 14.0 * sqrt(max(0.0, 1 - ($dy / 7.4) ** 2));
+            $this->ink((int) round($x - $half), $y + $dy, (int) round(2 * $half));
+        }
+        for ($dy = -5; $dy <= 5; $dy++) {
+            $half = 7.0 * sqrt(max(0.0, 1 - ($dy / 5.4) ** 2));
+            $this->paper((int) round($x - $half), $y + $dy, (int) round(2 * $half));
+        }
+        if ($place % 2 === 0) {
+            $this->box($x - 14, $y, 28, $this->line);
+        }
+
+        return $this->ledgers($x, $place);
+    }
+
+    public function ledgers(int $x, int $place): self
+    {
+        for ($at = -2; $at >= $place; $at -= 2) {
+            $this->box($x - 17, Strip::row($at), 34, $this->line);
+        }
+        for ($at = 10; $at <= $place; $at += 2) {
+            $this->box($x - 17, Strip::row($at), 34, $this->line);
+        }
+
+        return $this;
+    }
+
+    /** From the outermost of the heads, so many spaces long. */
+    public function stem(int $x, int $place, bool $up, float $spaces = 3.5): self
+    {
+        $length = (int) ($spaces * Strip::SPACE);
+
+        return $up ? $this->box($x + 9, Strip::row($place) - $length, 2, $length - 2) : $this->box($x - 10, Strip::row($place) + 2, 2, $length);
+    }
+
+    /** Between the free ends of two stems, the n-th from there. */
+    public function beam(int $from, int $to, int $place, bool $up, int $nth = 0): self
+    {
+        $end = Strip::row($place) + ($up ? -56 + 12 * $nth : 52 - 12 * $nth);
+
+        return $this->box($from + ($up ? 9 : -10), $end, $to - $from + 2, 8);
+    }
+
+    public function dot(int $x, int $place): self
+    {
+        $y = Strip::row($place);
+        foreach ([-3 => 4, -2 => 6, -1 => 7, 0 => 7, 1 => 6, 2 => 4] as $dy => $width) {
+            $this->ink($x - intdiv($width, 2), $y + $dy, $width);
+        }
+
+        return $this;
+    }
+
+    public function barLine(int $x, int $width = 3): self
+    {
+        return $this->box($x, Strip::TOP, $width, 4 * Strip::SPACE + $this->line);
+    }
+
+    /** The print of a sign, as the table has it, with its middle at that row. */
+    public function sign(Shape $shape, int $x, int $middle): self
+    {
+        [$width, $height, $picture] = self::print($shape);
+        for ($row = 0; $row < $height; $row++) {
+            for ($column = 0; $column < $width; $column++) {
+                if ($picture[intdiv($row * Blob::SIDE, $height) * Blob::SIDE + intdiv($column * Blob::SIDE, $width)] === "\1") {
+                    $this->ink($x + $column, $middle - intdiv($height, 2) + $row, 1);
+                }
+            }
+        }
+
+        return $this;
+    }
+
+    /** @return array{int, int, string} width, height and picture of the first print of a sign */
+    public static function print(Shape $shape): array
+    {
+        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/shapes.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            [$name, $width, $height, $hex] = explode(' ', $line);
+            if ($name === $shape->value) {
+                return [(int) $width, (int) $height, Blob::unpacked($hex)];
+            }
+        }
+
+        return [0, 0, ''];
+    }
+
+    public function strip(): Strip
+    {
+        $middle = array_fill(0, $this->width, 128.0);
+
+        return new Strip(
+            Strip::turned($this->rows, $this->width),
+            array_map(floatval(...), range(0, $this->width - 1)),
+            $this->line,
+            new StaffPath(0, $middle, array_fill(0, $this->width, (float) Strip::SPACE)),
+        );
+    }
+
+    private function ink(int $x, int $row, int $width): void
+    {
+        $this->put($x, $row, $width, "\1");
+    }
+
+    private function paper(int $x, int $row, int $width): void
+    {
+        $this->put($x, $row, $width, "\0");
+    }
+
+    private function put(int $x, int $row, int $width, string $what): void
+    {
+        $from = max(0, $x);
+        $to = min($this->width, $x + $width);
+        if ($row >= 0 && $row < Strip::HEIGHT && $to > $from) {
+            $this->rows[$row] = substr_replace($this->rows[$row], str_repeat($what, $to - $from), $from, $to - $from);
+        }
+    }
+}
