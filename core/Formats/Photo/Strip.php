@@ -74,6 +74,27 @@ final class Strip
         return $this->path->middleAt($x) + ($row - self::TOP - 2 * self::SPACE) * $this->path->spaceAt($x) / self::SPACE;
     }
 
+    /**
+     * The ink of the three spaces at each end of the lines, bar lines apart: a clef is at the left.
+     *
+     * @return array{int, int}
+     */
+    public function inkAtEnds(): array
+    {
+        $lined = array_keys(array_filter($this->columns, static fn (string $column): bool => substr_count($column[self::TOP].$column[self::TOP + self::SPACE].$column[self::TOP + 2 * self::SPACE].$column[self::TOP + 3 * self::SPACE].$column[self::BOTTOM], "\1") >= 4));
+        $ends = [];
+        foreach ([[$lined[0] ?? 0, 1], [$lined[count($lined) - 1] ?? 0, -1]] as [$from, $way]) {
+            $ink = 0;
+            for ($i = 4; $i < 4 + 3 * self::SPACE; $i++) {
+                $column = substr($this->bareColumns[$from + $way * $i] ?? '', self::TOP - 24, 4 * self::SPACE + 48);
+                $ink += substr_count(substr($column, 24, 4 * self::SPACE), "\1") >= 58 ? 0 : substr_count($column, "\1");
+            }
+            $ends[] = $ink;
+        }
+
+        return [$ends[0], $ends[1]];
+    }
+
     /** How many pixels of a row are ink, from a column on; beyond the ends there is none. */
     public static function ink(string $row, int $from, int $count): int
     {

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Photo\BadPhoto;
+use Nasturtium\Core\Formats\Photo\Decoder;
+use Nasturtium\Core\Formats\Photo\PhotoDocument;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Photo\Shape;
+use Nasturtium\Core\Formats\Photo\Staff;
+use Nasturtium\Core\Formats\Photo\StaffFinder;
+use Nasturtium\Core\Formats\Photo\StaffPath;
+use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Formats\Photo\StripCutter;
+use Nasturtium\Core\Formats\Photo\System;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Score\Clef;
+use Tests\Photo\DrawnPage;
+use Tests\Photo\DrawnStrip;
+
+/*
+ * Whole pages of drawn staves: lines that belong together, bars, time, repeats, and what is told of them.
+ */
+
+/**
+ * A staff of 700 pixels with its clef and bar lines every 150 from 250 on.
+ *
+ * @param list<list<array{string, int}>> $bars  what stands in each: `q` or `h` or `w` and a place, `r` for a bar of rest
+ */
+function staff_of(Clef $clef, array $bars, ?callable $more = null): DrawnStrip
+{
+    $drawn = (new DrawnStrip(700))->barLine(0);
+    $clef === Clef::Treble ? $drawn->box(16, Strip::TOP - 22, 34, 112) : $drawn->box(16, Strip::TOP - 2, 34, 52)->dot(60, 7)->dot(60, 5);
+    foreach ($bars as $n => $signs) {
+        $from = 104 + 148 * $n;
+        foreach ($signs as $i => [$what, $place]) {
+            $x = $from + 20 + 34 * $i;
+            match ($what) {
+                'q' => $drawn->head($x, $place)->stem($x, $place, $place < 4),
+                'h' => $drawn->head($x, $place, true)->stem($x, $place, $place < 4),
+                'w' => $drawn->whole($x, $place),
+                default => $drawn->box($x, Strip::TOP + 17, 20, 8),
+            };
+        }
+        $drawn->barLine($from + 144);
+    }
+    if ($more !== null) {
+        $more($drawn);
+    }
+
+    return $drawn;
+}
+
+/** @return list<array{string, int}> so many quarters on places from there up */
+function quarters(int $count, int $from = 0): array
+{
+    return array_map(static fn (int $place): array => ['q', $place], range($from, $from + $count - 1));
+}
+
+const REST = [['r', 0]];
+
+/** @return array<string, mixed> */
+function page_read(string $bytes): array
+{
+    return PhotoDocument::of(PhotoReader::read($bytes));
+}
+
+/** Two lines of a grand staff in 3/4, four bars each. */
+function grand_page(): DrawnPage
+{
+    $upper = static fn (): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3, 4), quarters(3, 1)]);
+    $lower = static fn (): DrawnStrip => staff_of(Clef::Bass, [REST, quarters(3, 1), REST, quarters(3, 5)]);
+
+    return new DrawnPage([[$upper(), $lower()], [$upper(), $lower()]]);
+}
+
+test('two staves that a line joins are a grand staff, line by line', function (): void {
+    $read = page_read(grand_page()->png());
+    expect($read['clefs'])->toBe(['G', 'F'])
+        ->and($read['bars'])->toBe(8)
+        ->and($read['time'])->toBe([3, 4])
+        ->and($read['notes'])->toHaveCount(2 * (12 + 6))
+        ->and($read['rests'])->toHaveCount(4)
+        ->and($read['doubts'])->toBe([])
+        // E4, F4, G4, the thumb's way up.
+        ->and(array_column(array_slice($read['notes'], 0, 3), 'midi'))->toBe([64, 65, 67]);
+});
+
+test('a page on its side or on its head is set upright', function (int $turns): void {
+    expect(page_read(grand_page()->png($turns)))->toBe(page_read(grand_page()->png()));
+})->with(['by a quarter' => [1], 'on its head' => [2], 'by three quarters' => [3]]);
+
+test('it is read as large as a camera makes it, and refused where it is too small', function (): void {
+    $read = static fn (float $scale): array => page_read(grand_page()->png(0, $scale));
+    expect($read(2.0)['notes'])->toHaveCount(36)
+        ->and($read(1.3)['notes'])->toHaveCount(36)
+        ->and(static fn () => $read(0.45))->toThrow(BadPhoto::class, 'too small');
+});
+
+test('staves that nothing joins are lines of one staff', function (): void {
+    $staff = static fn (): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3), quarters(3)]);
+    $read = page_read((new DrawnPage([[$staff()], [$staff()]]))->png());
+    expect($read['clefs'])->toBe(['G'])->and($read['bars'])->toBe(8)->and($read['notes'])->toHaveCount(24);
+});
+
+test('both hands in one clef are read in it', function (): void {
+    $staff = static fn (): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3), quarters(3)]);
+    expect(page_read((new DrawnPage([[$staff(), $staff()]]))->png())['clefs'])->toBe(['G', 'G']);
+});
+
+test('a stem in one hand where the other has its bar line is none', function (): void {
+    // A note on the bottom line whose stem goes from line to line, in the middle of a bar.
+    $upper = staff_of(Clef::Treble, [quarters(3), quarters(3), quarters(3), quarters(3)], static fn (DrawnStrip $drawn) => null);
+    $lower = staff_of(Clef::Bass, [[['h', 8], ['q', 5]], REST, REST, REST]);
+    expect(page_read((new DrawnPage([[$upper, $lower]]))->png())['bars'])->toBe(4);
+});
+
+test('repeats are told with the bar that they stand at', function (): void {
+    $dots = static function (DrawnStrip $drawn): void {
+        // The end of the second bar, and the beginning of the third.
+        $drawn->barLine(396, 8)->dot(386, 3)->dot(386, 5);
+        $drawn->barLine(690, 8)->dot(680, 3)->dot(680, 5);
+    };
+    $bars = [quarters(3), quarters(3), quarters(3), quarters(3)];
+    $read = page_read((new DrawnPage([[staff_of(Clef::Treble, $bars, $dots), staff_of(Clef::Bass, [REST, REST, REST, REST], $dots)]]))->png());
+    expect($read['repeats'])->toBe([[2, 'end'], [4, 'end']]);
+});
+
+test('a short first bar in every hand is a pickup, and no doubt', function (array $lower): void {
+    $upper = staff_of(Clef::Treble, [quarters(1), quarters(3), quarters(3), quarters(3)]);
+    $read = page_read((new DrawnPage([[$upper, staff_of(Clef::Bass, [$lower, quarters(3), quarters(3), quarters(3)])]]))->png());
+    expect($read['time'])->toBe([3, 4])
+        ->and($read['doubts'])->toBe([])
+        ->and(array_values(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 1 && $note['staff'] === 1))[0]['dur'])->toEqual(1.0);
+})->with(['both play' => [quarters(1)], 'the left hand rests' => [REST]]);
+
+test('one that is short in one hand alone is in doubt', function (): void {
+    $upper = staff_of(Clef::Treble, [quarters(2), quarters(3), quarters(3), quarters(3)]);
+    $lower = staff_of(Clef::Bass, [quarters(3), quarters(3), quarters(3), quarters(3)]);
+    $doubts = page_read((new DrawnPage([[$upper, $lower]]))->png())['doubts'];
+    expect($doubts)->toBe([['bar' => 1, 'staff' => 1, 'why' => 'sum']]);
+});
+
+test('the time is what the bars come to where no number is seen', function (int $beats): void {
+    $bars = array_fill(0, 4, quarters($beats));
+    expect(page_read((new DrawnPage([[staff_of(Clef::Treble, $bars)]]))->png())['time'])->toBe([$beats, 4]);
+})->with([2, 3, 4]);
+
+test('most lines say the key, not the one that cannot be seen', function (): void {
+    $sharp = static fn (DrawnStrip $drawn) => $drawn->sign(Shape::Sharp, 62, Strip::row(8));
+    $bars = array_fill(0, 4, quarters(3));
+    $systems = [[staff_of(Clef::Treble, $bars, $sharp)], [staff_of(Clef::Treble, $bars, $sharp)], [staff_of(Clef::Treble, $bars)]];
+    $read = page_read((new DrawnPage($systems))->png());
+    // E4, F sharp, G4: the key holds on the third line too.
+    expect($read['key'])->toBe(1)->and(array_column(array_slice($read['notes'], -3), 'midi'))->toBe([64, 66, 67]);
+});
+
+test('what was read goes out as the shorthand', function (): void {
+    $text = ShorthandWriter::write(PhotoPiece::of(PhotoReader::read(grand_page()->png())))->text;
+    expect($text)->toContain('time: 3/4')->and($text)->toMatch('/^R: .*\n(?:R: .*\n)?L: \/ \|/m');
+});
+
+test('a system tells which of its staves is joined to the next', function (): void {
+    $bars = array_fill(0, 4, quarters(3));
+    foreach ([2, 1] as $joined) {
+        $staves = [staff_of(Clef::Treble, $bars), staff_of(Clef::Bass, $bars)];
+        $picture = Decoder::picture(Decoder::opened((new DrawnPage(array_chunk($staves, $joined)))->png()));
+        $read = array_map(static fn (StaffPath $path): Staff => Staff::of($picture, $path, true), StaffFinder::find($picture));
+        assert($read !== []);
+        expect($read[0]->isJoinedBelow())->toBe($joined === 2)
+            ->and($read[1]->isJoinedBelow())->toBeFalse()
+            ->and(System::of($read))->toHaveCount(3 - $joined);
+    }
+});
+
+test('strokes that lean are set upright in the strip', function (): void {
+    $picture = Decoder::picture(Decoder::opened(sheared(grand_page()->png(), 0.06)));
+    [$path] = StaffFinder::find($picture);
+    $strip = StripCutter::cut($picture, $path);
+    $seen = 0;
+    for ($x = 0; $x < $strip->width(); $x++) {
+        // The bar lines, four of them: full columns again.
+        $full = substr_count(substr($strip->columns[$x], Strip::TOP, 4 * Strip::SPACE), "\1") >= 60;
+        $before = $x > 0 && substr_count(substr($strip->columns[$x - 1], Strip::TOP, 4 * Strip::SPACE), "\1") >= 60;
+        $seen += $full && ! $before ? 1 : 0;
+    }
+    expect($seen)->toBeGreaterThanOrEqual(4)
+        ->and(page_read(sheared(grand_page()->png(), 0.06))['notes'])->toHaveCount(36);
+});
+
+/** Each row moved to the side by so much of its height: what a camera does that is held from the side. */
+function sheared(string $png, float $lean): string
+{
+    $image = imagecreatefromstring($png);
+    [$width, $height] = [imagesx($image), imagesy($image)];
+    $to = imagecreatetruecolor($width + (int) ($lean * $height) + 1, $height);
+    imagefill($to, 0, 0, 0xFFFFFF);
+    for ($y = 0; $y < $height; $y++) {
+        imagecopy($to, $image, (int) round($lean * $y), $y, 0, $y, $width, 1);
+    }
+    ob_start();
+    imagepng($to);
+
+    return (string) ob_get_clean();
+}
+
+test('a path goes on beyond its ends as it ended', function (): void {
+    $path = new StaffPath(10, [100.0, 101.0, 102.0, 103.0], [16.0, 16.0, 15.0, 14.0]);
+    expect($path->to())->toBe(13)
+        ->and($path->middleAt(12))->toBe(102.0)
+        ->and($path->middleAt(8))->toBe(98.0)
+        ->and($path->middleAt(15))->toBe(105.0)
+        ->and($path->spaceAt(0))->toBe(16.0)
+        ->and($path->spaceAt(99))->toBe(14.0);
+});
