@@ -36,7 +36,7 @@ hash_of() { cat "$@" 2>/dev/null | sha256sum | cut -c1-32; }
 
 hash_tree() { find "$@" -type f -not -name '*generated.d.ts' -not -name '*.generated.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32; }
 
-debian_packages="php8.2-cli php8.2-mbstring php8.2-xml php8.2-mysql php8.2-curl php8.2-zip php8.2-gd mariadb-server composer unzip $*"
+debian_packages="php8.2-cli php8.2-mbstring php8.2-xml php8.2-mysql php8.2-curl php8.2-zip php8.2-gd poppler-utils tesseract-ocr tesseract-ocr-eng mariadb-server composer unzip $*"
 
 install_debian() {
     export DEBIAN_FRONTEND=noninteractive
@@ -134,12 +134,19 @@ app_key() {
     cat "$run/app.key"
 }
 
+# start_worker LOG: does what is slow, one after another, with PHP's compiler on; sets worker_pid. One that has ended is begun anew.
+start_worker() {
+    export QUEUE_CONNECTION=database
+    setsid bash -c 'while :; do php artisan queue:work --queue=photos,default --sleep=0.2 --timeout=60 --memory=400 --max-jobs=200; sleep 1; done' >"$1" 2>&1 &
+    worker_pid=$!
+}
+
 # start_server PORT LOG: the application with several workers; sets server_pid.
 start_server() {
     # The addresses of private links are left out of the log.
     (umask 077; : >"$2"; chmod 600 "$2")
     PHP_CLI_SERVER_WORKERS=4 setsid php artisan serve --no-reload --host=127.0.0.1 --port="$1" \
-        > >(exec sed -u -E 's#(/(home|calendar)/)[A-Za-z0-9]{20,}#\1[left out]#g' >>"$2") 2>&1 &
+        > >(exec sed -u -E 's#(/(home|calendar|camera)/)[A-Za-z0-9]{20,}#\1[left out]#g' >>"$2") 2>&1 &
     server_pid=$!
     for _ in $(seq 1 100); do
         curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null && return 0
@@ -147,6 +154,13 @@ start_server() {
         sleep 0.1
     done
     fail "the application does not answer; see $2"
+}
+
+stop_worker() {
+    [ -n "${worker_pid:-}" ] || return 0
+    kill -- "-$worker_pid" 2>/dev/null || true
+    wait "$worker_pid" 2>/dev/null || true
+    worker_pid=
 }
 
 stop_server() {

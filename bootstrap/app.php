@@ -46,7 +46,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Before rows are looked up, so that a second try looks them up anew.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: TryAgain::class);
         // The home side proves itself with its own token, which no other site can send for it.
-        $middleware->validateCsrfTokens(except: ['api/home/*']);
+        $middleware->validateCsrfTokens(except: ['api/home/*', 'api/camera']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());

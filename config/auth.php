@@ -9,6 +9,8 @@ return [
         'web' => ['driver' => 'session', 'provider' => 'users'],
         // A family's private link: a bearer token, see App\Providers\AppServiceProvider.
         'family' => ['driver' => 'family-link'],
+        // What a phone sends one picture by, likewise.
+        'camera' => ['driver' => 'photo-link'],
     ],
     'providers' => [
         'users' => ['driver' => 'eloquent', 'model' => User::class],

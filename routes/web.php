@@ -56,6 +56,11 @@ use App\Page\Entry\PieceDraftController;
 use App\Page\Entry\ReadingController;
 use App\Page\Entry\ShorthandController;
 use App\Page\PageController;
+use App\Page\Photo\CameraController;
+use App\Page\Photo\CorrectionController;
+use App\Page\Photo\KeptPhotoController;
+use App\Page\Photo\PagePhoto;
+use App\Page\Photo\PhotoController;
 use App\Page\Piece\Piece;
 use App\Page\Piece\PieceController;
 use App\Page\Piece\PieceFileController;
@@ -210,6 +215,23 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
             Route::post('readings', [ReadingController::class, 'store'])->middleware('throttle:costly')->can('teach', Piece::class);
             Route::post('pages/{page}/pieces', [PieceController::class, 'store'])->middleware('throttle:costly')->can('own', 'page');
         });
+        Route::get('photos', [PhotoController::class, 'index'])->can('teach', PagePhoto::class);
+        Route::get('photo-figures', [CorrectionController::class, 'figures'])->can('teach', PagePhoto::class);
+        Route::group(['megabytes' => 17], function (): void {
+            Route::post('pages/{page}/photos', [PhotoController::class, 'store'])->middleware('throttle:costly')->can('own', 'page');
+        });
+        Route::post('pages/{page}/photo-links', [PhotoController::class, 'link'])->middleware('throttle:costly')->can('own', 'page');
+        Route::get('pages/{page}/kept-photos', [KeptPhotoController::class, 'index'])->can('own', 'page');
+        Route::get('kept-photos/{keptPhoto}', [KeptPhotoController::class, 'show'])->can('own', 'keptPhoto');
+        Route::delete('kept-photos/{keptPhoto}', [KeptPhotoController::class, 'destroy'])->can('own', 'keptPhoto');
+        Route::get('photos/{photo}', [PhotoController::class, 'show'])->can('own', 'photo');
+        Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->can('own', 'photo');
+        Route::get('photos/{photo}/picture', [PhotoController::class, 'picture'])->can('own', 'photo');
+        Route::get('photos/{photo}/lines/{line}', [PhotoController::class, 'line'])->can('own', 'photo');
+        Route::put('photos/{photo}/corners', [PhotoController::class, 'corners'])->middleware('throttle:costly')->can('own', 'photo');
+        Route::get('photos/{photo}/reading', [CorrectionController::class, 'show'])->can('own', 'photo');
+        Route::put('photos/{photo}/corrections', [CorrectionController::class, 'update'])->can('own', 'photo');
+        Route::put('photos/{photo}/typed', [CorrectionController::class, 'finish'])->can('own', 'photo');
         Route::post('shorthand', [ShorthandController::class, 'store'])->can('teach', Piece::class);
         Route::post('shorthand/playback', [ShorthandController::class, 'playback'])->can('teach', Piece::class);
         Route::post('shorthand/keys', [ShorthandController::class, 'keys'])->can('teach', Piece::class);
@@ -288,6 +310,13 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::put('led-steps/{ledStep}/takes', [LedHomeController::class, 'take'])->can('practise', 'ledStep');
         Route::put('tasks/{task}/practice', [PracticeController::class, 'update'])->withTrashed()->can('practise', 'task');
         Route::delete('tasks/{task}/practice/{date}', [PracticeController::class, 'destroy'])->withTrashed()->can('practise', 'task');
+    });
+
+    Route::middleware(['auth:camera', 'throttle:home'])->group(function (): void {
+        Route::get('camera', [CameraController::class, 'show'])->can('send', PagePhoto::class);
+        Route::group(['megabytes' => 17], function (): void {
+            Route::post('camera', [CameraController::class, 'store'])->can('send', PagePhoto::class);
+        });
     });
 
     Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');

@@ -15,6 +15,11 @@ use App\Lesson\Slip;
 use App\Lesson\Timetable\CalendarFeed;
 use App\Page\Book;
 use App\Page\Page;
+use App\Page\Photo\KeptPhoto;
+use App\Page\Photo\PagePhoto;
+use App\Page\Photo\PhotoLine;
+use App\Page\Photo\PhotoLink;
+use App\Page\Photo\PhotoState;
 use App\Page\Piece\Piece;
 use App\Page\Piece\StorePiece;
 use App\Sheet\Worksheet;
@@ -31,6 +36,14 @@ use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
+use Nasturtium\Core\Formats\Photo\GreyPicture;
+use Nasturtium\Core\Formats\Photo\PageCodec;
+use Nasturtium\Core\Formats\Photo\ReadBar;
+use Nasturtium\Core\Formats\Photo\ReadHead;
+use Nasturtium\Core\Formats\Photo\ReadPage;
+use Nasturtium\Core\Formats\Photo\ReadPhoto;
+use Nasturtium\Core\Formats\Photo\ReadSign;
+use Nasturtium\Core\Score\Clef;
 
 /** A small studio in the database: one student on one piece, with a week that was sent and a lesson that hears it. */
 final class Fixtures
@@ -83,6 +96,13 @@ final class Fixtures
 
     public string $token;
 
+    public readonly PagePhoto $photo;
+
+    public readonly KeptPhoto $keptPhoto;
+
+    /** Of a phone that may send a picture. */
+    public readonly string $cameraToken;
+
     public function __construct(string $name = 'north')
     {
         CarbonImmutable::setTestNow(self::MONDAY.' 10:00:00');
@@ -110,6 +130,11 @@ final class Fixtures
         $this->week->update(['sent_at' => $lastMonday]);
         $this->ledLesson = LedLesson::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'title' => 'Instead of Monday', 'sent_at' => $lastMonday]);
         LedStep::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'led_lesson_id' => $this->ledLesson->id, 'position' => 0, 'learning_id' => $this->learning->id, 'stage_id' => $this->task('Right hand')->stage_id, 'first' => 0, 'last' => 1, 'hand' => 'R', 'tempo' => 60, 'words' => 'Play the right hand.', 'half_minutes' => 6]);
+        $this->photo = self::readPhoto($this->page);
+        $this->cameraToken = "camera-of-{$name}";
+        $awaited = PagePhoto::query()->create(['studio_id' => $this->studio->id, 'page_id' => $this->page->id, 'state' => PhotoState::Awaited]);
+        PhotoLink::query()->create(['studio_id' => $this->studio->id, 'page_photo_id' => $awaited->id, 'token_hash' => hash('sha256', $this->cameraToken), 'until' => now()->addMinutes(10)]);
+        $this->keptPhoto = KeptPhoto::query()->create(['studio_id' => $this->studio->id, 'page_id' => $this->page->id, 'picture' => base64_encode(GreyPicture::jpeg(array_fill(0, 8, str_repeat("\xFF", 8)), 0, 8))]);
         $this->lesson = Lesson::query()->create(['studio_id' => $this->studio->id, 'student_id' => $this->student->id, 'week_id' => $this->week->id, 'held_on' => self::MONDAY]);
         $this->slip = Slip::query()->create(['studio_id' => $this->studio->id, 'lesson_id' => $this->lesson->id, 'task_id' => $this->task('Tap and count')->id, 'kind' => 'cut-short', 'measure' => 1, 'place' => 'bar 2']);
     }
@@ -122,8 +147,29 @@ final class Fixtures
             '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,
             '{week}' => $this->week->id, '{lesson}' => $this->lesson->id, '{task}' => $this->task('Tap and count')->id, '{slip}' => $this->slip->id,
             '{path}' => $this->path->id, '{ledLesson}' => $this->ledLesson->id, '{ledStep}' => $this->ledLesson->steps()->firstOrFail()->id, '{holiday}' => $this->holiday->id, '{performance}' => $this->performance->id, '{worksheet}' => $this->worksheet->id, '{pattern}' => $this->pattern->id,
-            '{calendar}' => $this->calendar->id, '{date}' => self::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000',
+            '{calendar}' => $this->calendar->id, '{date}' => self::MONDAY, '{token}' => 'none', '{key}' => '00000000-0000-4000-8000-000000000000', '{photo}' => $this->photo->id, '{line}' => 0, '{keptPhoto}' => $this->keptPhoto->id,
         ]);
+    }
+
+    /** A picture of a page with three bars in 4/4, of which the second is a crotchet short and in doubt. */
+    public static function readPhoto(Page $page): PagePhoto
+    {
+        $note = static fn (int $x, int $place, int $ticks): ReadSign => new ReadSign($x, 0, $ticks, 0, [new ReadHead($place)]);
+        $bar = static fn (array $upper, array $doubts): ReadBar => (new ReadBar([[], []], false, false, $doubts, 0, [[0, 200], [0, 200]]))
+            ->withStaff(0, $upper)->withStaff(1, [new ReadSign(40, 0, 192, 0, [])]);
+        $read = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [
+            $bar([$note(20, -2, 48), $note(60, -1, 48), $note(100, 0, 96)], []),
+            $bar([$note(220, 1, 48), $note(260, 2, 48), $note(300, 3, 48)], [[1, 'sum']]),
+            $bar([$note(440, 0, 192)], []),
+        ])]);
+        $photo = PagePhoto::query()->create([
+            'studio_id' => $page->studio_id, 'page_id' => $page->id, 'state' => PhotoState::Read, 'revision' => 1, 'corrections' => '[]', 'reading' => PageCodec::written($read),
+        ]);
+        foreach ([PhotoLine::WHOLE, 0] as $position) {
+            PhotoLine::query()->create(['page_photo_id' => $photo->id, 'position' => $position, 'width' => 8, 'height' => 8, 'tops' => '[96,400]', 'picture' => GreyPicture::jpeg(array_fill(0, 8, str_repeat("\xFF", 8)), 0, 8)]);
+        }
+
+        return $photo;
     }
 
     public function student(string $name, int $age): Student

@@ -6,6 +6,7 @@ namespace App\Account;
 
 use App\Account\Members\Membership;
 use App\Account\Members\Role;
+use App\Page\Photo\PhotoLink;
 use App\Student\Family\FamilyLink;
 use App\Student\Student;
 use Illuminate\Auth\Access\Response;
@@ -80,6 +81,12 @@ final class StudioPolicy
     public function practise(User|FamilyLink $who, Model $row): Response
     {
         return $who instanceof FamilyLink && $who->opensFor((int) $row->getAttribute('student_id')) ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    /** A phone's link to one picture sends that, and nothing else. */
+    public function send(User|FamilyLink|PhotoLink $who): bool
+    {
+        return $who instanceof PhotoLink;
     }
 
     public function home(User|FamilyLink $who): bool

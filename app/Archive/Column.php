@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Page\Photo\KeptPhoto;
 use Closure;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlReader;
@@ -66,6 +67,11 @@ final readonly class Column
     public static function matching(string $pattern, string $what): self
     {
         return self::that(static fn (mixed $value): bool => is_string($value) && preg_match($pattern, $value) === 1, $what);
+    }
+
+    public static function picture(): self
+    {
+        return self::that(KeptPhoto::isPicture(...), 'a picture');
     }
 
     /** @param list<string>|class-string<\BackedEnum> $of */

@@ -122,6 +122,8 @@ final class Columns
             'week_patterns' => [...$own, 'name' => Column::text(60, 1), 'tasks' => Column::read(self::pattern(...)), ...$times],
             'calendar_feeds' => [...$own, 'student_id' => Column::number()->orNull(), 'token_hash' => Column::hash(), 'used_at' => Column::moment()->orNull(), ...$times],
             'drafts' => [...$own, 'page_id' => Column::number()->orNull(), 'piece_id' => Column::number()->orNull(), 'text' => Column::text(60_000), 'label' => Column::text(4), 'revision' => Column::whole(0, 1_000_000_000), ...$times],
+            'kept_photos' => [...$own, 'page_id' => Column::number(), 'picture' => Column::picture(), ...$times],
+            'photo_figures' => [...$own, 'notes' => Column::whole(0, 65_535), 'right' => Column::whole(0, 65_535), 'fingers' => Column::whole(0, 65_535), 'known' => Column::whole(0, 65_535), 'signs' => Column::whole(0, 999), 'doubts' => Column::whole(0, 65_535), 'needless' => Column::whole(0, 65_535), 'read_on' => Column::date()],
             'family_links' => [...$own, 'student_id' => Column::number(), 'label' => Column::text(60), 'token_hash' => Column::hash(), 'expires_on' => Column::date()->orNull(), 'withdrawn_at' => Column::moment()->orNull(), 'used_at' => Column::moment()->orNull(), ...$times],
             'link_siblings' => ['id' => Column::number(), 'family_link_id' => Column::number(), 'student_id' => Column::number()],
             'holidays' => [...$own, 'student_id' => Column::number()->orNull(), 'label' => Column::text(60), 'from_on' => Column::date(), 'to_on' => Column::date(), 'lessons' => Column::yes(), 'practice' => Column::yes(), ...$times],

@@ -10,7 +10,10 @@ use Illuminate\Support\Facades\Schema;
 final class Tables
 {
     /** Accounts and the machinery stay where they are. */
-    private const NOT_KEPT = ['users', 'studios'];
+    private const NOT_KEPT = ['users', 'studios', ...self::PASSING];
+
+    /** Pictures of pages while they are read and looked at. */
+    private const PASSING = ['page_photos', 'photo_lines', 'photo_links'];
 
     /** @return array<string, array<string, string>> by table: the table that a column refers to, by column */
     public static function inOrder(): array

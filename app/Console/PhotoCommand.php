@@ -10,6 +10,7 @@ use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Photo\ReadPage;
 use Nasturtium\Core\Formats\Photo\ReadPhoto;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Refusal;
@@ -41,7 +42,7 @@ final class PhotoCommand extends Command
             if (! self::isCompiled()) {
                 return $this->compiled($form);
             }
-            $written = self::written(PhotoReader::read($bytes), $form);
+            $written = self::written((new PhotoReader())->read($bytes)->page, $form);
         } catch (Refusal $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
 
@@ -53,12 +54,12 @@ final class PhotoCommand extends Command
     }
 
     /** @throws BadInput|Refusal */
-    private static function written(ReadPhoto $read, string $form): string
+    private static function written(ReadPage $page, string $form): string
     {
         return match ($form) {
-            'musicxml' => MusicXmlWriter::write(PhotoPiece::of($read)),
-            'shorthand' => ShorthandWriter::write(PhotoPiece::of($read))->text,
-            default => json_encode(PhotoDocument::of($read), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n",
+            'musicxml' => MusicXmlWriter::write(PhotoPiece::of($page->pieces[0])),
+            'shorthand' => implode("\n", array_map(static fn (ReadPhoto $piece): string => ShorthandWriter::write(PhotoPiece::of($piece))->text, $page->pieces)),
+            default => json_encode(PhotoDocument::of($page), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n",
         };
     }
 

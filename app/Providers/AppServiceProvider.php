@@ -21,6 +21,9 @@ use App\Lesson\Timetable\CalendarFeed;
 use App\Lesson\Timetable\FollowStudent;
 use App\Page\Book;
 use App\Page\Page;
+use App\Page\Photo\KeptPhoto;
+use App\Page\Photo\PagePhoto;
+use App\Page\Photo\PhotoLink;
 use App\Page\Piece\Piece;
 use App\Page\Piece\PieceRetyped;
 use App\Sheet\Worksheet;
@@ -61,6 +64,7 @@ final class AppServiceProvider extends ServiceProvider
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
         Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class, LedLesson::class, LedStep::class,
+        PagePhoto::class, KeptPhoto::class,
     ];
 
     public function boot(): void
@@ -74,6 +78,10 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(PieceRetyped::class, OpenAgain::class);
         Auth::extend('family-link', static fn (Application $app): RequestGuard => new RequestGuard(
             static fn (Request $request): ?FamilyLink => self::familyLink($request),
+            $app->make(Request::class),
+        ));
+        Auth::extend('photo-link', static fn (Application $app): RequestGuard => new RequestGuard(
+            static fn (Request $request): ?PhotoLink => self::photoLink($request),
             $app->make(Request::class),
         ));
         Session::extend('database', static fn (Application $app): QuietSessionHandler => new QuietSessionHandler(
@@ -118,6 +126,22 @@ final class AppServiceProvider extends ServiceProvider
         }
 
         return $opens ? $link : null;
+    }
+
+    /** One that has been used still says so. */
+    private static function photoLink(Request $request): ?PhotoLink
+    {
+        $token = $request->bearerToken();
+        if ($token === null || $token === '') {
+            return null;
+        }
+        WrongTokens::hold($request);
+        $link = PhotoLink::query()->with('photo.page.book')->where('token_hash', hash('sha256', $token))->first();
+        if ($link === null) {
+            WrongTokens::note($request);
+        }
+
+        return $link !== null && ($link->opens() || $link->used_at !== null && $request->isMethod('GET')) ? $link : null;
     }
 
     private function limits(): void

@@ -63,7 +63,7 @@ const REST = [['r', 0]];
 /** @return array<string, mixed> */
 function page_read(string $bytes): array
 {
-    return PhotoDocument::of(PhotoReader::read($bytes));
+    return PhotoDocument::of((new PhotoReader())->read($bytes)->page);
 }
 
 /** Two lines of a grand staff in 3/4, four bars each. */
@@ -157,7 +157,7 @@ test('most lines say the key, not the one that cannot be seen', function (): voi
 });
 
 test('what was read goes out as the shorthand', function (): void {
-    $text = ShorthandWriter::write(PhotoPiece::of(PhotoReader::read(grand_page()->png())))->text;
+    $text = ShorthandWriter::write(PhotoPiece::of((new PhotoReader())->read(grand_page()->png())->page->pieces[0]))->text;
     expect($text)->toContain('time: 3/4')->and($text)->toMatch('/^R: .*\n(?:R: .*\n)?L: \/ \|/m');
 });
 

@@ -13,7 +13,9 @@ use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Nasturtium\Core\Formats\Photo\ReadBar;
+use Nasturtium\Core\Formats\Photo\ReadPage;
 use Nasturtium\Core\Formats\Photo\ReadPhoto;
+use Nasturtium\Core\Formats\Photo\ReadSign;
 use Nasturtium\Core\Formats\Photo\Rhythm;
 use Nasturtium\Core\Formats\Photo\StaffFinder;
 use Nasturtium\Core\Formats\Photo\Stem;
@@ -134,10 +136,10 @@ test('an accidental holds to the bar line on its own place, else the key says', 
     [$first] = $items[0]->heads;
     $first->sign = 0;
     $read = new ReadPhoto([Clef::Treble], -2, [4, 4], []);
-    $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches($items, 0));
+    $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches(array_map(ReadSign::of(...), $items), 0));
     // B natural, still natural, B flat an octave up by the key, and E flat.
     expect($names)->toBe(['B4', 'B4', 'Bb5', 'Eb4'])
-        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches([$items[3]], 0)[0][0]->name())->toBe('G2');
+        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches([ReadSign::of($items[3])], 0)[0][0]->name())->toBe('G2');
 });
 
 test('what was read is a document, and a piece as if typed', function (): void {
@@ -145,8 +147,8 @@ test('what was read is a document, and a piece as if typed', function (): void {
     [$left] = Rhythm::settle(seen('rw'), 192);
     [$head] = $right[0]->heads;
     $head->finger = 3;
-    $read = new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [new ReadBar([$right, $left], false, true, [[2, 'sum']], true)]);
-    $document = PhotoDocument::of($read);
+    $read = new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [new ReadBar([array_map(ReadSign::of(...), $right), array_map(ReadSign::of(...), $left)], false, true, [[2, 'sum']])]);
+    $document = PhotoDocument::of(new ReadPage([$read]));
     expect($document['clefs'])->toBe(['G', 'F'])
         ->and($document['repeats'])->toBe([[1, 'end']])
         ->and($document['notes'][0])->toBe(['staff' => 1, 'bar' => 1, 'onset' => 0, 'dur' => 1, 'midi' => 71, 'finger' => 3])
@@ -168,7 +170,7 @@ test('staves are found from the top, straight or aslant', function (float $fall)
 })->with(['straight' => [0.0], 'falling by three degrees' => [40.0], 'rising' => [-25.0]]);
 
 test('what cannot be read says why, and what to do', function (string $bytes, string $said): void {
-    expect(static fn () => PhotoReader::read($bytes))->toThrow(BadPhoto::class, $said);
+    expect(static fn () => (new PhotoReader())->read($bytes))->toThrow(BadPhoto::class, $said);
 })->with([
     'no picture' => ['no picture', 'no picture that can be opened'],
     'half a picture' => [substr(staves_drawn([100], 14), 0, 40), 'no picture that can be opened'],
@@ -224,9 +226,9 @@ function scribbled(int $seed, bool $strokes): string
 
 test('whatever is on a picture, it is read or refused in words', function (string $bytes): void {
     try {
-        $read = PhotoReader::read($bytes);
-        PhotoDocument::of($read);
-        expect(PhotoPiece::of($read)->measures)->not->toBe([]);
+        $page = (new PhotoReader())->read($bytes)->page;
+        PhotoDocument::of($page);
+        expect(PhotoPiece::of($page->pieces[0])->measures)->not->toBe([]);
     } catch (Refusal $reason) {
         expect($reason->getMessage())->not->toBe('');
     }

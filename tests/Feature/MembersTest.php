@@ -55,7 +55,7 @@ const OF_THE_LEAD = ['POST members', 'POST members/{member}/invitation', 'PATCH 
 test('each route in each role of a studio', function (): void {
     $teacher = joined($this->own, Role::Teacher, 'Tara');
     $assistant = joined($this->own, Role::Assistant, 'Asta');
-    $routes = array_filter(api_routes(), static fn (RoutingRoute $route): bool => ! str_starts_with($route->uri(), 'api/home'));
+    $routes = array_filter(api_routes(), static fn (RoutingRoute $route): bool => ! str_starts_with($route->uri(), 'api/home') && ! str_starts_with($route->uri(), 'api/camera'));
     $ask = function (User $who, RoutingRoute $route): int {
         app('auth')->forgetGuards();
         // Who asks this often is held back elsewhere.

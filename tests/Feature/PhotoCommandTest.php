@@ -33,7 +33,7 @@ test('a page is one JSON document and nothing else, with every field', function 
     [$code, $out, $err] = photo_command(two_bars());
     $read = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
     expect($code)->toBe(0)->and($err)->toBe('')
-        ->and(array_keys($read))->toBe(['clefs', 'key', 'time', 'bars', 'repeats', 'notes', 'rests', 'doubts'])
+        ->and(array_keys($read))->toBe(['clefs', 'key', 'time', 'bars', 'repeats', 'notes', 'rests', 'doubts', 'pieces'])
         ->and([$read['clefs'], $read['key'], $read['time'], $read['bars']])->toBe([['G'], 0, [4, 4], 2])
         ->and(array_column($read['notes'], 'midi'))->toBe([64, 65, 67, 69, 64, 65, 67, 69])
         ->and($read['notes'][5])->toBe(['staff' => 1, 'bar' => 2, 'onset' => 1, 'dur' => 1, 'midi' => 65, 'finger' => null]);

@@ -31,8 +31,12 @@ test('each route opens to its own teacher or family, and to nobody else', functi
     $own = new Fixtures('north');
     $other = new Fixtures('south');
     foreach (api_routes() as $route) {
-        $home = str_starts_with($route->uri(), 'api/home');
-        if ($home !== ($side === 'home')) {
+        $opens = match (true) {
+            str_starts_with($route->uri(), 'api/home') => 'home',
+            str_starts_with($route->uri(), 'api/camera') => 'camera',
+            default => 'teacher',
+        };
+        if ($opens !== $side) {
             continue;
         }
         $method = $route->methods()[0];
@@ -51,7 +55,16 @@ test('each route opens to its own teacher or family, and to nobody else', functi
             return $status;
         };
         expect($ask(null))->toBe(401, "{$at} as nobody");
-        if ($home) {
+        $camera = ['Authorization' => "Bearer {$own->cameraToken}"];
+        if ($side === 'camera') {
+            expect($ask(null, $camera))->toBeIn([200, 422], "{$at} as the phone")
+                ->and($ask(null, $family($own)))->toBe(401, "{$at} as the family")
+                ->and($ask($own))->toBe(401, "{$at} as the teacher");
+
+            continue;
+        }
+        expect($ask(null, $camera))->toBe(401, "{$at} as a phone that may send a picture");
+        if ($side === 'home') {
             expect($ask(null, $family($own)))->toBeIn([200, 204, 422], "{$at} as the family")
                 ->and($ask(null, $family($other)))->toBeIn($row ? [404] : [200, 422], "{$at} as another family")
                 ->and($ask($own))->toBe(401, "{$at} as the teacher");
@@ -61,7 +74,7 @@ test('each route opens to its own teacher or family, and to nobody else', functi
                 ->and($ask(null, $family($own)))->toBe(401, "{$at} as the family");
         }
     }
-})->with(['teacher', 'home']);
+})->with(['teacher', 'home', 'camera']);
 
 test('lists and references stay within the studio', function (): void {
     $own = new Fixtures('north');

@@ -25,7 +25,7 @@ function notes_read(string $picture): array
 {
     return notes_told(array_map(
         static fn (array $note): array => [$note['staff'], $note['bar'], (int) round(48 * $note['onset']), (int) round(48 * $note['dur']), $note['midi']],
-        PhotoDocument::of(PhotoReader::read($picture))['notes'],
+        PhotoDocument::of((new PhotoReader())->read($picture)->page)['notes'],
     ));
 }
 

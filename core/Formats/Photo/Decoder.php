@@ -25,8 +25,12 @@ final class Decoder
     /** How many columns the distance of the lines is taken from. */
     private const SAMPLED = 96;
 
-    /** @throws BadPhoto */
-    public static function opened(string $bytes): GdImage
+    /**
+     * Looks at what a file says of itself, and unpacks nothing.
+     *
+     * @throws BadPhoto when it is no picture, or larger than can be read
+     */
+    public static function held(string $bytes): void
     {
         $size = self::quietly(static fn (): array|false => getimagesizefromstring($bytes));
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true) || $size[0] < 1 || $size[1] < 1) {
@@ -35,6 +39,12 @@ final class Decoder
         if ($size[0] * $size[1] > self::MOST_PIXELS || max($size[0], $size[1]) > self::MOST_SIDE) {
             throw BadPhoto::tooLarge($size[0], $size[1]);
         }
+    }
+
+    /** @throws BadPhoto */
+    public static function opened(string $bytes): GdImage
+    {
+        self::held($bytes);
         $image = self::quietly(static fn (): GdImage|false => imagecreatefromstring($bytes));
         if ($image === false) {
             throw BadPhoto::noPicture();
@@ -120,15 +130,9 @@ final class Decoder
     {
         [$width, $height] = [imagesx($image), imagesy($image)];
         $votes = [];
-        $true = imageistruecolor($image);
         for ($i = 0; $i < self::SAMPLED; $i++) {
             $x = (int) (($i + 0.5) * $width / self::SAMPLED);
-            $column = [];
-            for ($y = 0; $y < $height; $y++) {
-                $at = (int) imagecolorat($image, $x, $y);
-                $column[] = $true ? ($at >> 8) & 255 : imagecolorsforindex($image, $at)['green'];
-            }
-            foreach (self::distances($column) as $distance => $count) {
+            foreach (self::distances(self::column($image, $x, $height)) as $distance => $count) {
                 $votes[$distance] = ($votes[$distance] ?? 0) + $count;
             }
         }
@@ -150,6 +154,19 @@ final class Decoder
         }
 
         return $sum / $weight;
+    }
+
+    /** @return list<int> brightness from the top */
+    public static function column(GdImage $image, int $x, int $height): array
+    {
+        $true = imageistruecolor($image);
+        $column = [];
+        for ($y = 0; $y < $height; $y++) {
+            $at = (int) imagecolorat($image, $x, $y);
+            $column[] = $true ? ($at >> 8) & 255 : imagecolorsforindex($image, $at)['green'];
+        }
+
+        return $column;
     }
 
     /**

@@ -9,8 +9,11 @@ use Nasturtium\Core\Score\Clef;
 /** Puts what was read of each line together: one key, one time, bars with their repeats and doubts. */
 final class PageBuilder
 {
-    /** @param non-empty-list<System> $systems */
-    public static function of(array $systems): ReadPhoto
+    /**
+     * @param non-empty-list<System> $systems
+     * @param int                    $line    of the page that the first of them is
+     */
+    public static function of(array $systems, int $line): ReadPhoto
     {
         $hands = max(array_map(static fn (System $system): int => count($system->staves), $systems));
         $clefs = [];
@@ -21,8 +24,8 @@ final class PageBuilder
         $time = self::time($systems);
         $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
         $bars = [];
-        foreach ($systems as $system) {
-            foreach ($system->bars as $n => [$from, $to, $before, $after]) {
+        foreach ($systems as $n => $system) {
+            foreach ($system->bars as [$from, $to, $before, $after]) {
                 $staves = [];
                 $doubts = [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
@@ -43,7 +46,14 @@ final class PageBuilder
                 }
                 ksort($staves);
                 $staves = array_values($staves);
-                $bars[] = new ReadBar($staves, $before !== null && $before->dotsAfter, $after !== null && $after->dotsBefore, $doubts, $n === 0);
+                $bars[] = new ReadBar(
+                    array_map(static fn (array $items): array => array_map(ReadSign::of(...), $items), $staves),
+                    $before !== null && $before->dotsAfter,
+                    $after !== null && $after->dotsBefore,
+                    $doubts,
+                    $line + $n,
+                    array_map(static fn (Staff $staff): array => [$staff->strip->columnAt($from), $staff->strip->columnAt($to)], $system->staves),
+                );
             }
         }
 

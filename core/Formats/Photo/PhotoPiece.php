@@ -7,6 +7,7 @@ namespace Nasturtium\Core\Formats\Photo;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\DraftEvent;
 use Nasturtium\Core\Score\Duration;
+use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Ink;
@@ -16,42 +17,82 @@ use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
+use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Tuplet;
 use Nasturtium\Core\Score\TupletGroups;
 
 /** Makes a piece of what was read, as if it had been typed. */
-final class PhotoPiece
+final readonly class PhotoPiece
 {
+    /** @param array<string, int> $tokens which sign each event is, by its id: see token() */
+    private function __construct(public Piece $piece, private array $tokens) {}
+
     /** @throws InvalidScore when what was read is more than a page holds */
     public static function of(ReadPhoto $read): Piece
     {
+        return self::built($read)->piece;
+    }
+
+    /** @throws InvalidScore likewise */
+    public static function built(ReadPhoto $read): self
+    {
         $builder = new PieceBuilder();
+        $builder->title = $read->title;
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
         $key = new Key($read->fifths);
         $meter = new Meter($read->time[0], $read->time[1]);
         foreach ($read->bars as $n => $bar) {
-            $draft = $builder->measure($meter, $key, newLine: $bar->newLine && $n > 0);
+            $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
-            foreach ($bar->staves as $i => $items) {
+            foreach ($bar->staves as $i => $signs) {
                 $hand = $hands[$i] ?? Hand::Left;
                 if ($n === 0) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
-                $pitches = $read->pitches($items, $i);
-                $lengths = array_map(static fn (Item $item): Duration => Duration::ofWhole(self::whole($item->ticks())), $items);
-                $tuplets = TupletGroups::of(array_map(static fn (Item $item, Duration $length): array => [self::whole($item->onset), $length->whole, Tuplet::fitting($length)], $items, $lengths));
-                foreach ($items as $k => $item) {
-                    $notes = [];
-                    foreach ($item->heads as $h => $head) {
-                        $notes[] = new Note($pitches[$k][$h], $head->finger);
-                    }
-                    $draft->events[] = new DraftEvent($hand, '1', self::whole($item->onset), $lengths[$k], $notes, new Ink(tuplet: $tuplets[$k] ?? null), false);
-                }
+                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0)));
+            }
+        }
+        $piece = $builder->piece();
+
+        return new self($piece, $builder->tokens);
+    }
+
+    /** @return array<int, Event> by token */
+    public function events(): array
+    {
+        $events = [];
+        foreach ($this->piece->measures as $measure) {
+            foreach ($measure->events() as $event) {
+                $events[$this->tokens[$event->id] ?? -1] = $event;
             }
         }
 
-        return $builder->piece();
+        return $events;
+    }
+
+    /** The name of a sign while a piece is made of it: its bar, its staff and its place there, from 0. */
+    public static function token(int $bar, int $staff, int $sign): int
+    {
+        return ($bar * 2 + $staff) * 1000 + $sign;
+    }
+
+    /**
+     * @param  list<ReadSign>   $signs
+     * @param  list<array<int, Pitch>> $pitches
+     * @return list<DraftEvent>
+     */
+    private static function drafts(array $signs, array $pitches, Hand $hand, int $token): array
+    {
+        $lengths = array_map(static fn (ReadSign $sign): Duration => Duration::ofWhole(self::whole($sign->ticks())), $signs);
+        $tuplets = TupletGroups::of(array_map(static fn (ReadSign $sign, Duration $length): array => [self::whole($sign->onset), $length->whole, Tuplet::fitting($length)], $signs, $lengths));
+        $events = [];
+        foreach ($signs as $k => $sign) {
+            $notes = array_map(static fn (ReadHead $head, int $h): Note => new Note($pitches[$k][$h], $head->finger), $sign->heads, array_keys($sign->heads));
+            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink(tuplet: $tuplets[$k] ?? null), false, $token + $k);
+        }
+
+        return $events;
     }
 
     private static function whole(int $ticks): Fraction

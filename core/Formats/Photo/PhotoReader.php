@@ -4,54 +4,108 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Closure;
+
 /** Reads a page from a scan or a photo of it. */
-final class PhotoReader
+final readonly class PhotoReader
 {
-    /** @throws BadPhoto */
-    public static function read(string $bytes): ReadPhoto
+    /** @param Closure(PhotoStep, int, int): void|null $tell is told what is done, how much of it, and of how much; what it throws ends the reading */
+    public function __construct(private ?Closure $tell = null, private ?WordReader $words = null) {}
+
+    /**
+     * @param Corners|null $corners of the part that is looked at
+     *
+     * @throws BadPhoto
+     */
+    public function read(string $bytes, ?Corners $corners = null): PhotoReading
     {
-        $systems = System::of(self::upright($bytes));
-        foreach ($systems as $system) {
+        $this->say(PhotoStep::Opening, 0, 1);
+        [$staves, $picture] = $this->upright($bytes, $corners);
+        $systems = System::of($staves);
+        $parts = Pieces::of($systems);
+        foreach ($systems as $i => $system) {
+            $this->say(PhotoStep::Lines, $i, count($systems));
             $system->read();
         }
 
-        return PageBuilder::of($systems);
+        return new PhotoReading($this->page($parts, $picture), $systems, $picture);
+    }
+
+    /** @param non-empty-list<non-empty-list<System>> $parts by piece */
+    private function page(array $parts, Picture $picture): ReadPage
+    {
+        $pieces = [];
+        $line = 0;
+        $above = 0.0;
+        foreach ($parts as $i => $part) {
+            $piece = PageBuilder::of($part, $line);
+            if ($this->words !== null) {
+                $this->say(PhotoStep::Words, $i, count($parts));
+                $piece = $piece->titled(Titles::of($picture, $part[0], $above, $this->words));
+            }
+            $pieces[] = $piece;
+            $line += count($part);
+            $last = $part[count($part) - 1]->staves;
+            $strip = $last[count($last) - 1]->strip;
+            $above = $strip->pageY(intdiv($strip->width(), 2), Strip::BOTTOM + 3 * Strip::SPACE);
+        }
+
+        return new ReadPage($pieces);
+    }
+
+    private function say(PhotoStep $step, int $done, int $of): void
+    {
+        if ($this->tell !== null) {
+            ($this->tell)($step, $done, $of);
+        }
     }
 
     /**
      * A page that lies on its side has its staves once it is turned; one that stands on its head has its clefs at the right.
      *
-     * @return non-empty-list<Staff>
+     * @return array{non-empty-list<Staff>, Picture}
      *
      * @throws BadPhoto
      */
-    private static function upright(string $bytes): array
+    private function upright(string $bytes, ?Corners $corners): array
     {
         $image = Decoder::opened($bytes);
-        $reason = BadPhoto::noStaves();
-        foreach ([0, 1] as $turns) {
+        $reason = null;
+        // Who has drawn its corners has seen it upright.
+        foreach ($corners === null ? [0, 1] : [0] as $turns) {
             try {
-                $staves = self::staves(Decoder::picture($image, $turns));
-                if ($staves !== [] && self::isOnItsHead($staves)) {
-                    $staves = self::staves(Decoder::picture($image, $turns + 2)) ?: $staves;
+                $found = $this->staves($image, $turns, $corners);
+                if ($corners === null && $found[0] !== [] && self::isOnItsHead($found[0])) {
+                    $turned = $this->staves($image, $turns + 2, null);
+                    $found = $turned[0] !== [] ? $turned : $found;
                 }
-                if ($staves !== []) {
-                    return $staves;
+                if ($found[0] !== []) {
+                    return $found;
                 }
             } catch (BadPhoto $refused) {
-                $reason = $turns === 0 ? $refused : $reason;
+                $reason ??= $refused;
             }
         }
 
-        throw $reason;
+        throw PictureFaults::of($image) ?? $reason ?? BadPhoto::noStaves();
     }
 
-    /** @return list<Staff> from the top of the page */
-    private static function staves(Picture $picture): array
+    /** @return array{list<Staff>, Picture} from the top of the page */
+    private function staves(\GdImage $image, int $turns, ?Corners $corners): array
     {
+        $picture = Decoder::picture($image, $turns);
+        if ($corners !== null) {
+            $picture = $corners->cut($picture);
+        }
+        $this->say(PhotoStep::Staves, 0, 1);
         $paths = StaffFinder::find($picture);
+        $staves = [];
+        foreach ($paths as $i => $path) {
+            $this->say(PhotoStep::Staves, $i, count($paths));
+            $staves[] = Staff::of($picture, $path, $i < 2);
+        }
 
-        return array_map(static fn (StaffPath $path, int $i): Staff => Staff::of($picture, $path, $i < 2), $paths, array_keys($paths));
+        return [$staves, $picture];
     }
 
     /** @param non-empty-list<Staff> $staves */

@@ -8,8 +8,37 @@ namespace Nasturtium\Core\Formats\Photo;
 final readonly class ReadBar
 {
     /**
-     * @param list<list<Item>> $staves
-     * @param list<array{int, string}> $doubts the staff from 1, and why
+     * @param list<list<ReadSign>>        $staves  from the top
+     * @param list<array{int, string}>    $doubts  the staff from 1, and why
+     * @param int                         $line    which line of the page it stands in, from 0
+     * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public bool $newLine) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = []) {}
+
+    /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
+    public function withStaff(int $staff, array $signs): self
+    {
+        $at = 0;
+        $placed = [];
+        foreach ($signs as $sign) {
+            $placed[] = $sign->at($at);
+            $at += $sign->ticks();
+        }
+        $staves = $this->staves;
+        $staves[$staff] = $placed;
+
+        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns);
+    }
+
+    /** @param list<array{int, string}> $doubts */
+    public function doubted(array $doubts): self
+    {
+        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns);
+    }
+
+    /** @return int ticks of what stands on a staff */
+    public function sum(int $staff): int
+    {
+        return array_sum(array_map(static fn (ReadSign $sign): int => $sign->ticks(), $this->staves[$staff] ?? []));
+    }
 }

@@ -14,7 +14,7 @@ final class Staff
     public array $items = [];
 
     /** @param list<Blob> $blobs */
-    public function __construct(public readonly Strip $strip, public readonly array $blobs, public readonly Opening $opening) {}
+    public function __construct(public readonly Strip $strip, public readonly array $blobs, public Opening $opening) {}
 
     public static function of(Picture $picture, StaffPath $path, bool $first): self
     {

@@ -32,8 +32,9 @@ final class Strip
      * @param list<string> $columns with the lines
      * @param list<float>  $pageX   by column, where it is in the picture
      * @param int          $line    how thick a line is
+     * @param list<string> $grey    columns of brightness, for whoever looks at it
      */
-    public function __construct(public readonly array $columns, public readonly array $pageX, public readonly int $line, public readonly StaffPath $path)
+    public function __construct(public readonly array $columns, public readonly array $pageX, public readonly int $line, public readonly StaffPath $path, public readonly array $grey = [])
     {
         $this->rows = self::turned($columns, self::HEIGHT);
         $this->bareColumns = self::without($columns, $line);

@@ -80,7 +80,7 @@ final class StripCutter
             }
         }
 
-        return new Strip($best[0], $pageX, $best[1], $path);
+        return new Strip($best[0], $pageX, $best[1], $path, $grey);
     }
 
     /**

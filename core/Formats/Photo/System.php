@@ -47,6 +47,24 @@ final class System
         return array_chunk($staves, 2);
     }
 
+    /** Whether a time stands at its left, as where a piece begins; it is read as one that does, if so. */
+    public function opensAnew(): bool
+    {
+        $openings = array_map(static fn (Staff $staff): Opening => OpeningReader::read($staff->strip, $staff->blobs, true), $this->staves);
+        foreach ($openings as $opening) {
+            if ($opening->time === null) {
+                return false;
+            }
+        }
+        foreach ($this->staves as $i => $staff) {
+            $staff->opening = $openings[$i];
+        }
+        $this->bars = [];
+        $this->findBars();
+
+        return true;
+    }
+
     private function findBars(): void
     {
         $lines = [];
@@ -137,22 +155,24 @@ final class System
         }
     }
 
+    /** Pixels of a strip between the two staves; null where there is one. */
+    public function gap(): ?float
+    {
+        if (! isset($this->staves[1])) {
+            return null;
+        }
+        [$own, $other] = [$this->staves[0]->strip->path, $this->staves[1]->strip->path];
+        $x = ($own->from + $own->to()) / 2;
+
+        return max(0.0, abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE);
+    }
+
     public function read(): void
     {
-        $both = count($this->staves) === 2;
+        $gap = $this->gap();
         foreach ($this->staves as $i => $staff) {
-            [$top, $bottom] = [0, Strip::HEIGHT];
-            if ($both) {
-                $other = $this->staves[1 - $i]->strip->path;
-                $own = $staff->strip->path;
-                $x = ($own->from + $own->to()) / 2;
-                $gap = abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE;
-                if ($i === 0) {
-                    $bottom = (int) (Strip::BOTTOM + $gap / 2);
-                } else {
-                    $top = (int) (Strip::TOP - $gap / 2);
-                }
-            }
+            $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
+            $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
             $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom);
         }
     }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Photo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * What a phone opens to send one picture; only the hash of its token is kept.
+ *
+ * @property int $id
+ * @property int $studio_id
+ * @property int $page_photo_id
+ * @property string $token_hash
+ * @property CarbonImmutable $until
+ * @property ?CarbonImmutable $used_at
+ * @property-read PagePhoto $photo
+ */
+final class PhotoLink extends Authenticatable
+{
+    public const MINUTES = 10;
+
+    protected $guarded = [];
+
+    public function opens(): bool
+    {
+        return $this->used_at === null && $this->until->isFuture();
+    }
+
+    /** @return BelongsTo<PagePhoto, $this> */
+    public function photo(): BelongsTo
+    {
+        return $this->belongsTo(PagePhoto::class, 'page_photo_id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['until' => 'immutable_datetime', 'used_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Photo;
+
+use OpenApi\Attributes as OA;
+
+/** The head of a note that was read of a picture. */
+#[OA\Schema]
+final readonly class ReadHeadResource
+{
+    /**
+     * @param string   $name       as C4
+     * @param int|null $accidental as printed: 1 sharp, -1 flat, 0 natural
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public ?int $finger,
+        #[OA\Property]
+        public ?int $accidental,
+    ) {}
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Clef;
+
+/** Writes what was read as JSON, and reads it again: what is kept while a teacher looks at it. */
+final class PageCodec
+{
+    public static function written(ReadPage $page): string
+    {
+        return json_encode(array_map(self::piece(...), $page->pieces), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** @throws BadPhoto when it was written by something else */
+    public static function read(string $json): ReadPage
+    {
+        try {
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{int, int, int, int, list<array{int, int|null, int|null}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+
+            return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
+                array_map(Clef::from(...), $piece['clefs']),
+                $piece['fifths'],
+                $piece['time'],
+                array_map(self::bar(...), $piece['bars']),
+                $piece['title'],
+            ), $pieces));
+        } catch (\JsonException|\TypeError|\ValueError) {
+            throw BadPhoto::notKept();
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function piece(ReadPhoto $piece): array
+    {
+        return [
+            'clefs' => array_map(static fn (Clef $clef): string => $clef->value, $piece->clefs),
+            'fifths' => $piece->fifths,
+            'time' => $piece->time,
+            'title' => $piece->title,
+            'bars' => array_map(static fn (ReadBar $bar): array => [
+                array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
+                    $sign->x, $sign->onset, $sign->base, $sign->dots,
+                    array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger], $sign->heads),
+                ], $signs), $bar->staves),
+                $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
+            ], $piece->bars),
+        ];
+    }
+
+    /** @param array{list<list<array{int, int, int, int, list<array{int, int|null, int|null}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    private static function bar(array $bar): ReadBar
+    {
+        [$staves, $start, $end, $doubts, $line, $columns] = $bar;
+
+        return new ReadBar(
+            array_map(static fn (array $signs): array => array_map(static fn (array $sign): ReadSign => new ReadSign(
+                $sign[0],
+                $sign[1],
+                $sign[2],
+                $sign[3],
+                array_map(static fn (array $head): ReadHead => new ReadHead(...$head), $sign[4]),
+            ), $signs), $staves),
+            $start,
+            $end,
+            $doubts,
+            $line,
+            $columns,
+        );
+    }
+}

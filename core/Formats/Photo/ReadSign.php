@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** A note, a chord or a rest as it was read. */
+final readonly class ReadSign
+{
+    /**
+     * @param int            $x     pixels of its staff's strip
+     * @param int            $onset in ticks of the bar, see Item::QUARTER
+     * @param int            $base  its length without dots, in ticks; in a triplet two thirds of what is printed
+     * @param list<ReadHead> $heads from the lowest; none for a rest
+     */
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads) {}
+
+    public static function of(Item $item): self
+    {
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads));
+    }
+
+    public function ticks(): int
+    {
+        return self::length($this->base, $this->dots);
+    }
+
+    /** @return int ticks of a length with its dots */
+    public static function length(int $base, int $dots): int
+    {
+        return $base * (2 ** ($dots + 1) - 1) >> $dots;
+    }
+
+    public function isRest(): bool
+    {
+        return $this->heads === [];
+    }
+
+    public function at(int $onset): self
+    {
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads);
+    }
+
+    public function lasting(int $base, int $dots): self
+    {
+        return new self($this->x, $this->onset, $base, $dots, $this->heads);
+    }
+
+    /** @param list<ReadHead> $heads */
+    public function with(array $heads): self
+    {
+        usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
+
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads);
+    }
+}

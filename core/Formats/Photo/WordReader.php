@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Reads printed words, where the machine has something that can. */
+interface WordReader
+{
+    /**
+     * @param  string                                    $jpeg a part of a page
+     * @return list<array{text: string, height: int}> lines of words from the top, and how tall their letters are in pixels
+     */
+    public function lines(string $jpeg): array;
+}
