@@ -36,6 +36,7 @@ const ALONE = [
     { path: '/forgotten', lazy: async () => ({ Component: (await import('./account/Forgotten')).Forgotten }) },
     { path: '/new-password', lazy: async () => ({ Component: (await import('./account/Forgotten')).NewPassword }) },
     { path: '/home/:token', lazy: async () => ({ Component: (await import('./home/Home')).Home }) },
+    { path: '/camera/:token', lazy: async () => ({ Component: (await import('./photo/Camera')).Camera }) },
     { path: '/worksheets/print', lazy: async () => ({ Component: (await import('./sheets/SheetPrint')).SheetPrint }) },
     { path: '/weeks/:week/sheet', lazy: async () => ({ Component: (await import('./plan/Sheet')).Sheet }) },
     {
@@ -101,6 +102,8 @@ const router = createBrowserRouter([
             { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
             { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
             { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+            { path: 'pages/:page/photo', lazy: async () => ({ Component: (await import('./photo/Photo')).Photo }) },
+            { path: 'photos/:photo', lazy: async () => ({ Component: (await import('./photo/Look')).Look }) },
             { path: 'shorthand', lazy: async () => ({ Component: (await import('./entry/Reference')).Reference }) },
             {
                 path: 'pieces/:piece',
@@ -131,6 +134,7 @@ const QUIET = 2500;
 // The engraver is started when the browser has nothing else to do, so that it is there when music is opened.
 async function getReady(): Promise<void> {
     (await import('./shared/score/engrave')).start();
+    if (location.pathname.startsWith('/camera/')) return;
     if (!location.pathname.startsWith('/home/')) await Promise.all([import('./desk/Desk'), import('./lesson/Lesson')]);
 }
 

@@ -116,11 +116,30 @@ final class DrawnStrip
     public function sign(Shape $shape, int $x, int $middle): self
     {
         [$width, $height, $picture] = self::print($shape);
+
+        return $this->picture($x, $middle - intdiv($height, 2), $width, $height, $picture);
+    }
+
+    private function picture(int $x, int $top, int $width, int $height, string $picture): self
+    {
         for ($row = 0; $row < $height; $row++) {
             for ($column = 0; $column < $width; $column++) {
                 if ($picture[intdiv($row * Blob::SIDE, $height) * Blob::SIDE + intdiv($column * Blob::SIDE, $width)] === "\1") {
-                    $this->ink($x + $column, $middle - intdiv($height, 2) + $row, 1);
+                    $this->ink($x + $column, $top + $row, 1);
                 }
+            }
+        }
+
+        return $this;
+    }
+
+    /** A time signature whose two numbers are the same, as 4 over 4. */
+    public function time(int $x, int $number): self
+    {
+        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/numbers.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            [$of, $hex] = explode(' ', $line);
+            if ((int) $of === $number) {
+                return $this->picture($x, Strip::TOP + 1, 20, 30, Blob::unpacked($hex))->picture($x, Strip::TOP + 33, 20, 30, Blob::unpacked($hex));
             }
         }
 

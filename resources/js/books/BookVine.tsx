@@ -104,6 +104,17 @@ function PageRow({ page, ask }: { page: Page; ask: Props['ask'] }) {
                                 {t('Add a piece')}
                             </Button>
                         )}
+                        {(page.kind === 'pieces' || page.kind === 'duet') && (
+                            <Button
+                                {...small}
+                                component={Link}
+                                to={`/pages/${page.id}/photo`}
+                                c="var(--ink)"
+                                aria-label={t('Photo of page {{number}}', { number: page.number })}
+                            >
+                                {t('Photo')}
+                            </Button>
+                        )}
                         <Button
                             {...small}
                             c="var(--ink)"

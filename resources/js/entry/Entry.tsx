@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
-import { useParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import { askDraft, type Desk, nameOf } from './desk';
-import { readDraft, startFrom, type Typed } from './draft';
+import { keepDraft, readDraft, startBrought, startFrom, type Typed } from './draft';
 import { EntryDesk } from './EntryDesk';
 
 type Book = Api['BookResource'];
@@ -21,6 +21,7 @@ export function Entry() {
         [pieceId, params.page],
     );
     const place = nameOf(desk);
+    const { brought, after } = useBrought(place);
     const started = useQuery({
         queryKey: ['entry', place],
         queryFn: async () => {
@@ -45,8 +46,9 @@ export function Entry() {
         if (started.data === undefined) return null;
         const { draft, printed, where } = started.data;
         const saved: Typed = { text: printed?.shorthand ?? BEGINNING, label: where?.nextLabel ?? '' };
-        return { saved, ...startFrom(saved, readDraft(place), draft) };
-    }, [started.data, place]);
+        const start = startFrom(saved, readDraft(place), draft);
+        return { saved, ...(brought === null ? start : startBrought(saved, start, brought)) };
+    }, [started.data, place, brought]);
     if (started.error) return <Trouble error={started.error} again={() => started.refetch()} />;
     if (start === null || started.isFetching) return <Waiting what={t('Fetching the page…')} />;
     const { piece, printed, where } = started.data as NonNullable<typeof started.data>;
@@ -61,8 +63,28 @@ export function Entry() {
             pageId={pieceId === null ? Number(params.page) : null}
             unsaid={printed?.unsaid ?? []}
             where={where === null ? '' : `${where.book}, p. ${where.page}`}
+            after={after}
         />
     );
+}
+
+/** What another room brings to be typed on, such as a page from a photo, and where to go once it is saved. */
+function useBrought(place: string): { brought: Typed | null; after: string | null } {
+    const { state } = useLocation();
+    const navigate = useNavigate();
+    const [kept] = useState({
+        brought: null,
+        after: null,
+        ...(state as Partial<{ brought: Typed; after: string | null }> | null),
+    });
+    const { brought } = kept;
+    useEffect(() => {
+        if (state === null || brought === null) return;
+        // From here on it is as if typed: a reload finds it where what is typed is kept, and does not bring it again.
+        if (readDraft(place) === null) keepDraft(place, { ...(brought as Typed), revision: 0, ahead: true });
+        navigate('.', { replace: true, state: null });
+    }, [state, brought, place, navigate]);
+    return kept;
 }
 
 /** The book and number of a page, and what its next piece would be called: A, B, C where there are several. */

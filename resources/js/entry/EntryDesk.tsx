@@ -63,6 +63,7 @@ export function EntryDesk(props: Props) {
                 onSave={onSave}
                 saving={entry.isSaving}
                 ready={entry.isReady}
+                pageId={pageId}
                 more={more}
             />
             <Standing entry={entry} of={props} allError={transposing ? null : all.error} />
@@ -118,7 +119,11 @@ function Standing({ entry, of, allError }: { entry: Entry; of: Props; allError: 
             )}
             {of.start.from !== 'saved' && typed.text !== of.saved.text && (
                 <Group gap="xs">
-                    <Text size="sm">{t('This is what you had typed before.')}</Text>
+                    <Text size="sm">
+                        {of.start.from === 'brought'
+                            ? t('This was read from the photo. Look through it, and save it.')
+                            : t('This is what you had typed before.')}
+                    </Text>
                     <Button size="compact-sm" variant="default" onClick={() => entry.replace(of.saved.text)}>
                         {of.piece === null ? t('Begin again') : t('Back to what is saved')}
                     </Button>

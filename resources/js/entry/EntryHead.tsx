@@ -17,6 +17,8 @@ interface Props {
     onSave: () => void;
     saving: boolean;
     ready: boolean;
+    /** The page of a new piece; null for a correction. */
+    pageId: number | null;
     /** More buttons. */
     more: ReactNode;
 }
@@ -38,6 +40,7 @@ export const EntryHead = memo(function EntryHead({
     onSave,
     saving,
     ready,
+    pageId,
     more,
 }: Props) {
     return (
@@ -70,6 +73,11 @@ export const EntryHead = memo(function EntryHead({
                         </Button>
                     )}
                 </FileButton>
+                {pageId !== null && (
+                    <Button variant="default" component={Link} to={`/pages/${pageId}/photo`}>
+                        {t('From a photo')}
+                    </Button>
+                )}
                 {more}
                 <Button onClick={onSave} loading={saving} disabled={!ready}>
                     {t('Save')} <kbd className={styles.key}>{t('Ctrl Enter')}</kbd>

@@ -1,14 +1,9 @@
 import { Anchor } from '@mantine/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../shared/Shell';
+import { lengthNames } from '../shared/words';
 import { t } from '../text';
 import styles from './KeyStrip.module.css';
-
-const LENGTHS = {
-    us: 'whole half quarter eighth sixteenth',
-    uk: 'semibreve minim crotchet quaver semiquaver',
-};
 
 const TYPED: [string, string][] = [
     ['@c4', t('the thumb')],
@@ -46,12 +41,11 @@ function Keys({ keys }: { keys: [string, string][] }) {
 
 /** What is typed and what is pressed, always in sight. */
 export const KeyStrip = memo(function KeyStrip() {
-    const words = useSession().data?.studio.words ?? 'us';
     return (
         <section aria-label={t('Keys')} className="faint">
             <div className={styles.line}>
                 <span>
-                    <kbd>w h q v x</kbd> {LENGTHS[words]}
+                    <kbd>w h q v x</kbd> {lengthNames.join(' ')}
                 </span>
                 <Keys keys={TYPED} />
                 <Anchor component={Link} to="/shorthand" c="var(--ink)" fz="0.85rem" underline="always">

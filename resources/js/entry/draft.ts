@@ -47,9 +47,16 @@ export function dropDraft(place: string, store: Pick<Storage, 'removeItem'> = lo
 export interface Start extends Typed {
     revision: number;
     /** Where it comes from. */
-    from: 'saved' | 'here' | 'server';
+    from: 'saved' | 'here' | 'server' | 'brought';
     /** What another window has kept, where the two went apart. */
     other: (Typed & { revision: number }) | null;
+}
+
+/** What was brought from another room stands; what was typed here before and is not saved is asked about. */
+export function startBrought(saved: Typed, start: Start, brought: Typed): Start {
+    const isOpen = start.text !== saved.text && start.text !== brought.text;
+    const typed = { text: start.text, label: start.label, revision: start.revision };
+    return { ...brought, revision: start.revision, from: 'brought', other: isOpen ? typed : null };
 }
 
 /** What to begin with, from what is saved, what this browser kept, and what the server kept. */

@@ -111,6 +111,7 @@ describe('the head of the entry', () => {
         onSave: vi.fn(),
         saving: false,
         more: null,
+        pageId: null,
     };
 
     it('says where what is typed is kept', () => {

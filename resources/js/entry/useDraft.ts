@@ -7,6 +7,8 @@ type Server = Api['DraftResource'];
 
 const PAUSE = 700;
 
+const isOnlyHere = (start: Start): boolean => start.from === 'here' || start.from === 'brought';
+
 /** Whether what is typed is on the server, on its way, only here, or against what another window kept. */
 export type Kept = 'kept' | 'going' | 'here' | 'apart';
 
@@ -14,7 +16,7 @@ export type Kept = 'kept' | 'going' | 'here' | 'apart';
  * Keeps what is typed as it is typed: at once in the browser, after a pause on the server.
  */
 export function useDraft(place: string, desk: Desk, start: Start) {
-    const [state, setState] = useState<Kept>(start.other !== null ? 'apart' : start.from === 'here' ? 'here' : 'kept');
+    const [state, setState] = useState<Kept>(start.other !== null ? 'apart' : isOnlyHere(start) ? 'here' : 'kept');
     const [other, setOther] = useState<Server | null>(start.other);
     const revision = useRef(start.revision);
     const latest = useRef<Typed>({ text: start.text, label: start.label });
@@ -96,7 +98,7 @@ function useSendingAgain(
     send: () => Promise<void>,
 ) {
     useEffect(() => {
-        if (start.from === 'here' && start.other === null) plan();
+        if (isOnlyHere(start) && start.other === null) plan();
         // Back online, or back in the window: what is only here is sent.
         const again = () => timer.current === null && plan();
         window.addEventListener('online', again);

@@ -18,10 +18,12 @@ export interface EntryOf {
     piece: Api['PieceResource'] | null;
     /** Where a new piece goes; null for a correction. */
     pageId: number | null;
+    /** Where to go once it is saved; null for its desk. */
+    after: string | null;
 }
 
 /** What is typed on a desk, with its draft and its engraving, and what can be done with it. */
-export function useEntry({ place, desk, start, piece, pageId }: EntryOf) {
+export function useEntry({ place, desk, start, piece, pageId, after }: EntryOf) {
     const editor = useRef<EditorHandle>(null);
     const [typed, setTyped] = useState<Typed>({ text: start.text, label: start.label });
     const [cursor, setCursor] = useState<readonly [number, number]>([0, 0]);
@@ -31,7 +33,7 @@ export function useEntry({ place, desk, start, piece, pageId }: EntryOf) {
     const { preview, text: of, error, look } = usePreview(start.text);
     const replace = (text: string) => editor.current?.replace(text);
     const all = useChangeAll(() => editor.current?.text() ?? '', replace);
-    const { save, done, overtaken, settle } = useSave({ place, piece, pageId, endDraft: draft.end });
+    const { save, done, overtaken, settle } = useSave({ place, piece, pageId, after, endDraft: draft.end });
     const isReady = of === typed.text && preview?.errors.length === 0 && preview.music !== null;
     const change = (next: Typed) => {
         setTyped(next);

@@ -18,11 +18,13 @@ interface Of {
     piece: Piece | null;
     /** Where a new piece goes; null for a correction. */
     pageId: number | null;
+    /** Where to go then; null for its desk. */
+    after: string | null;
     endDraft: () => Promise<void>;
 }
 
 /** Saves what is typed as the piece, and leaves for its desk; unless it was saved elsewhere meanwhile. */
-export function useSave({ place, piece, pageId, endDraft }: Of) {
+export function useSave({ place, piece, pageId, after, endDraft }: Of) {
     const navigate = useNavigate();
     const client = useQueryClient();
     const [overtaken, setOvertaken] = useState<Piece | null>(null);
@@ -31,7 +33,7 @@ export function useSave({ place, piece, pageId, endDraft }: Of) {
         dropPast(place);
         client.invalidateQueries({ queryKey: keyOf('/books') });
         client.removeQueries({ queryKey: keyOf('/pieces/{piece}/breakdown') });
-        navigate(`/pieces/${saved.id}`);
+        navigate(after ?? `/pieces/${saved.id}`);
     };
     const stored = (body: Body) =>
         piece === null

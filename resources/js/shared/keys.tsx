@@ -15,6 +15,8 @@ export interface Key {
     /** What it does, for the list of shortcuts. */
     does: string;
     run: () => void;
+    /** A button or a link that has the focus takes it first. */
+    leavesButtons?: boolean;
 }
 
 /** Whose keys they are: those of every room stand back behind those of the room that is open. */
@@ -66,6 +68,7 @@ export function KeysProvider({ children }: { children: ReactNode }) {
         const onKey = (event: KeyboardEvent) => {
             if (isTyping(event)) return;
             const found = inOrder.current().findLast((key) => key.key === nameOf(event));
+            if (found?.leavesButtons && (event.target as HTMLElement).closest?.('button, a[href]') != null) return;
             if (found !== undefined) {
                 event.preventDefault();
                 found.run();

@@ -17,6 +17,14 @@ const MONTHS = [
     t('Dec'),
 ];
 
+const LENGTHS = {
+    us: ['whole', 'half', 'quarter', 'eighth', 'sixteenth'],
+    uk: ['semibreve', 'minim', 'crotchet', 'quaver', 'semiquaver'],
+};
+
+/** Lengths of notes from the longest, as they are called here. */
+export const lengthNames: readonly string[] = LENGTHS[words];
+
 /** @param weekday 1 for Monday to 7 for Sunday */
 export function dayName(weekday: number): string {
     return DAYS[(weekday + 6) % 7] ?? '';

@@ -1,0 +1,67 @@
+import type { Key } from '../shared/keys';
+import { lengthNames } from '../shared/words';
+import { t } from '../text';
+import { accidentalOf, type Correction, type Cursor, type ReadPage, staffAt } from './doubts';
+import type { Looking } from './useLook';
+
+export interface Change extends Key {
+    /** What stands on its button. */
+    label: string;
+    /** Buttons of one kind stand together. */
+    group: 'length' | 'pitch' | 'finger' | 'sign';
+}
+
+/** Lengths by the letters that they are typed with. */
+const LENGTHS = ['w', 'h', 'q', 'v', 'x'] as const;
+
+/** What can be changed at a sign, one key each: the letters are those that a page is typed with. */
+export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at: Cursor) => void): Change[] {
+    const head = staffAt(page, at)?.signs[at.sign]?.heads[at.head];
+    const change = (what: Correction['change'], value: number | null = null) => {
+        const { piece, bar, staff, sign, head } = at;
+        look.correct({ change: what, piece, bar, staff, sign, head, value });
+    };
+    const accidental = (value: number) => () => change('accidental', accidentalOf(value, head?.accidental ?? null));
+    return [
+        ...LENGTHS.map((key, i) => ({
+            key,
+            label: lengthNames[i] ?? key,
+            does: lengthNames[i] ?? key,
+            group: 'length' as const,
+            run: () => change('length', 2 ** i),
+        })),
+        { key: '.', label: t('dot'), does: t('dot'), group: 'length', run: () => change('dot') },
+        { key: 'r', label: t('rest'), does: t('rest or note'), group: 'length', run: () => change('rest') },
+        { key: 'ArrowUp', label: t('higher'), does: t('a step higher'), group: 'pitch', run: () => change('step', 1) },
+        { key: 'ArrowDown', label: t('lower'), does: t('a step lower'), group: 'pitch', run: () => change('step', -1) },
+        { key: '+', label: t('sharp'), does: t('sharp'), group: 'pitch', run: accidental(1) },
+        { key: '-', label: t('flat'), does: t('flat'), group: 'pitch', run: accidental(-1) },
+        { key: '=', label: t('natural'), does: t('natural'), group: 'pitch', run: accidental(0) },
+        ...[1, 2, 3, 4, 5].map((finger) => ({
+            key: String(finger),
+            label: String(finger),
+            does: t('finger {{finger}}', { finger }),
+            group: 'finger' as const,
+            run: () => change('finger', finger),
+        })),
+        { key: '0', label: t('none'), does: t('no finger'), group: 'finger', run: () => change('finger') },
+        {
+            key: 'a',
+            label: t('add a note'),
+            does: t('add a note after this one'),
+            group: 'sign',
+            run: () => {
+                change('add');
+                setAt({ ...at, sign: at.sign + 1, head: 0 });
+            },
+        },
+        {
+            key: 'Delete',
+            label: t('remove'),
+            does: t('remove this note'),
+            group: 'sign',
+            run: () => change('remove'),
+        },
+        { key: 'u', label: t('undo'), does: t('undo'), group: 'sign', run: look.undo },
+    ];
+}
