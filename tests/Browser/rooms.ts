@@ -56,6 +56,28 @@ export const ROOMS: readonly (readonly [string, (page: Page) => Promise<void>])[
         },
     ],
     [
+        'a page from a photo',
+        async (page) => {
+            await page.goto('/books');
+            await page
+                .getByRole('link', { name: /^Photo of page/ })
+                .first()
+                .click();
+            await page.getByRole('button', { name: /Camera of this device/ }).click();
+            await page.getByRole('button', { name: 'Use the stand-in camera' }).click();
+            await expect(page.getByText('Then 3 doubtful places.')).toBeVisible();
+            await engraved(page);
+        },
+    ],
+    [
+        'a doubtful bar of it',
+        async (page) => {
+            await page.keyboard.press('Enter');
+            await expect(page.getByText('Doubt 1 of 3')).toBeVisible();
+            await engraved(page);
+        },
+    ],
+    [
         'the desk',
         async (page) => {
             await page.goto('/books');

@@ -2,10 +2,11 @@ import { Button, FileButton, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { asForm, ask, authorized } from '../api';
-import { Trouble, Waiting } from '../shared/Notes';
+import { Waiting } from '../shared/Notes';
 import { t } from '../text';
 import styles from './Look.module.css';
 import { sendable } from './picture';
+import { SendTrouble } from './SendTrouble';
 
 /** What a phone opens by the code on the screen: it takes one picture of one page, and sends it. */
 export function Camera() {
@@ -57,7 +58,7 @@ export function Camera() {
                                 </Button>
                             )}
                         </FileButton>
-                        <Trouble error={send.error} />
+                        <SendTrouble error={send.error} />
                     </>
                 )}
             </Stack>

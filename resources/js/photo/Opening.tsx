@@ -22,24 +22,7 @@ interface Props {
 
 /** Clefs, key and time as they were read, under the photo of the first bar. One key changes each. */
 export function Opening({ look, page, piece, index, doubts, onCorners, onRight }: Props) {
-    const bar = piece.bars[0];
-    const line = page.lines.find((one) => one.position === bar?.line);
-    const clef = (staff: number) => () =>
-        look.correct({
-            change: 'clef',
-            piece: index,
-            bar: 0,
-            staff,
-            value: piece.clefs[staff] === 'treble' ? 1 : 0,
-        });
-    const key = (by: number) => () => {
-        const fifths = piece.fifths + by;
-        look.correct({ change: 'key', piece: index, value: fifths > 7 ? -7 : fifths < -7 ? 7 : fifths });
-    };
-    const time = () => {
-        const [beats, unit] = nextTime(piece.beats, piece.unit);
-        look.correct({ change: 'time', piece: index, value: 100 * beats + unit });
-    };
+    const { clef, key, time } = changesOf(look, piece, index);
     useKeys([
         ...piece.clefs.map((_, i) => ({ key: String(i + 1), does: t('change the clef of a staff'), run: clef(i) })),
         { key: 'k', does: t('a sharp more, or a flat less'), run: key(1) },
@@ -48,26 +31,9 @@ export function Opening({ look, page, piece, index, doubts, onCorners, onRight }
         { key: 'u', does: t('undo'), run: look.undo },
         { key: 'Enter', does: t('right, go on'), run: onRight, leavesButtons: true },
     ]);
-    const staff = bar?.staves[0];
     return (
         <Stack gap="sm">
-            {line !== undefined && staff !== undefined && (
-                <Strip
-                    photo={page.id}
-                    line={line}
-                    staff={{ ...staff, from: Math.max(0, staff.from - CLEF) }}
-                    index={0}
-                    sign={null}
-                />
-            )}
-            <div className="sheet">
-                <Score
-                    music={piece.lines[0] ?? ''}
-                    title={t('The first line as it was read')}
-                    scale={48}
-                    stamp={String(page.revision)}
-                />
-            </div>
+            <FirstLine page={page} piece={piece} />
             <Group gap="sm" align="flex-end">
                 {piece.clefs.map((name, i) => (
                     <Choice
@@ -90,17 +56,64 @@ export function Opening({ look, page, piece, index, doubts, onCorners, onRight }
                     {t('Right, go on')} <kbd className={styles.key}>{t('Enter')}</kbd>
                 </Button>
                 <Text size="sm" className="faint">
-                    {doubts === 0
-                        ? t('Nothing else is in doubt.')
-                        : doubts === 1
-                          ? t('Then one doubtful place.')
-                          : t('Then {{count}} doubtful places.', { count: doubts })}
+                    {then(doubts)}
                 </Text>
                 <Button variant="subtle" c="var(--ink)" onClick={onCorners}>
                     {t('Corners of the page')}
                 </Button>
             </Group>
         </Stack>
+    );
+}
+
+function then(doubts: number): string {
+    if (doubts === 0) return t('Nothing else is in doubt.');
+    return doubts === 1 ? t('Then one doubtful place.') : t('Then {{count}} doubtful places.', { count: doubts });
+}
+
+/** What one key changes each. */
+function changesOf(look: Looking, piece: ReadPiece, index: number) {
+    return {
+        clef: (staff: number) => () => {
+            const value = piece.clefs[staff] === 'treble' ? 1 : 0;
+            look.correct({ change: 'clef', piece: index, bar: 0, staff, value });
+        },
+        key: (by: number) => () => {
+            const fifths = piece.fifths + by;
+            look.correct({ change: 'key', piece: index, value: fifths > 7 ? -7 : fifths < -7 ? 7 : fifths });
+        },
+        time: () => {
+            const [beats, unit] = nextTime(piece.beats, piece.unit);
+            look.correct({ change: 'time', piece: index, value: 100 * beats + unit });
+        },
+    };
+}
+
+/** The photo of the first bar with its clefs, and the first line as it was read. */
+function FirstLine({ page, piece }: { page: ReadPage; piece: ReadPiece }) {
+    const bar = piece.bars[0];
+    const line = page.lines.find((one) => one.position === bar?.line);
+    const staff = bar?.staves[0];
+    return (
+        <>
+            {line !== undefined && staff !== undefined && (
+                <Strip
+                    photo={page.id}
+                    line={line}
+                    staff={{ ...staff, from: Math.max(0, staff.from - CLEF) }}
+                    index={0}
+                    sign={null}
+                />
+            )}
+            <div className="sheet">
+                <Score
+                    music={piece.lines[0] ?? ''}
+                    title={t('The first line as it was read')}
+                    scale={48}
+                    stamp={String(page.revision)}
+                />
+            </div>
+        </>
     );
 }
 

@@ -1,16 +1,16 @@
 import { Anchor, Button, FileButton, Group, NumberInput, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { type DragEvent, type ReactNode, useRef, useState } from 'react';
+import { type DragEvent, type ReactNode, type RefObject, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask } from '../api';
 import { useKeys } from '../shared/keys';
-import { Trouble } from '../shared/Notes';
 import { t } from '../text';
 import { KeptPhotos } from './KeptPhotos';
 import styles from './Look.module.css';
 import { PhoneCode } from './PhoneCode';
 import { PhotoList } from './PhotoList';
-import { NoPicture, PICTURES } from './picture';
+import { PICTURES } from './picture';
+import { SendTrouble } from './SendTrouble';
 import { pageIn, usePhotos } from './usePhotos';
 import { Webcam } from './Webcam';
 
@@ -43,39 +43,9 @@ export function Photo() {
     ]);
     return (
         <Stack gap="md">
-            <div>
-                <Title order={1} fz={24}>
-                    {t('A page from a photo')}
-                </Title>
-                <Text size="sm" className="faint">
-                    <Anchor component={Link} to="/books" c="inherit" fz="sm">
-                        {where === null ? t('Books') : `${where.book.title}, p. ${where.number}`}
-                    </Anchor>
-                    {' · '}
-                    <Anchor component={Link} to={`/pages/${page}/entry`} c="inherit" fz="sm">
-                        {t('Type it instead')}
-                    </Anchor>
-                </Text>
-            </div>
+            <Head page={page} where={where} />
             <Drop onFiles={given}>
-                <Group justify="center">
-                    <FileButton multiple accept={PICTURES} onChange={given}>
-                        {(props) => {
-                            openFiles.current = props.onClick;
-                            return (
-                                <Button {...props} loading={send.isPending}>
-                                    {t('Choose a picture')} <kbd className={styles.key}>f</kbd>
-                                </Button>
-                            );
-                        }}
-                    </FileButton>
-                    <Button variant="default" onClick={() => setBy('camera')}>
-                        {t('Camera of this device')} <kbd className={styles.key}>c</kbd>
-                    </Button>
-                    <Button variant="default" onClick={() => setBy('phone')}>
-                        {t('Take it with a phone')} <kbd className={styles.key}>h</kbd>
-                    </Button>
-                </Group>
+                <Ways given={given} sending={send.isPending} setBy={setBy} openFiles={openFiles} />
                 <Text size="sm" className="faint" mt="sm">
                     {t(
                         'Or drop pictures here: JPEG, PNG or a PDF. Several go to this page and the ones after it. A page that is printed can be read; handwriting cannot.',
@@ -92,7 +62,7 @@ export function Photo() {
                     onClose={() => setPdf(null)}
                 />
             )}
-            <Trouble error={send.error instanceof NoPicture ? noPicture(send.error.message) : send.error} />
+            <SendTrouble error={send.error} />
             <PhotoList list={list} stop={stop} />
             <KeptPhotos page={page} />
             <Figures />
@@ -102,8 +72,54 @@ export function Photo() {
     );
 }
 
-const noPicture = (name: string) =>
-    new Error(t('{{name}} cannot be opened by this browser. Save it as a JPEG, and choose it again.', { name }));
+interface WaysProps {
+    given: (files: File[]) => void;
+    sending: boolean;
+    setBy: (by: 'camera' | 'phone') => void;
+    openFiles: RefObject<(() => void) | null>;
+}
+
+function Ways({ given, sending, setBy, openFiles }: WaysProps) {
+    return (
+        <Group justify="center">
+            <FileButton multiple accept={PICTURES} onChange={given}>
+                {(props) => {
+                    openFiles.current = props.onClick;
+                    return (
+                        <Button {...props} loading={sending}>
+                            {t('Choose a picture')} <kbd className={styles.key}>f</kbd>
+                        </Button>
+                    );
+                }}
+            </FileButton>
+            <Button variant="default" onClick={() => setBy('camera')}>
+                {t('Camera of this device')} <kbd className={styles.key}>c</kbd>
+            </Button>
+            <Button variant="default" onClick={() => setBy('phone')}>
+                {t('Take it with a phone')} <kbd className={styles.key}>h</kbd>
+            </Button>
+        </Group>
+    );
+}
+
+function Head({ page, where }: { page: number; where: ReturnType<typeof pageIn> }) {
+    return (
+        <div>
+            <Title order={1} fz={24}>
+                {t('A page from a photo')}
+            </Title>
+            <Text size="sm" className="faint">
+                <Anchor component={Link} to="/books" c="inherit" fz="sm">
+                    {where === null ? t('Books') : `${where.book.title}, p. ${where.number}`}
+                </Anchor>
+                {' · '}
+                <Anchor component={Link} to={`/pages/${page}/entry`} c="inherit" fz="sm">
+                    {t('Type it instead')}
+                </Anchor>
+            </Text>
+        </div>
+    );
+}
 
 function Drop({ onFiles, children }: { onFiles: (files: File[]) => void; children: ReactNode }) {
     const [over, setOver] = useState(false);

@@ -50,23 +50,7 @@ export function Whole({ look, page, piece, index, onOpen, onSigns, onCorners }: 
         <Stack gap="sm">
             <Group justify="space-between">
                 <Text role="status">{t('All doubtful places are settled. Look once more at the whole.')}</Text>
-                <Group gap="xs">
-                    <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={onSigns}>
-                        {t('Clef, key and time')}
-                    </Button>
-                    <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={onCorners}>
-                        {t('Corners of the page')}
-                    </Button>
-                    <Button
-                        size="compact-sm"
-                        variant="subtle"
-                        c="var(--ink)"
-                        disabled={page.corrections === 0}
-                        onClick={look.undo}
-                    >
-                        {t('Undo')} <kbd className={styles.key}>u</kbd>
-                    </Button>
-                </Group>
+                <Ways corrections={page.corrections} undo={look.undo} onSigns={onSigns} onCorners={onCorners} />
             </Group>
             <div className="sheet">
                 <Score
@@ -77,30 +61,7 @@ export function Whole({ look, page, piece, index, onOpen, onSigns, onCorners }: 
                     stamp={String(page.revision)}
                 />
             </div>
-            <Group gap={6} role="group" aria-label={t('Open a bar')}>
-                <Text size="sm" className="faint">
-                    {t('Open a bar')} <kbd className={styles.key}>o</kbd>
-                </Text>
-                {piece.bars.map((bar, n) => (
-                    <Button
-                        // biome-ignore lint/suspicious/noArrayIndexKey: a bar's place is its name
-                        key={n}
-                        size="compact-xs"
-                        variant="default"
-                        aria-label={t('Open bar {{bar}}', { bar: bar.number })}
-                        onClick={() => onOpen({ piece: index, bar: n, staff: 0 })}
-                    >
-                        {bar.number}
-                    </Button>
-                ))}
-            </Group>
-            {piece.bars
-                .flatMap((bar) => bar.checks)
-                .map((text) => (
-                    <Text key={text} size="sm" className="thorn">
-                        {text}
-                    </Text>
-                ))}
+            <Bars piece={piece} open={(bar) => onOpen({ piece: index, bar, staff: 0 })} />
             <Trouble error={finish.error} />
             <Group gap="md">
                 <Button size="md" onClick={goOn} loading={finish.isPending}>
@@ -115,5 +76,60 @@ export function Whole({ look, page, piece, index, onOpen, onSigns, onCorners }: 
                 )}
             </Group>
         </Stack>
+    );
+}
+
+interface WaysProps extends Pick<Props, 'onSigns' | 'onCorners'> {
+    corrections: number;
+    undo: () => void;
+}
+
+/** Ways back to what was settled before. */
+function Ways({ corrections, undo, onSigns, onCorners }: WaysProps) {
+    const small = { size: 'compact-sm', variant: 'subtle', c: 'var(--ink)' } as const;
+    return (
+        <Group gap="xs">
+            <Button {...small} onClick={onSigns}>
+                {t('Clef, key and time')}
+            </Button>
+            <Button {...small} onClick={onCorners}>
+                {t('Corners of the page')}
+            </Button>
+            <Button {...small} disabled={corrections === 0} onClick={undo}>
+                {t('Undo')} <kbd className={styles.key}>u</kbd>
+            </Button>
+        </Group>
+    );
+}
+
+/** Each bar to be opened, and what does not add up. */
+function Bars({ piece, open }: { piece: ReadPiece; open: (bar: number) => void }) {
+    return (
+        <>
+            <Group gap={6} role="group" aria-label={t('Open a bar')}>
+                <Text size="sm" className="faint">
+                    {t('Open a bar')} <kbd className={styles.key}>o</kbd>
+                </Text>
+                {piece.bars.map((bar, n) => (
+                    <Button
+                        // biome-ignore lint/suspicious/noArrayIndexKey: a bar's place is its name
+                        key={n}
+                        size="compact-xs"
+                        variant="default"
+                        aria-label={t('Open bar {{bar}}', { bar: bar.number })}
+                        onClick={() => open(n)}
+                    >
+                        {bar.number}
+                    </Button>
+                ))}
+            </Group>
+            {piece.bars
+                .flatMap((bar) => bar.checks)
+                .map((text) => (
+                    <Text key={text} size="sm" className="thorn">
+                        {text}
+                    </Text>
+                ))}
+        </>
     );
 }

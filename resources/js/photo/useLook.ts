@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { api, ask, at, keyOf, standing } from '../api';
 import type { Correction, ReadPage } from './doubts';
 
@@ -52,6 +52,8 @@ export function useLook(photo: number) {
             } finally {
                 busy.current = false;
                 setGoing(false);
+                // What was pressed while a step was taken back.
+                if (waiting.current.length > 0) void send(false);
             }
         },
         [photo, put],
@@ -67,10 +69,6 @@ export function useLook(photo: number) {
     const undo = useCallback(() => {
         if ((page.current?.corrections ?? 0) > 0) void send(true);
     }, [send]);
-    // What was pressed between the last answer and the end of it.
-    useEffect(() => {
-        if (!going && waiting.current.length > 0) void send(false);
-    }, [going, send]);
     return { query, page: query.data, correct, undo, error, overtaken, going };
 }
 
