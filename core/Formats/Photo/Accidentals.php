@@ -11,6 +11,9 @@ final class Accidentals
 
     private const LIKE = 0.24;
 
+    /** How far a sign may be from the print that touches another. */
+    private const TOUCHING = 0.3;
+
     /**
      * @param  list<Blob> $blobs from left to right
      * @return list<Blob> with the parts of a sign as one
@@ -39,6 +42,29 @@ final class Accidentals
         }
 
         return $blobs;
+    }
+
+    /**
+     * A sign of a key that touches the next one, cut out where it is expected to stand.
+     *
+     * @return Blob|null null where none looks like it
+     */
+    public static function cutOut(Blob $blob, int $from, Shape $shape, int $place): ?Blob
+    {
+        $row = Strip::row($place);
+        [$top, $bottom] = $shape === Shape::Flat ? [$row - 36, $row + 11] : [$row - 25, $row + 25];
+        [$best, $least] = [null, self::TOUCHING];
+        for ($left = $from; $left <= $from + 6; $left += 2) {
+            for ($width = 12; $width <= 22; $width += 2) {
+                $part = $blob->within($left, $left + $width, $top, $bottom);
+                $far = $part === null || $part->height() < 26 ? 1.0 : Shapes::nearest($part, [$shape])[1];
+                if ($part !== null && $far < $least && abs(self::place($part, $shape) - $place) <= 1) {
+                    [$best, $least] = [$part, $far];
+                }
+            }
+        }
+
+        return $best;
     }
 
     /** The place that a sign alters: the middle of a sharp or a natural, the bowl of a flat. */

@@ -51,6 +51,19 @@ final readonly class Blob
         );
     }
 
+    /** The ink of it in so many columns and rows; null where there is none. */
+    public function within(int $from, int $to, int $top, int $bottom): ?self
+    {
+        $runs = [];
+        foreach ($this->runs as [$row, $first, $last]) {
+            if ($last > $from && $first < $to && $row >= $top && $row < $bottom) {
+                $runs[] = [$row, max($from, $first), min($to, $last)];
+            }
+        }
+
+        return $runs === [] ? null : Blobs::made($runs);
+    }
+
     /** @return string SIDE rows of SIDE, "\1" where it is ink, stretched to its own height and width */
     public function picture(): string
     {

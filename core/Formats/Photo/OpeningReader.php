@@ -17,6 +17,13 @@ final class OpeningReader
     /** How far the print of a number may be from the table's. */
     private const LIKE = 0.24;
 
+    /** Columns that a clef takes at least, at most, and where it is no clef alone. */
+    private const NARROW = 34;
+
+    private const WIDE = 54;
+
+    private const WIDEST = 60;
+
     /** On a later line, where a note or a rest is likelier. */
     private const ALIKE = 0.1;
 
@@ -32,8 +39,11 @@ final class OpeningReader
             $from++;
         }
         $end = $from + 2 * Strip::SPACE;
-        while ($end < $from + 60 && self::inkOf($strip, $end, Strip::TOP - 30, 124) > 0) {
+        while ($end < $from + self::WIDEST && self::inkOf($strip, $end, Strip::TOP - 30, 124) > 0) {
             $end++;
+        }
+        if ($end === $from + self::WIDEST) {
+            $end = self::narrowest($strip, $from + self::NARROW, $from + self::WIDE);
         }
         $above = 0;
         $below = 0;
@@ -46,6 +56,20 @@ final class OpeningReader
         [$time, $end] = self::time($strip, $end, $first ? self::LIKE : self::ALIKE);
 
         return new Opening($clef, $fifths, $time, $end);
+    }
+
+    /** Where a clef touches what stands after it, the one ends at the least ink. */
+    private static function narrowest(Strip $strip, int $from, int $to): int
+    {
+        [$best, $least] = [$to, PHP_INT_MAX];
+        for ($x = $from; $x <= $to; $x++) {
+            $ink = self::inkOf($strip, $x, Strip::TOP - 30, 124);
+            if ($ink < $least) {
+                [$best, $least] = [$x, $ink];
+            }
+        }
+
+        return $best;
     }
 
     /** The column after the line at the left, or where the staff begins. */
@@ -95,6 +119,9 @@ final class OpeningReader
                 // The two dots of a bass clef.
                 $end = max($end, $blob->right);
             }
+            if ($blob->width() > 30 && $blob->width() < 150 && $blob->left <= $end + 24 && $blob->height() < 100) {
+                [$fifths, $end] = self::touching($blob, $fifths, $end, $lower);
+            }
             if ($blob->height() < 26 || $blob->height() > 60 || $blob->width() > 30) {
                 continue;
             }
@@ -110,6 +137,31 @@ final class OpeningReader
             }
             $fifths += $alter;
             $end = $blob->right;
+        }
+
+        return [$fifths, $end];
+    }
+
+    /**
+     * Signs of the key that touch one another.
+     *
+     * @return array{int, int} fifths, and the column after
+     */
+    private static function touching(Blob $blob, int $fifths, int $end, int $lower): array
+    {
+        $from = max($blob->left, $end - 2);
+        while (abs($fifths) < 7) {
+            foreach ($fifths === 0 ? [1, -1] : [$fifths <=> 0] as $alter) {
+                $place = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)] - $lower;
+                $sign = Accidentals::cutOut($blob, $from, $alter > 0 ? Shape::Sharp : Shape::Flat, $place);
+                if ($sign !== null) {
+                    $fifths += $alter;
+                    [$from, $end] = [$sign->right - 2, $sign->right];
+
+                    continue 2;
+                }
+            }
+            break;
         }
 
         return [$fifths, $end];

@@ -16,6 +16,9 @@ final class StaffFinder
     /** Bands that a staff may be hidden in, by a shadow or by many notes. */
     private const HIDDEN = 7;
 
+    /** Bands between two parts of one staff, at most. */
+    private const APART = 14;
+
     /** Bands that a staff has at least. */
     private const SHORTEST = 6;
 
@@ -27,7 +30,7 @@ final class StaffFinder
             $bands[] = self::combs(self::profile($picture, $x));
         }
         $paths = [];
-        foreach (self::tracks($bands) as $track) {
+        foreach (self::joined(self::tracks($bands)) as $track) {
             if (count($track) >= self::SHORTEST) {
                 $paths[] = self::smooth($track);
             }
@@ -188,6 +191,46 @@ final class StaffFinder
         }
 
         return $tracks;
+    }
+
+    /**
+     * What goes on at the same height after a stretch in which something else looked more like lines is one staff.
+     *
+     * @param  list<array<int, array{float, float, float}>> $tracks by band
+     * @return list<array<int, array{float, float, float}>>
+     */
+    private static function joined(array $tracks): array
+    {
+        $tracks = array_values(array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST));
+        usort($tracks, static fn (array $a, array $b): int => array_key_first($a) <=> array_key_first($b));
+        for ($i = 0; isset($tracks[$i]); $i++) {
+            for ($k = $i + 1; isset($tracks[$k]); $k++) {
+                if (self::goesOn($tracks[$i], $tracks[$k])) {
+                    $tracks[$i] += $tracks[$k];
+                    array_splice($tracks, $k, 1);
+                    $k = $i;
+                }
+            }
+        }
+
+        return $tracks;
+    }
+
+    /**
+     * @param array<int, array{float, float, float}> $track
+     * @param array<int, array{float, float, float}> $next
+     */
+    private static function goesOn(array $track, array $next): bool
+    {
+        [$last, $first] = [(int) array_key_last($track), (int) array_key_first($next)];
+        $apart = $first - $last;
+        if ($apart < 1 || $apart > self::APART) {
+            return false;
+        }
+        [$y, $space] = $track[$last] ?? [0.0, 0.0];
+        [$at, $distance] = $next[$first] ?? [0.0, 0.0];
+
+        return abs($distance - $space) < 0.07 * $space && abs($y + $apart * self::slopeAt($track, $last, 1) - $at) < 0.4 * $space;
     }
 
     /**

@@ -7,6 +7,14 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Reads what stands on a staff: notes with their stems, beams, dots, accidentals and fingers, and rests. */
 final class StaffReader
 {
+    /** Columns between two heads on either side of a stem. */
+    private const BESIDE = 16.8;
+
+    private const BESIDE_HOLLOW = 17.4;
+
+    /** Rows that a stem goes on beyond its last head, at least. */
+    private const BEYOND = 20;
+
     /** @var list<Head> */
     private array $heads = [];
 
@@ -70,8 +78,11 @@ final class StaffReader
         foreach ($heads as $head) {
             $this->attach($head);
         }
+        foreach ($heads as $head) {
+            $this->attachBeside($head);
+        }
         foreach ($this->stems as $stem) {
-            $this->settle($stem);
+            $this->settle($stem, $heads);
         }
         foreach ($heads as $head) {
             if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < 22 || $head->tallLeft || $head->tallRight || $this->isNearBar($head) || $this->isOnStem($head)))) {
@@ -173,8 +184,31 @@ final class StaffReader
         }
     }
 
-    /** A stem goes one way; what hangs at its other end, or is only touched by it, is not its own. */
-    private function settle(Stem $stem): void
+    /** At the end of a stem a head may stand on its other side, a step from one that stands where it should. */
+    private function attachBeside(Head $head): void
+    {
+        foreach ($head->stem === null ? $this->stems : [] as $stem) {
+            $side = $stem->x - $head->x;
+            if (abs($side) < 4 || abs($side) > $head->width / 2 + 5 || $head->y() < $stem->top - 9 || $head->y() > $stem->bottom + 9) {
+                continue;
+            }
+            foreach ($stem->heads as $other) {
+                if ($other->hollow === $head->hollow && abs($other->place - $head->place) === 1 && ($stem->x - $other->x) * $side < 0 && abs($other->x - $head->x) > ($head->hollow ? self::BESIDE_HOLLOW : self::BESIDE)) {
+                    $head->stem = $stem;
+                    $stem->heads[] = $head;
+
+                    return;
+                }
+            }
+        }
+    }
+
+    /**
+     * A stem goes one way; what hangs at its other end, or is only touched by it, is not its own.
+     *
+     * @param list<Head> $all
+     */
+    private function settle(Stem $stem, array $all): void
     {
         if ($stem->heads === []) {
             return;
@@ -197,6 +231,32 @@ final class StaffReader
             }
         }
         $stem->heads = $kept;
+        if ($filled || $kept === [] || self::goesOn($stem, $all)) {
+            return;
+        }
+        // The sides of whole notes one above the other are no stem.
+        foreach ($kept as $head) {
+            $head->stem = null;
+        }
+        $stem->heads = [];
+    }
+
+    /**
+     * Whether a stem goes on beyond the last head that stands at it.
+     *
+     * @param list<Head> $all
+     */
+    private static function goesOn(Stem $stem, array $all): bool
+    {
+        $x = $stem->heads[0]->x ?? 0.0;
+        $rows = [];
+        foreach ($all as $head) {
+            if (abs($head->x - $x) < 8 && $head->y() > $stem->top - 9 && $head->y() < $stem->bottom + 9) {
+                $rows[] = $head->y();
+            }
+        }
+
+        return $rows !== [] && ($stem->up ? min($rows) - $stem->top : $stem->bottom - max($rows)) >= self::BEYOND;
     }
 
     /** On the wrong side of the stem, a step from one on the right side. */
@@ -217,7 +277,7 @@ final class StaffReader
         usort($heads, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
         // A chord without stems is one.
         foreach ($this->items as $i => $item) {
-            if ($stem === null && $item->stem === null && abs($item->x - $heads[0]->x) < 10) {
+            if ($stem === null && $item->stem === null && self::isOneChord($item, $heads[0])) {
                 $all = [...$item->heads, ...$heads];
                 usort($all, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
                 $this->items[$i] = new Item($item->x, $item->pageX, $all, $base, 0, 0);
@@ -228,6 +288,19 @@ final class StaffReader
         $x = array_sum(array_map(static fn (Head $head): float => $head->x, $heads)) / count($heads);
         $sure = min(array_map(static fn (Head $head): float => $head->sure, $heads));
         $this->items[] = new Item($x, $this->strip->pageX[(int) $x] ?? 0.0, $heads, $base, 0, $beams, false, $sure, $stem);
+    }
+
+    /** Whole notes one above the other, or side by side where they are a step apart. */
+    private static function isOneChord(Item $item, Head $head): bool
+    {
+        foreach ($item->heads as $other) {
+            $apart = abs($other->x - $head->x);
+            if ($apart < 10 || abs($other->place - $head->place) === 1 && $apart < ($other->width + $head->width) / 2 + 5) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isOfNote(Blob $blob): bool

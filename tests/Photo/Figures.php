@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Photo;
+
+use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
+use Nasturtium\Core\Formats\Photo\BadPhoto;
+use Nasturtium\Core\Formats\Photo\PhotoDocument;
+use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Fraction;
+use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Piece;
+use RuntimeException;
+use Symfony\Component\Process\ExecutableFinder;
+use Symfony\Component\Process\Process;
+
+/**
+ * How well invented pages are read, engraved by three programs in all their fonts, clean, scanned and photographed.
+ *
+ * @phpstan-type Counts array<string, int>
+ */
+final class Figures
+{
+    public const CLASSES = ['clean', 'scan', 'photo'];
+
+    private const FONTS = ['Bravura', 'Gootville', 'Leipzig', 'Leland', 'Petaluma'];
+
+    /** @var array<string, array<string, Counts>> by engraver and class */
+    public array $counts = [];
+
+    /** @var list<string> what went wrong, for whoever wants to look */
+    public array $wrong = [];
+
+    private function __construct(private readonly string $folder) {}
+
+    /** @param int $from the first seed; no page of one set is in another */
+    public static function of(int $count, int $from, string $folder): self
+    {
+        $figures = new self($folder);
+        is_dir($folder) || mkdir($folder, 0777, true);
+        $pages = [];
+        $jobs = [];
+        for ($seed = $from; $seed < $from + $count; $seed++) {
+            $piece = ShorthandReader::read(InventedPage::of($seed))->piece ?? throw new RuntimeException("page {$seed} is no page");
+            foreach ($figures->engravers($seed) as $engraver) {
+                $name = str_replace(':', '-', "{$seed}-{$engraver}");
+                $pages[$name] = [$piece, $engraver, $seed];
+                $job = $figures->engrave($piece, $engraver, $name, 1.4 + 0.25 * ($seed % 5));
+                if ($job !== null) {
+                    $jobs[] = $job;
+                }
+            }
+        }
+        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
+        (new Process(['node', __DIR__.'/print.mjs', "{$folder}/jobs.json"], dirname(__DIR__, 2), timeout: 1200))->mustRun();
+        foreach ($pages as $name => [$piece, $engraver, $seed]) {
+            $figures->measure($piece, $engraver, $name, $seed);
+        }
+
+        return $figures;
+    }
+
+    /** @return list<string> each page by two of them, in turn */
+    private function engravers(int $seed): array
+    {
+        $all = array_map(static fn (string $font): string => "verovio:{$font}", self::FONTS);
+        foreach (['lilypond', 'abcm2ps'] as $program) {
+            if ((new ExecutableFinder())->find($program) !== null) {
+                array_push($all, $program, $program);
+            }
+        }
+
+        return [$all[$seed % count($all)]];
+    }
+
+    /** @return array<string, string|float>|null what is left to be drawn by a browser */
+    private function engrave(Piece $piece, string $engraver, string $name, float $magnified): ?array
+    {
+        $out = "{$this->folder}/{$name}.png";
+        if (is_file($out)) {
+            return null;
+        }
+        if ($engraver === 'lilypond') {
+            file_put_contents($out, Engraved::of($piece, 20, (int) (115 * $magnified))->picture);
+
+            return null;
+        }
+        if ($engraver === 'abcm2ps') {
+            file_put_contents("{$this->folder}/{$name}.abc", Abc::of($piece));
+            (new Process(['abcm2ps', '-g', '-O', "{$this->folder}/{$name}-.svg", "{$this->folder}/{$name}.abc"], $this->folder, timeout: 60))->run();
+
+            return ['engraver' => 'svg', 'svg' => (glob("{$this->folder}/{$name}-*.svg") ?: [''])[0], 'out' => $out, 'magnified' => 1.5 * $magnified];
+        }
+        file_put_contents("{$this->folder}/{$name}.musicxml", MusicXmlWriter::write($piece));
+
+        return ['engraver' => 'verovio', 'font' => explode(':', $engraver)[1], 'music' => "{$this->folder}/{$name}.musicxml", 'out' => $out, 'magnified' => $magnified];
+    }
+
+    private function measure(Piece $piece, string $engraver, string $name, int $seed): void
+    {
+        $clean = (string) file_get_contents("{$this->folder}/{$name}.png");
+        foreach (self::CLASSES as $class) {
+            $picture = $this->made("{$name}-{$class}.jpg", static fn (): string => match ($class) {
+                'scan' => Worn::scanned($clean, $seed),
+                'photo' => Worn::photographed($clean, $seed),
+                default => $clean,
+            });
+            try {
+                $read = PhotoDocument::of((new PhotoReader())->read($picture)->page);
+            } catch (BadPhoto $reason) {
+                $read = ['notes' => [], 'rests' => [], 'doubts' => [], 'clefs' => [], 'key' => 99, 'time' => [0, 0], 'repeats' => [], 'bars' => 0];
+                $this->wrong[] = "{$name} {$class}: {$reason->getMessage()}";
+            }
+            $this->count($engraver, $class, "{$name} {$class}", $read, self::written($piece));
+        }
+    }
+
+    /** What was made before is not made again. */
+    private function made(string $name, callable $make): string
+    {
+        $path = "{$this->folder}/{$name}";
+        if (! is_file($path)) {
+            file_put_contents($path, $make());
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    /**
+     * @param array<string, mixed> $read
+     * @param array<string, mixed> $written
+     */
+    private function count(string $engraver, string $class, string $name, array $read, array $written): void
+    {
+        $add = function (string $what, int $count) use ($engraver, $class): void {
+            $this->counts[$engraver][$class][$what] = ($this->counts[$engraver][$class][$what] ?? 0) + $count;
+        };
+        $add('pages', 1);
+        foreach (['notes' => self::notes(...), 'rests' => self::rests(...), 'fingers' => self::fingers(...)] as $what => $told) {
+            [$own, $true] = [$told($read), $told($written)];
+            $add("{$what} right", self::common($own, $true));
+            $add("{$what} read", count($own));
+            $add("{$what} written", count($true));
+        }
+        foreach (['clefs', 'key', 'time', 'repeats', 'bars'] as $what) {
+            $add("{$what} right", $read[$what] === $written[$what] ? 1 : 0);
+            if ($read[$what] !== $written[$what]) {
+                $this->wrong[] = "{$name}: {$what} ".json_encode($read[$what]).' for '.json_encode($written[$what]);
+            }
+        }
+        for ($bar = 1; $bar <= $written['bars']; $bar++) {
+            $of = static fn (array $all): array => array_values(array_filter(self::notes($all), static fn (string $note): bool => explode(' ', $note)[1] === (string) $bar));
+            $isRight = $of($read) === $of($written);
+            $isShown = in_array($bar, array_column($read['doubts'], 'bar'), true);
+            $add('bars wrong', $isRight ? 0 : 1);
+            $add('bars wrong and shown', ! $isRight && $isShown ? 1 : 0);
+            $add('bars shown', $isShown ? 1 : 0);
+            if (! $isRight) {
+                $this->wrong[] = "{$name}: bar {$bar}".($isShown ? ' (shown)' : ' NOT SHOWN').': '.implode(', ', array_diff($of($read), $of($written))).' for '.implode(', ', array_diff($of($written), $of($read)));
+            }
+        }
+    }
+
+    /** @return array<string, mixed> as PhotoDocument tells it */
+    public static function written(Piece $piece): array
+    {
+        $document = ['clefs' => ['G', 'F'], 'key' => $piece->measures[0]->key->fifths, 'time' => [$piece->measures[0]->meter->count, $piece->measures[0]->meter->unit], 'bars' => count($piece->measures), 'repeats' => [], 'notes' => [], 'rests' => [], 'doubts' => []];
+        foreach ($piece->measures as $n => $measure) {
+            if ($measure->repeatStart) {
+                $document['repeats'][] = [$n + 1, 'start'];
+            }
+            if ($measure->repeatEnd) {
+                $document['repeats'][] = [$n + 1, 'end'];
+            }
+            foreach ($measure->events() as $event) {
+                $place = ['staff' => $event->hand === Hand::Right ? 1 : 2, 'bar' => $n + 1, 'onset' => self::quarters($event->onset), 'dur' => self::quarters($event->duration->whole)];
+                if ($event->notes === []) {
+                    $document['rests'][] = $place;
+                }
+                foreach ($event->notes as $note) {
+                    $document['notes'][] = [...$place, 'midi' => $note->pitch->midi(), 'finger' => $note->finger];
+                }
+            }
+        }
+
+        return $document;
+    }
+
+    private static function quarters(Fraction $whole): float
+    {
+        return $whole->times(Fraction::of(192))->floor() / 48;
+    }
+
+    /** @return list<string> */
+    private static function notes(array $document): array
+    {
+        return self::sorted(array_map(static fn (array $note): string => "{$note['staff']} {$note['bar']} ".round(48 * $note['onset']).' '.round(48 * $note['dur'])." {$note['midi']}", $document['notes']));
+    }
+
+    /** @return list<string> */
+    private static function rests(array $document): array
+    {
+        return self::sorted(array_map(static fn (array $rest): string => "{$rest['staff']} {$rest['bar']} ".round(48 * $rest['onset']).' '.round(48 * $rest['dur']), $document['rests']));
+    }
+
+    /** @return list<string> */
+    private static function fingers(array $document): array
+    {
+        return self::sorted(array_map(static fn (array $note): string => "{$note['staff']} {$note['bar']} ".round(48 * $note['onset'])." {$note['finger']}", array_filter($document['notes'], static fn (array $note): bool => $note['finger'] !== null)));
+    }
+
+    /**
+     * @param  list<string> $told
+     * @return list<string>
+     */
+    private static function sorted(array $told): array
+    {
+        sort($told);
+
+        return $told;
+    }
+
+    /**
+     * @param list<string> $a
+     * @param list<string> $b
+     */
+    private static function common(array $a, array $b): int
+    {
+        $counts = array_count_values($b);
+        $common = 0;
+        foreach ($a as $one) {
+            if (($counts[$one] ?? 0) > 0) {
+                $counts[$one]--;
+                $common++;
+            }
+        }
+
+        return $common;
+    }
+
+    /** @return string a table of shares, by class and engraver */
+    public function table(): string
+    {
+        $lines = ['| | pages | notes | rests | fingers | clefs, key, time, repeats | bars wrong, shown of them | shown though right |', '|---|---|---|---|---|---|---|---|'];
+        foreach (self::CLASSES as $class) {
+            $sums = [];
+            foreach ($this->counts as $engraver => $classes) {
+                foreach ($classes[$class] ?? [] as $what => $count) {
+                    $sums[$what] = ($sums[$what] ?? 0) + $count;
+                }
+            }
+            $lines[] = self::row("**{$class}**", $sums);
+            foreach ($this->counts as $engraver => $classes) {
+                $lines[] = self::row("{$class}, {$engraver}", $classes[$class] ?? []);
+            }
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** @param Counts $of */
+    private static function row(string $name, array $of): string
+    {
+        $share = static fn (string $what): string => ($of["{$what} read"] ?? 0) + ($of["{$what} written"] ?? 0) === 0 ? '–' : sprintf('%.3f', 2 * $of["{$what} right"] / ($of["{$what} read"] + $of["{$what} written"]));
+        $pages = $of['pages'] ?? 0;
+        $whole = implode(', ', array_map(static fn (string $what): string => (string) ($of["{$what} right"] ?? 0), ['clefs', 'key', 'time', 'repeats']));
+        $needless = ($of['bars shown'] ?? 0) - ($of['bars wrong and shown'] ?? 0);
+
+        return "| {$name} | {$pages} | {$share('notes')} | {$share('rests')} | {$share('fingers')} | {$whole} | ".($of['bars wrong'] ?? 0).', '.($of['bars wrong and shown'] ?? 0)." | {$needless} of ".($of['bars shown'] ?? 0).' |';
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Photo;
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** A page of beginner's music made by chance, as shorthand: chords, ties, accidentals, fingers, repeats, words, rests. */
+final class InventedPage
+{
+    private const TIMES = ['4/4', '4/4', '3/4', '2/4', '6/8'];
+
+    private const KEYS = ['none', 'none', 'G', 'F', 'D', 'Bb', 'Am', 'A'];
+
+    private const WORDS = ['hill', 'row', 'and', 'sun', 'boat', 'sing', 'now'];
+
+    private const TITLES = ['Copper Gate', 'Two Kites', 'Slow River', 'Nine Pebbles', 'Paper Moon Walk', 'The Other Hill'];
+
+    /** Groups of lengths that fill so many eighths. */
+    private const GROUPS = [
+        2 => [['q'], ['q'], ['v', 'v'], ['qr'], ['vr', 'v'], ['v', 'vr']],
+        3 => [['q.'], ['v', 'v', 'v'], ['q', 'v'], ['v', 'q'], ['q', 'vr'], ['v', 'v', 'x', 'x']],
+        4 => [['h'], ['q', 'q'], ['q.', 'v'], ['v', 'v', 'q'], ['q', 'qr'], ['v', 'v', 'v', 'v'], ['v.', 'x', 'q'], ['v', 'v', 'x', 'x', 'v'], ['q', 'vr', 'v']],
+        6 => [['h.'], ['q', 'h'], ['h', 'q'], ['q', 'q', 'q'], ['h', 'qr']],
+        8 => [['w']],
+    ];
+
+    private function __construct(private readonly Randomizer $chance) {}
+
+    /** @return string shorthand */
+    public static function of(int $seed): string
+    {
+        return (new self(new Randomizer(new Mt19937($seed))))->page();
+    }
+
+    private function page(): string
+    {
+        $time = $this->one(self::TIMES);
+        $key = $this->one(self::KEYS);
+        $eighths = ['4/4' => 8, '3/4' => 6, '2/4' => 4, '6/8' => 6][$time];
+        $lines = $this->chance->getInt(2, 3);
+        $words = $this->chance->getInt(0, 2) === 0;
+        $repeats = $this->chance->getInt(0, 2) === 0;
+        $text = 'title: '.$this->one(self::TITLES)."\ntime: {$time}\n".($key === 'none' ? '' : "key: {$key}\n");
+        for ($line = 0; $line < $lines; $line++) {
+            $right = $left = [];
+            $sung = 0;
+            for ($bar = 0, $bars = $this->chance->getInt(3, 4); $bar < $bars; $bar++) {
+                $last = $line === $lines - 1 && $bar === $bars - 1;
+                [$right[], $count] = $this->bar($eighths, $time === '6/8', 'cdefgab', 12, $last);
+                $sung += $count;
+                [$left[]] = $this->bar($eighths, $time === '6/8', 'cdefg', 35, $last);
+            }
+            $end = $repeats && $line === 0 ? ' :|' : '';
+            $text .= 'R: @c4 '.implode(' | ', $right).$end."\n";
+            if ($words) {
+                $text .= 'W: '.implode(' ', array_map(fn (): string => $this->one(self::WORDS), array_fill(0, max(1, $sung), 0)))."\n";
+            }
+            $text .= 'L: @5=c3 '.implode(' | ', $left).$end."\n";
+        }
+
+        return $text;
+    }
+
+    /** @return array{string, int} a bar, and how many of its notes are struck */
+    private function bar(int $eighths, bool $compound, string $letters, int $chords, bool $last): array
+    {
+        if (! $last && $this->hits(8)) {
+            return ['/', 0];
+        }
+        $tokens = [];
+        $struck = 0;
+        for ($left = $eighths; $left > 0;) {
+            $sizes = array_values(array_filter($compound ? [3, 6] : ($last ? [8, 6, 4, 2] : [2, 4, 4, 6, 8]), static fn (int $size): bool => $size <= $left));
+            $size = $last ? $sizes[0] : $this->one($sizes);
+            $left -= $size;
+            $group = $last ? [[2 => 'q', 3 => 'q.', 4 => 'h', 6 => 'h.', 8 => 'w'][$size]] : $this->one(self::GROUPS[$size]);
+            foreach ($group as $length) {
+                if (str_ends_with($length, 'r')) {
+                    $tokens[] = $length;
+
+                    continue;
+                }
+                $before = $tokens === [] ? '' : $tokens[count($tokens) - 1];
+                if (preg_match('/^[a-z.]+([a-g])$/D', $before, $found) === 1 && $this->hits(12)) {
+                    $tokens[count($tokens) - 1] .= '~';
+                    $tokens[] = $length.$found[1];
+
+                    continue;
+                }
+                $tokens[] = $length.$this->notes($letters, $chords);
+                $struck++;
+            }
+        }
+
+        return [implode(' ', $tokens), $struck];
+    }
+
+    private function notes(string $letters, int $chords): string
+    {
+        $finger = $this->hits(25) ? '^'.$this->chance->getInt(1, 5) : '';
+        if ($this->hits($chords)) {
+            return $this->one(['(c e)', '(c e g)', '(c g)', '(d f)', '(f g)', '(c f g)']);
+        }
+        $accidental = $this->hits(7) ? $this->one(['+', '-', 'n']) : '';
+
+        return $letters[$this->chance->getInt(0, strlen($letters) - 1)].$accidental.$finger;
+    }
+
+    /** In so many of a hundred. */
+    private function hits(int $percent): bool
+    {
+        return $this->chance->getInt(0, 99) < $percent;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  non-empty-list<T> $of
+     * @return T
+     */
+    private function one(array $of): mixed
+    {
+        return $of[$this->chance->getInt(0, count($of) - 1)];
+    }
+}
