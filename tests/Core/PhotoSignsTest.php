@@ -253,7 +253,7 @@ test('strokes near one another are one sign, with its dots', function (array $do
         $drawn->dot($x, 3)->dot($x, 5);
     }
     $strip = $drawn->strip();
-    $lines = BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows));
+    $lines = BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows), $strip);
     expect($lines)->toHaveCount(1)
         ->and([$lines[0]->dotsBefore, $lines[0]->dotsAfter])->toBe([$before, $after])
         ->and($lines[0]->thick)->toBeGreaterThan(4);
@@ -266,7 +266,7 @@ test('strokes near one another are one sign, with its dots', function (array $do
 
 test('one dot alone is no repeat', function (): void {
     $strip = (new DrawnStrip())->barLine(200)->dot(188, 3)->strip();
-    expect(BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows))[0]->dotsBefore)->toBeFalse();
+    expect(BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows), $strip)[0]->dotsBefore)->toBeFalse();
 });
 
 /** A staff with a clef of sorts: a treble reaches out of the staff on both sides, a bass does not. */

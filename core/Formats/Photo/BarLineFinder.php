@@ -7,6 +7,12 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Finds what goes from the top line to the bottom one and no further. */
 final class BarLineFinder
 {
+    /** Columns beside a line in which its dots stand. */
+    private const BESIDE = 18;
+
+    /** Pixels of a dot. */
+    private const DOT = 24;
+
     /** Strokes nearer than this are one sign. */
     private const TOGETHER = 22;
 
@@ -15,7 +21,7 @@ final class BarLineFinder
      * @param  list<Blob>            $blobs
      * @return list<BarLine>         from left to right
      */
-    public static function joined(array $strokes, array $blobs): array
+    public static function joined(array $strokes, array $blobs, Strip $strip): array
     {
         $lines = [];
         foreach ($strokes as [$from, $to]) {
@@ -29,7 +35,13 @@ final class BarLineFinder
         }
         $found = [];
         foreach ($lines as [$from, $to, $thick]) {
-            $found[] = new BarLine($from, $to, $thick, self::dots($blobs, $from - 26, $from + 6), self::dots($blobs, $to - 6, $to + 26));
+            $found[] = new BarLine(
+                $from,
+                $to,
+                $thick,
+                self::dots($blobs, $from - 26, $from + 6) || $thick > 0 && self::touchingDots($strip, $from - self::BESIDE),
+                self::dots($blobs, $to - 6, $to + 26) || $thick > 0 && self::touchingDots($strip, $to + 2),
+            );
         }
 
         return $found;
@@ -98,6 +110,21 @@ final class BarLineFinder
         }
 
         return ($above <= 3 || $joinsUp) && ($below <= 3 || $joinsDown);
+    }
+
+    /** Dots that run together with the line beside them: ink in the two middle spaces, and in none of the others. */
+    private static function touchingDots(Strip $strip, int $from): bool
+    {
+        $inks = [];
+        foreach ([1, 3, 5, 7] as $place) {
+            $ink = 0;
+            for ($row = Strip::row($place) - 4; $row <= Strip::row($place) + 4; $row++) {
+                $ink += Strip::ink($strip->bareRows[$row] ?? '', $from, self::BESIDE - 2);
+            }
+            $inks[] = $ink;
+        }
+
+        return min($inks[1], $inks[2]) >= self::DOT && max($inks[1], $inks[2]) <= 4.6 * self::DOT && max($inks[0], $inks[3]) <= self::DOT / 3;
     }
 
     /** @param list<Blob> $blobs */

@@ -12,6 +12,9 @@ final class StaffReader
 
     private const BESIDE_HOLLOW = 17.4;
 
+    /** Columns that a whole note takes, where a half is narrower. */
+    private const WHOLE = 22;
+
     /** Rows that a stem goes on beyond its last head, at least. */
     private const BEYOND = 20;
 
@@ -85,7 +88,7 @@ final class StaffReader
             $this->settle($stem, $heads);
         }
         foreach ($heads as $head) {
-            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < 22 || $head->tallLeft || $head->tallRight || $this->isNearBar($head) || $this->isOnStem($head)))) {
+            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < self::WHOLE || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isNearBar($head) || $this->isOnStem($head)))) {
                 continue;
             }
             $this->heads[] = $head;
@@ -231,7 +234,8 @@ final class StaffReader
             }
         }
         $stem->heads = $kept;
-        if ($filled || $kept === [] || self::goesOn($stem, $all)) {
+        $wide = array_filter($kept, static fn (Head $head): bool => $head->width >= self::WHOLE);
+        if ($filled || $kept === [] || count($wide) < count($kept) || self::goesOn($stem, $all)) {
             return;
         }
         // The sides of whole notes one above the other are no stem.
@@ -276,11 +280,10 @@ final class StaffReader
     {
         usort($heads, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
         // A chord without stems is one.
-        foreach ($this->items as $i => $item) {
-            if ($stem === null && $item->stem === null && self::isOneChord($item, $heads[0])) {
-                $all = [...$item->heads, ...$heads];
-                usort($all, static fn (Head $a, Head $b): int => $a->place <=> $b->place);
-                $this->items[$i] = new Item($item->x, $item->pageX, $all, $base, 0, 0);
+        foreach ($stem === null ? $this->items : [] as $i => $item) {
+            if ($item->stem === null && self::isOneChord($item, $heads)) {
+                array_splice($this->items, $i, 1);
+                $this->add([...$item->heads, ...$heads], $base, 0, null);
 
                 return;
             }
@@ -290,12 +293,34 @@ final class StaffReader
         $this->items[] = new Item($x, $this->strip->pageX[(int) $x] ?? 0.0, $heads, $base, 0, $beams, false, $sure, $stem);
     }
 
-    /** Whole notes one above the other, or side by side where they are a step apart. */
-    private static function isOneChord(Item $item, Head $head): bool
+    /**
+     * Whole notes one above the other, or side by side where they are a step apart.
+     *
+     * @param list<Head> $heads
+     */
+    private static function isOneChord(Item $item, array $heads): bool
     {
-        foreach ($item->heads as $other) {
-            $apart = abs($other->x - $head->x);
-            if ($apart < 10 || abs($other->place - $head->place) === 1 && $apart < ($other->width + $head->width) / 2 + 5) {
+        foreach ($heads as $head) {
+            foreach ($item->heads as $other) {
+                $apart = abs($other->x - $head->x);
+                if ($apart < 10 || abs($other->place - $head->place) === 1 && $apart < ($other->width + $head->width) / 2 + 5) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whole notes close above one another look like a stem at their sides.
+     *
+     * @param list<Head> $heads
+     */
+    private static function isInStack(Head $head, array $heads): bool
+    {
+        foreach ($heads as $other) {
+            if ($other !== $head && $other->hollow && $other->width >= self::WHOLE && abs($other->x - $head->x) < 8 && abs($other->place - $head->place) === 2) {
                 return true;
             }
         }

@@ -127,11 +127,11 @@ final class System
                 }
             }
         }
-        $first = BarLineFinder::joined($upper, $this->staves[0]->blobs);
+        $first = BarLineFinder::joined($upper, $this->staves[0]->blobs, $this->staves[0]->strip);
         if (! isset($this->staves[1])) {
             return array_map(static fn (BarLine $line): array => [$line, null], $first);
         }
-        $second = BarLineFinder::joined($lower, $this->staves[1]->blobs);
+        $second = BarLineFinder::joined($lower, $this->staves[1]->blobs, $this->staves[1]->strip);
         $pairs = [];
         foreach ($first as $line) {
             $at = $this->staves[0]->strip->pageX[(int) $line->x()] ?? 0.0;
