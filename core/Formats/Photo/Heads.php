@@ -34,6 +34,7 @@ final class Heads
                     continue 2;
                 }
             }
+            $head = Ledgers::placed($strip, $head);
             if (Ledgers::hold($strip, $head)) {
                 $kept[] = $head;
             }

@@ -9,6 +9,9 @@ final class HollowHeads
 {
     private const RAYS = 24;
 
+    /** A stem at one side speaks for a place. */
+    private const STEMMED = 0.004;
+
     /** @return list<Head> */
     public static function of(Strip $strip, int $from): array
     {
@@ -132,7 +135,7 @@ final class HollowHeads
         }
         // A hole is as far open upwards as downwards; half of one, on a line, is not.
         $aslant = abs(self::open($columns, $x, $y, -1) - self::open($columns, $x, $y, 1));
-        $head = new Head(($left + $right) / 2, $place, true, $width, 0.86 + 0.004 * $hits - 0.01 * $shift - 0.012 * $aslant + ($place % 2 === 0 ? 0.02 : 0.0));
+        $head = new Head(($left + $right) / 2, $place, true, $width, 0.86 + 0.004 * $hits - 0.01 * $shift - 0.012 * $aslant + ($place % 2 === 0 ? 0.02 : 0.0) + ($tall[0] !== $tall[1] ? self::STEMMED : 0.0));
         [$head->tallLeft, $head->tallRight] = $tall;
 
         return $head;

@@ -7,6 +7,20 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Outside the staff a note stands on its own lines, every one of them, which letters do not. */
 final class Ledgers
 {
+    /** A hollow head is on the line whose ends are seen beside it, though its hole is nearer to the space within. */
+    public static function placed(Strip $strip, Head $head): Head
+    {
+        $outwards = $head->place < 0 ? -1 : 1;
+        $isBeside = $head->hollow && $head->place % 2 !== 0 && ($head->place < 0 || $head->place > 8);
+        if (! $isBeside || ! self::isThere($strip, Strip::row($head->place + $outwards), $head->x, $head->width, true)) {
+            return $head;
+        }
+        $placed = new Head($head->x, $head->place + $outwards, true, $head->width, $head->sure);
+        [$placed->tallLeft, $placed->tallRight, $placed->doubt] = [$head->tallLeft, $head->tallRight, 'place'];
+
+        return $placed;
+    }
+
     public static function hold(Strip $strip, Head $head): bool
     {
         $step = $head->place < 0 ? -2 : 2;
