@@ -10,7 +10,7 @@ final class HollowHeads
     private const RAYS = 24;
 
     /** A stem at one side speaks for a place. */
-    private const STEMMED = 0.004;
+    private const STEMMED = 0.008;
 
     /** @return list<Head> */
     public static function of(Strip $strip, int $from): array

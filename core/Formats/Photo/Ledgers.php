@@ -7,11 +7,14 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Outside the staff a note stands on its own lines, every one of them, which letters do not. */
 final class Ledgers
 {
+    /** How sure a place is that the line beside it may overrule. */
+    private const UNSURE = 0.93;
+
     /** A hollow head is on the line whose ends are seen beside it, though its hole is nearer to the space within. */
     public static function placed(Strip $strip, Head $head): Head
     {
         $outwards = $head->place < 0 ? -1 : 1;
-        $isBeside = $head->hollow && $head->place % 2 !== 0 && ($head->place < 0 || $head->place > 8);
+        $isBeside = $head->hollow && $head->sure < self::UNSURE && $head->place % 2 !== 0 && ($head->place < 0 || $head->place > 8);
         if (! $isBeside || ! self::isThere($strip, Strip::row($head->place + $outwards), $head->x, $head->width, true)) {
             return $head;
         }
