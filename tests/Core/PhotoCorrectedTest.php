@@ -72,6 +72,7 @@ test('each key changes one thing of the sign it is pressed at', function (Change
     'a step lower' => [Change::Step, ['sign' => 1, 'value' => -1], ['C4 1/4', 'C4 1/4', 'E4 1/4', 'F4 1/4']],
     'a sharp, which holds to the bar line on its own place' => [Change::Accidental, ['sign' => 3, 'value' => 1], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F#4 1/4']],
     'a finger' => [Change::Finger, ['sign' => 2, 'value' => 3], ['C4 1/4', 'D4 1/4', 'E4 (3) 1/4', 'F4 1/4']],
+    'a tie, which only goes to the same note' => [Change::Tie, ['sign' => 1], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
     'a rest' => [Change::Rest, ['sign' => 1], ['C4 1/4', 'rest 1/4', 'E4 1/4', 'F4 1/4']],
     'a note more, on the same place' => [Change::Add, ['sign' => 0], ['C4 1/4', 'C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
     'a note less' => [Change::Remove, ['sign' => 0], ['D4 1/4', 'E4 1/4', 'F4 1/4']],
@@ -211,4 +212,12 @@ test('of several pieces the document tells where each begins, and counts bars th
         ->and(array_column($document['pieces'], 'title'))->toBe(['First', 'Second'])
         ->and($document['notes'][5])->toMatchArray(['bar' => 3, 'midi' => 43])
         ->and([$document['repeats'], $document['doubts']])->toBe([[[3, 'end']], [['bar' => 3, 'staff' => 1, 'why' => 'sum']]]);
+});
+
+test('a tie begins and ends on the same note, over a bar line too', function (): void {
+    $tied = static fn (int $place): ReadSign => new ReadSign(20, 0, 192, 0, [new ReadHead($place, tied: true)]);
+    $piece = PhotoPiece::of(page_of_bars([$tied(0)], [$tied(0)], [sign_on(1, 192)])->pieces[0]);
+    $ends = array_map(static fn ($measure): array => [$measure->right[0]->notes[0]->tieStart, $measure->right[0]->notes[0]->tieStop], $piece->measures);
+    // The second is tied to another note, which is no tie.
+    expect($ends)->toBe([[true, false], [false, true], [false, false]]);
 });

@@ -383,3 +383,58 @@ test('a stem has its height, and a sign its sense', function (): void {
         ->and(Shape::EighthRest->isRest())->toBeTrue()
         ->and(Shape::Three->isRest())->toBeFalse();
 });
+
+/** Two heads on a place with a curve of so many rows between them, below or above. */
+function curved(int $place, int $depth, int $way, int $other = 0): DrawnStrip
+{
+    $drawn = (new DrawnStrip())->head(150, $place)->stem(150, $place, $way > 0)->head(230, $place + $other)->stem(230, $place + $other, $way > 0);
+    for ($x = 164; $x <= 216; $x++) {
+        $bend = 1 - (($x - 190) / 26) ** 2;
+        $drawn->box($x, Strip::row($place) + $way * 8 + (int) round($way * $depth * $bend), 1, 3);
+    }
+
+    return $drawn;
+}
+
+test('a thin curve between two heads on one place is a tie', function (int $place, int $depth, int $way, int $other, bool $tied): void {
+    $items = items_read(curved($place, $depth, $way, $other));
+    expect($items)->toHaveCount(2)->and($items[0]->heads[0]->tied)->toBe($tied)->and($items[1]->heads[0]->tied)->toBeFalse();
+})->with([
+    'below' => [3, 7, 1, 0, true],
+    'above' => [4, 4, -1, 0, true],
+    'straight, which is no curve' => [3, 0, 1, 0, false],
+    'to another place, which is a slur' => [3, 7, 1, 1, false],
+]);
+
+test('signs of a key that touch are told apart where each is expected', function (): void {
+    // An F sharp, and a C sharp that begins before it ends.
+    $strip = (new DrawnStrip())->sign(Shape::Sharp, 100, Strip::row(8))->sign(Shape::Sharp, 114, Strip::row(5))->strip();
+    $blobs = array_values(array_filter(Blobs::of($strip->bareRows), static fn (Blob $blob): bool => $blob->width() > 24));
+    expect($blobs)->toHaveCount(1);
+    $first = Accidentals::cutOut($blobs[0], 98, Shape::Sharp, 8);
+    $second = Accidentals::cutOut($blobs[0], ($first?->right ?? 0) - 2, Shape::Sharp, 5);
+    expect($first?->left)->toBeLessThan(104)->and($second)->not->toBeNull()
+        ->and(Accidentals::cutOut($blobs[0], 98, Shape::Sharp, 2))->toBeNull();
+});
+
+test('dots that run into the thin line beside them still make a repeat', function (bool $dotted): void {
+    $drawn = (new DrawnStrip())->box(300, Strip::TOP, 3, 66)->box(308, Strip::TOP, 9, 66);
+    foreach ($dotted ? [3, 5] : [] as $place) {
+        $drawn->box(288, Strip::row($place) - 4, 9, 9)->box(297, Strip::row($place), 3, 2);
+    }
+    $strip = $drawn->strip();
+    expect(BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows), $strip)[0]->dotsBefore)->toBe($dotted);
+})->with(['dotted' => [true], 'without' => [false]]);
+
+test('whole notes one above the other are one chord without a stem, and so are two side by side a step apart', function (array $heads, array $places): void {
+    $drawn = new DrawnStrip();
+    foreach ($heads as [$x, $place]) {
+        $drawn->whole($x, $place);
+    }
+    $items = items_read($drawn);
+    expect($items)->toHaveCount(1)->and($items[0]->base)->toBe(192)
+        ->and(array_map(static fn ($head): int => $head->place, $items[0]->heads))->toBe($places);
+})->with([
+    'thirds' => [[[200, 1], [200, 3], [200, 5]], [1, 3, 5]],
+    'a second' => [[[200, 3], [226, 4]], [3, 4]],
+]);

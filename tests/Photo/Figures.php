@@ -9,7 +9,6 @@ use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
-use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;

@@ -13,6 +13,7 @@ final readonly class ReadHeadResource
     /**
      * @param string   $name       as C4
      * @param int|null $accidental as printed: 1 sharp, -1 flat, 0 natural
+     * @param bool     $tied       to the next note
      */
     public function __construct(
         #[OA\Property]
@@ -21,5 +22,7 @@ final readonly class ReadHeadResource
         public ?int $finger,
         #[OA\Property]
         public ?int $accidental,
+        #[OA\Property]
+        public bool $tied,
     ) {}
 }

@@ -22,6 +22,8 @@ enum Change: string
     case Accidental = 'accidental';
     /** The value is 1 to 5; none takes the number away. */
     case Finger = 'finger';
+    /** To the next note, or no more. */
+    case Tie = 'tie';
     case Rest = 'rest';
     /** A quarter note after the sign, on its place. */
     case Add = 'add';

@@ -144,9 +144,10 @@ final class Corrected
         $value = $correction->value;
 
         return match ($correction->change) {
-            Change::Step => new ReadHead(max(ReadHead::LOWEST, min(ReadHead::HIGHEST, $head->place + ($value ?? 0))), $head->sign, $head->finger),
-            Change::Accidental => new ReadHead($head->place, $value === null ? null : max(-1, min(1, $value)), $head->finger),
-            Change::Finger => new ReadHead($head->place, $head->sign, $value === null ? null : max(1, min(5, $value))),
+            Change::Step => new ReadHead(max(ReadHead::LOWEST, min(ReadHead::HIGHEST, $head->place + ($value ?? 0))), $head->sign, $head->finger, $head->tied),
+            Change::Accidental => new ReadHead($head->place, $value === null ? null : max(-1, min(1, $value)), $head->finger, $head->tied),
+            Change::Tie => new ReadHead($head->place, $head->sign, $head->finger, ! $head->tied),
+            Change::Finger => new ReadHead($head->place, $head->sign, $value === null ? null : max(1, min(5, $value)), $head->tied),
             default => $head,
         };
     }

@@ -17,6 +17,9 @@ final class Head
 
     public ?int $finger = null;
 
+    /** A tie goes on to the next note. */
+    public bool $tied = false;
+
     /** Why its pitch is in doubt: `sign` for an accidental that may be another or none, `place` for a line or space beside. */
     public ?string $doubt = null;
 

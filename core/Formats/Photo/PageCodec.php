@@ -18,7 +18,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{int, int, int, int, list<array{int, int|null, int|null}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{int, int, int, int, list<array{int, int|null, int|null, bool}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -44,14 +44,14 @@ final class PageCodec
             'bars' => array_map(static fn (ReadBar $bar): array => [
                 array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
                     $sign->x, $sign->onset, $sign->base, $sign->dots,
-                    array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger], $sign->heads),
+                    array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger, $head->tied], $sign->heads),
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{list<list<array{int, int, int, int, list<array{int, int|null, int|null}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    /** @param array{list<list<array{int, int, int, int, list<array{int, int|null, int|null, bool}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;

@@ -41,6 +41,7 @@ final readonly class PhotoPiece
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
         $key = new Key($read->fifths);
         $meter = new Meter($read->time[0], $read->time[1]);
+        $ties = self::ties($read);
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
@@ -50,7 +51,7 @@ final readonly class PhotoPiece
                 if ($n === 0) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
-                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0)));
+                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties));
             }
         }
         $piece = $builder->piece();
@@ -80,19 +81,58 @@ final readonly class PhotoPiece
     /**
      * @param  list<ReadSign>   $signs
      * @param  list<array<int, Pitch>> $pitches
+     * @param  array<string, array{bool, bool}> $ties see ties()
      * @return list<DraftEvent>
      */
-    private static function drafts(array $signs, array $pitches, Hand $hand, int $token): array
+    private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties): array
     {
         $lengths = array_map(static fn (ReadSign $sign): Duration => Duration::ofWhole(self::whole($sign->ticks())), $signs);
         $tuplets = TupletGroups::of(array_map(static fn (ReadSign $sign, Duration $length): array => [self::whole($sign->onset), $length->whole, Tuplet::fitting($length)], $signs, $lengths));
         $events = [];
         foreach ($signs as $k => $sign) {
-            $notes = array_map(static fn (ReadHead $head, int $h): Note => new Note($pitches[$k][$h], $head->finger), $sign->heads, array_keys($sign->heads));
+            $notes = array_map(static function (ReadHead $head, int $h) use ($pitches, $k, $token, $ties): Note {
+                [$start, $stop] = $ties[$token + $k.' '.$h] ?? [false, false];
+
+                return new Note($pitches[$k][$h], $head->finger, $start, $stop);
+            }, $sign->heads, array_keys($sign->heads));
             $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink(tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;
+    }
+
+    /**
+     * Ties that have the same pitch at both ends.
+     *
+     * @return array<string, array{bool, bool}> whether one begins there and whether one ends there, by token and head
+     */
+    private static function ties(ReadPhoto $read): array
+    {
+        $ties = [];
+        foreach (array_keys($read->clefs) as $i) {
+            $open = [];
+            foreach ($read->bars as $n => $bar) {
+                $signs = $bar->staves[$i] ?? [];
+                $pitches = $read->pitches($signs, $i);
+                foreach ($signs as $k => $sign) {
+                    $next = [];
+                    foreach ($sign->heads as $h => $head) {
+                        $at = self::token($n, $i, $k).' '.$h;
+                        $from = $open[$pitches[$k][$h]->midi()] ?? null;
+                        if ($from !== null) {
+                            $ties[$from] = [true, $ties[$from][1] ?? false];
+                            $ties[$at] = [false, true];
+                        }
+                        if ($head->tied) {
+                            $next[$pitches[$k][$h]->midi()] = $at;
+                        }
+                    }
+                    $open = $next;
+                }
+            }
+        }
+
+        return $ties;
     }
 
     private static function whole(int $ticks): Fraction

@@ -16,11 +16,12 @@ final readonly class ReadHead
      * @param int      $place  0 is the bottom line, 1 the space above it
      * @param int|null $sign   a printed accidental: 1 sharp, -1 flat, 0 natural
      * @param int|null $finger 1 is the thumb
+     * @param bool     $tied   to the next note
      */
-    public function __construct(public int $place, public ?int $sign = null, public ?int $finger = null) {}
+    public function __construct(public int $place, public ?int $sign = null, public ?int $finger = null, public bool $tied = false) {}
 
     public static function of(Head $head): self
     {
-        return new self(max(self::LOWEST, min(self::HIGHEST, $head->place)), $head->sign, $head->finger);
+        return new self(max(self::LOWEST, min(self::HIGHEST, $head->place)), $head->sign, $head->finger, $head->tied);
     }
 }

@@ -66,6 +66,7 @@ final class StaffReader
         (new DotReader($reader->blobs, $bars))->give($reader->items);
         (new AccidentalReader($strip, $reader->blobs, $opening->end))->give($reader->heads);
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
+        (new TieReader($strip))->give($reader->items);
 
         return $reader->items;
     }

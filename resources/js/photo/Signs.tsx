@@ -39,8 +39,8 @@ export function Signs({
 function said(sign: Sign, chosen: number | null): string {
     if (sign.heads.length === 0) return t('rest');
     return sign.heads
-        .map(({ name, finger }, i) => {
-            const words = finger === null ? name : `${name} (${finger})`;
+        .map(({ name, finger, tied }, i) => {
+            const words = `${name}${finger === null ? '' : ` (${finger})`}${tied ? ' ~' : ''}`;
             return sign.heads.length > 1 && i === chosen ? `[${words}]` : words;
         })
         .join(' ');

@@ -13,7 +13,7 @@ import {
     TIMES,
 } from './doubts';
 
-const head = (name: string) => ({ name, finger: null, accidental: null });
+const head = (name: string) => ({ name, finger: null, accidental: null, tied: false });
 const sign = (...names: string[]) => ({ x: 10, id: names[0] ?? '', length: 'quarter', heads: names.map(head) });
 const staff = (doubts: string[], ...signs: ReturnType<typeof sign>[]) => ({ from: 0, to: 99, doubts, signs });
 const bar = (number: number, line: number, ...staves: ReturnType<typeof staff>[]) => ({

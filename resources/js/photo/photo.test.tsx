@@ -32,7 +32,7 @@ const sign = (id: string, name: string, length = 'quarter'): Api['ReadSignResour
     x: 40,
     id,
     length,
-    heads: name === '' ? [] : [{ name, finger: null, accidental: null }],
+    heads: name === '' ? [] : [{ name, finger: null, accidental: null, tied: false }],
 });
 const staff = (doubts: string[], ...signs: Api['ReadSignResource'][]) => ({ from: 20, to: 200, doubts, signs });
 const bar = (number: number, upper: ReturnType<typeof staff>, lower: ReturnType<typeof staff>) => ({

@@ -31,6 +31,7 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
             run: () => change('length', 2 ** i),
         })),
         { key: '.', label: t('dot'), does: t('dot'), group: 'length', run: () => change('dot') },
+        { key: '~', label: t('tie'), does: t('tied to the next note'), group: 'pitch', run: () => change('tie') },
         { key: 'r', label: t('rest'), does: t('rest or note'), group: 'length', run: () => change('rest') },
         { key: 'ArrowUp', label: t('higher'), does: t('a step higher'), group: 'pitch', run: () => change('step', 1) },
         { key: 'ArrowDown', label: t('lower'), does: t('a step lower'), group: 'pitch', run: () => change('step', -1) },
