@@ -18,6 +18,12 @@ const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, 
 const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-GB' });
 const page = await desk.newPage();
 const hand = await phone.newPage();
+
+/** On a free day nothing is to be done: then the day before is shown. */
+async function freeDay(button) {
+    const there = hand.getByRole('button', { name: button }).first();
+    await there.waitFor({ timeout: 4_000 }).catch(() => hand.getByText('Yesterday', { exact: true }).click());
+}
 for (const one of [page, hand]) {
     one.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()));
     one.on('pageerror', (error) => console.error('page error:', error.message));
@@ -58,12 +64,25 @@ const views = {
         await page.keyboard.press('Control+End');
         await shot(page, 'entry');
     },
+    photo: async () => {
+        await page.goto(`${base}/books`);
+        await page.getByRole('link', { name: /^Photo of page/ }).first().click();
+        await page.getByRole('button', { name: /Camera of this device/ }).click();
+        await page.getByRole('button', { name: 'Use the stand-in camera' }).click();
+        await page.getByText('Then 3 doubtful places.').waitFor();
+        await page.keyboard.press('Enter');
+        await page.getByText('Doubt 1 of 3').waitFor();
+        await page.keyboard.press('.');
+        await page.keyboard.press('ArrowRight');
+        await page.locator('.score g.note').first().waitFor();
+        await shot(page, 'photo');
+        await page.getByRole('button', { name: 'Delete this photo' }).click();
+    },
     ...Object.fromEntries(
         [
             ['look-over', 'l'],
             ['notes', 'o'],
             ['fingers', 'f'],
-            ['trouble', 't'],
         ].map(([lens, key]) => [
             `desk-${lens}`,
             async () => {
@@ -139,6 +158,7 @@ const views = {
     },
     'listening-phone': async () => {
         await hand.goto(base + home);
+        await freeDay(/Over the line end/);
         await hand.getByRole('button', { name: /Over the line end/ }).first().click();
         await hand.getByText('Keyboard or screen').click();
         await hand.getByRole('combobox', { name: 'Keyboard' }).click();
@@ -152,6 +172,7 @@ const views = {
     },
     'lead-phone': async () => {
         await hand.goto(base + home);
+        await freeDay('Lead me through today');
         await hand.getByRole('button', { name: 'Lead me through today' }).click();
         await hand.getByRole('button', { name: 'Begin' }).click();
         for (let i = 0; i < 40 && (await hand.getByText(/^Listen\. \d/).count()) === 0; i++) {

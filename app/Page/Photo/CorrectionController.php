@@ -80,7 +80,7 @@ final class CorrectionController
     #[Get('/photo-figures', PhotoFiguresResource::class)]
     public function figures(CurrentStudio $studio): JsonResponse
     {
-        return new JsonResponse(PhotoFiguresResource::ofStudio($studio->get()->id));
+        return new JsonResponse(PhotoFiguresResource::of(PhotoFigure::sums($studio->get()->id)));
     }
 
     private static function reading(PagePhoto $photo): ReadPageResource

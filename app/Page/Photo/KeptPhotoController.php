@@ -7,6 +7,7 @@ namespace App\Page\Photo;
 use App\Api\Delete;
 use App\Api\Download;
 use App\Api\Get;
+use App\Http\JpegAnswer;
 use App\Page\Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -23,7 +24,7 @@ final class KeptPhotoController
     #[Download('/kept-photos/{keptPhoto}')]
     public function show(KeptPhoto $keptPhoto): Response
     {
-        return Jpeg::answer((string) base64_decode($keptPhoto->picture, true));
+        return JpegAnswer::of((string) base64_decode($keptPhoto->picture, true));
     }
 
     #[Delete('/kept-photos/{keptPhoto}')]

@@ -10,6 +10,7 @@ use App\Api\Download;
 use App\Api\Get;
 use App\Api\Post;
 use App\Api\Put;
+use App\Http\JpegAnswer;
 use App\Page\Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -82,7 +83,7 @@ final class PhotoController
     #[Download('/photos/{photo}/picture')]
     public function picture(PagePhoto $photo): Response
     {
-        return Jpeg::answer(PhotoLine::jpeg($photo, PhotoLine::WHOLE));
+        return JpegAnswer::of(PhotoLine::jpeg($photo, PhotoLine::WHOLE));
     }
 
     #[Download('/photos/{photo}/lines/{line}')]
@@ -90,7 +91,7 @@ final class PhotoController
     {
         abort_unless(preg_match('/^\d{1,3}$/D', $line) === 1, 404);
 
-        return Jpeg::answer(PhotoLine::jpeg($photo, (int) $line));
+        return JpegAnswer::of(PhotoLine::jpeg($photo, (int) $line));
     }
 
     #[Delete('/photos/{photo}')]

@@ -25,6 +25,16 @@ final class PhotoFigure extends Model
 
     protected $guarded = [];
 
+    /** @return array<string, int> how many pages, and the sums of their counts */
+    public static function sums(int $studioId): array
+    {
+        $counts = ['notes', 'right', 'fingers', 'known', 'doubts', 'needless'];
+        $sums = (array) self::query()->where('studio_id', $studioId)->toBase()
+            ->selectRaw('count(*) as pages, '.implode(', ', array_map(static fn (string $count): string => "sum(`{$count}`) as `{$count}`", $counts)))->first();
+
+        return array_map(static fn (string $count): int => is_numeric($sums[$count] ?? null) ? (int) $sums[$count] : 0, array_combine(['pages', ...$counts], ['pages', ...$counts]));
+    }
+
     public static function keep(int $studioId, string $on, ReadingFigure $figure): void
     {
         $most = static fn (int $count): int => min(65_535, $count);

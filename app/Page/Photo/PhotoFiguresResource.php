@@ -27,12 +27,9 @@ final readonly class PhotoFiguresResource
         public int $needless,
     ) {}
 
-    public static function ofStudio(int $studioId): self
+    /** @param array<string, int> $sums as PhotoFigure tells them */
+    public static function of(array $sums): self
     {
-        $sums = PhotoFigure::query()->where('studio_id', $studioId)->toBase()
-            ->selectRaw('count(*) as pages, sum(notes) as notes, sum(`right`) as `right`, sum(fingers) as fingers, sum(known) as known, sum(doubts) as doubts, sum(needless) as needless')->first();
-        $sum = static fn (string $name): int => is_numeric($sums->{$name} ?? null) ? (int) $sums->{$name} : 0;
-
-        return new self($sum('pages'), $sum('notes'), $sum('right'), $sum('fingers'), $sum('known'), $sum('doubts'), $sum('needless'));
+        return new self($sums['pages'], $sums['notes'], $sums['right'], $sums['fingers'], $sums['known'], $sums['doubts'], $sums['needless']);
     }
 }

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Page\Photo;
+namespace App\Http;
 
 use Illuminate\Http\Response;
 
 /** A private picture, for whoever may see it; like every answer it is stored nowhere in between. */
-final class Jpeg
+final class JpegAnswer
 {
-    public static function answer(string $bytes): Response
+    public static function of(string $bytes): Response
     {
         return new Response($bytes, 200, ['Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
     }
