@@ -20,7 +20,7 @@ final class Head
     /** A tie goes on to the next note. */
     public bool $tied = false;
 
-    /** Why its pitch is in doubt: `sign` for an accidental that may be another or none, `place` for a line or space beside. */
+    /** Why its pitch is in doubt: `sign` for an accidental that may be another or none, `place` for a line or space beside, `more` for a head beside it that was perhaps not seen. */
     public ?string $doubt = null;
 
     /** Ink goes on above or below at that side, as a stem does. */

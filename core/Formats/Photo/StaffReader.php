@@ -87,6 +87,7 @@ final class StaffReader
         }
         foreach ($this->stems as $stem) {
             $this->settle($stem, $heads);
+            array_push($heads, ...Seconds::of($this->strip, $stem));
         }
         foreach ($heads as $head) {
             if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < self::WHOLE || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isNearBar($head) || $this->isOnStem($head)))) {

@@ -30,6 +30,7 @@ export function doubtsOf(piece: ReadPiece, index: number): Spot[] {
 const WHY: Record<string, string> = {
     sum: t('Do these lengths fill the bar?'),
     sign: t('Is this accidental right?'),
+    more: t('Is a note missing beside this one?'),
     place: t('Does this note stand on the right line or space?'),
 };
 

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Finds the head on the wrong side of a stem, a step from one on the right side, where the two run together. */
+final class Seconds
+{
+    /** Half the columns and half the rows that are looked at. */
+    private const HALF = 7;
+
+    private const HIGH = 5;
+
+    /** The share of them that is ink in a head. */
+    private const FULL = 0.84;
+
+    /** And in what may be one. */
+    private const PERHAPS = 0.72;
+
+    /** Columns from the stem to the middle of a head. */
+    private const BESIDE = 10;
+
+    /** @return list<Head> what was put to the stem */
+    public static function of(Strip $strip, Stem $stem): array
+    {
+        $found = [];
+        foreach ($stem->heads as $head) {
+            $x = (int) round($stem->x + ($stem->x <=> $head->x) * self::BESIDE);
+            foreach ($head->hollow ? [] : [-1, 1] as $step) {
+                $place = $head->place + $step;
+                $share = self::share($strip, $x, Strip::row($place));
+                if ($share < self::PERHAPS || self::isTaken($stem, $place) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
+                    continue;
+                }
+                if ($share < self::FULL) {
+                    $head->doubt ??= 'more';
+
+                    continue;
+                }
+                $second = new Head((float) $x, $place, false, 18.0, 0.9);
+                $second->stem = $stem;
+                $found[] = $second;
+            }
+        }
+        array_push($stem->heads, ...$found);
+
+        return $found;
+    }
+
+    private static function isTaken(Stem $stem, int $place): bool
+    {
+        foreach ($stem->heads as $head) {
+            if ($head->place === $place) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function share(Strip $strip, int $x, int $row): float
+    {
+        $ink = 0;
+        for ($y = $row - self::HIGH; $y <= $row + self::HIGH; $y++) {
+            $ink += Strip::ink($strip->bareRows[$y] ?? '', $x - self::HALF, 2 * self::HALF + 1);
+        }
+
+        return $ink / ((2 * self::HIGH + 1) * (2 * self::HALF + 1));
+    }
+}
