@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Draft, dropDraft, keepDraft, readDraft, startFrom } from './draft';
+import { type Draft, dropDraft, keepDraft, readDraft, startBrought, startFrom } from './draft';
 
 function store() {
     const kept = new Map<string, string>();
@@ -72,5 +72,32 @@ describe('where a page begins', () => {
         const server = { text: 'R: g', label: 'A', revision: 4 };
         expect(startFrom(saved, draft, server)).toMatchObject({ text: 'R: c', from: 'here', other: server });
         expect(startFrom(saved, draft, { ...server, text: 'R: c' })).toMatchObject({ other: null });
+    });
+});
+
+describe('what another room brings', () => {
+    const saved = { text: 'title: ', label: '' };
+    const brought = { text: 'title: Hedgerow', label: 'B' };
+    const start = (text: string) => ({ text, label: '', revision: 4, from: 'here' as const, other: null });
+
+    it('stands on an empty page, as if it had been typed', () => {
+        expect(startBrought(saved, start('title: '), brought)).toEqual({
+            ...brought,
+            revision: 4,
+            from: 'brought',
+            other: null,
+        });
+    });
+
+    it('is asked about where something else was typed and not saved', () => {
+        expect(startBrought(saved, start('title: Mine'), brought).other).toEqual({
+            text: 'title: Mine',
+            label: '',
+            revision: 4,
+        });
+    });
+
+    it('is not asked about twice', () => {
+        expect(startBrought(saved, start(brought.text), brought).other).toBeNull();
     });
 });
