@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Page\Photo\PdfPage;
+use App\Page\Photo\Tesseract;
 use Illuminate\Console\Command;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
@@ -26,7 +28,8 @@ final class PhotoCommand extends Command
     private const FORMS = ['json', 'musicxml', 'shorthand'];
 
     protected $signature = 'nasturtium:photo
-        {file : a picture of a page, JPEG or PNG}
+        {file : a picture of a page, JPEG or PNG, or a PDF}
+        {--page=1 : which page of a PDF}
         {--as=json : json, musicxml or shorthand}';
 
     protected $description = 'Read a scan or a photo of a page, and print what it says';
@@ -42,7 +45,10 @@ final class PhotoCommand extends Command
             if (! self::isCompiled()) {
                 return $this->compiled($form);
             }
-            $written = self::written((new PhotoReader())->read($bytes)->page, $form);
+            $picture = PdfPage::isPdf($bytes) ? PdfPage::drawn($bytes, max(1, (int) $this->option('page'))) : $bytes;
+            // A title is of a piece, not of the figures.
+            $words = $form === 'json' ? null : Tesseract::here();
+            $written = self::written((new PhotoReader(words: $words))->read($picture)->page, $form);
         } catch (Refusal $reason) {
             fwrite(STDERR, preg_replace('/\s+/', ' ', $reason->getMessage())."\n");
 
@@ -74,7 +80,7 @@ final class PhotoCommand extends Command
     private function compiled(string $form): int
     {
         $file = $this->argument('file');
-        $process = new Process([PHP_BINARY, base_path('artisan'), 'nasturtium:photo', is_string($file) ? (string) realpath($file) : '', "--as={$form}"], null, [
+        $process = new Process([PHP_BINARY, base_path('artisan'), 'nasturtium:photo', is_string($file) ? (string) realpath($file) : '', "--as={$form}", '--page='.(int) $this->option('page')], null, [
             'PHP_INI_SCAN_DIR' => (getenv('PHP_INI_SCAN_DIR') ?: '').':'.base_path('config/php'),
             self::COMPILED => '1',
         ]);

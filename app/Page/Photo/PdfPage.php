@@ -35,7 +35,7 @@ final class PdfPage
         if ($program === null) {
             throw BadPhoto::noPdf();
         }
-        $process = new Process([$program, '-f', (string) $page, '-l', (string) $page, '-singlefile', '-gray', '-png', '-scale-to', (string) self::SIDE, '-', '-'], sys_get_temp_dir(), ['LC_ALL' => 'C'], $bytes, self::SECONDS);
+        $process = new Process([$program, '-f', (string) $page, '-l', (string) $page, '-singlefile', '-gray', '-png', '-scale-to', (string) self::SIDE, '-'], sys_get_temp_dir(), ['LC_ALL' => 'C'], $bytes, self::SECONDS);
         try {
             $process->run();
         } catch (ProcessTimedOutException) {
