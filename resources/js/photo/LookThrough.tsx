@@ -71,7 +71,7 @@ function OnePiece({ look, page, piece: index, onCorners }: Props & { piece: numb
                               number: settled + 1,
                               count: Math.max(first, settled + doubts.length),
                           })
-                        : t('Opened to look at')}
+                        : t('Checking one place')}
                 </Text>
                 <Group gap="xs">
                     <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={() => setBegun(false)}>
