@@ -12,12 +12,12 @@ final class TidyCommand extends Command
 {
     protected $signature = 'nasturtium:tidy';
 
-    protected $description = 'Erase drafts, mails and notes of access that have been kept as long as each studio keeps them';
+    protected $description = 'Erase drafts, photos, mails and notes of access that have been kept as long as each studio keeps them';
 
     public function handle(Tidy $tidy): int
     {
         $erased = $tidy();
-        $this->line("Erased: {$erased['drafts']} drafts, {$erased['mails']} mails, {$erased['accesses']} notes of access.");
+        $this->line("Erased: {$erased['drafts']} drafts, {$erased['photos']} photos, {$erased['mails']} mails, {$erased['accesses']} notes of access.");
 
         return self::SUCCESS;
     }

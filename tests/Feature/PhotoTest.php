@@ -212,3 +212,24 @@ test('a studio has thirty pictures open at most', function (): void {
     $this->postJson("{$this->page}/photo-links")->assertJsonValidationErrors('file');
     ($this->send)(photographed())->assertJsonValidationErrors('file');
 });
+
+test('what nobody looked through goes at night: pictures after as long as drafts, codes of no use and files after a day', function (): void {
+    Queue::fake();
+    $waiting = ($this->send)(photographed())->json('id');
+    $file = PagePhoto::query()->findOrFail($waiting)->upload;
+    DB::table('page_photos')->where('id', $waiting)->delete();
+    $old = now()->subDays($this->own->studio->refresh()->keep_drafts + 1);
+    $fresh = Fixtures::readPhoto($this->own->page);
+    PagePhoto::query()->whereKey($this->own->photo->id)->toBase()->update(['updated_at' => $old]);
+    touch(Storage::disk(PagePhoto::DISK)->path((string) $file), now()->subHours(25)->getTimestamp());
+    Storage::disk(PagePhoto::DISK)->put('new', 'x');
+    touch(Storage::disk(PagePhoto::DISK)->path('new'), now()->getTimestamp());
+    $this->artisan('nasturtium:tidy')->expectsOutputToContain('1 photos')->assertSuccessful();
+    expect(Storage::disk(PagePhoto::DISK)->allFiles())->toBe(['new'])
+        ->and(PagePhoto::query()->where('state', PhotoState::Read)->pluck('id')->all())->toBe([$fresh->id])
+        // A code of today is still good.
+        ->and(PagePhoto::query()->where('state', PhotoState::Awaited)->count())->toBe(1);
+    $this->travel(25)->hours();
+    $this->artisan('nasturtium:tidy')->assertSuccessful();
+    expect(PagePhoto::query()->where('state', PhotoState::Awaited)->count())->toBe(0);
+});

@@ -1,7 +1,7 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
-import { ask, at } from '../api';
+import { type Api, ask, at } from '../api';
 import { Dialog } from '../shared/Dialog';
 import { Trouble } from '../shared/Notes';
 import { t } from '../text';
@@ -12,7 +12,7 @@ interface Props {
     photo: number;
     onClose: () => void;
     /** Told once the server reads the part that the corners go round. */
-    onDone: () => void;
+    onDone: (photo: Api['PhotoResource']) => void;
 }
 
 const NAMES = [t('Upper left corner'), t('Upper right corner'), t('Lower right corner'), t('Lower left corner')];

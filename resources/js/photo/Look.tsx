@@ -1,8 +1,8 @@
 import { Alert, Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, at } from '../api';
+import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
 import { t } from '../text';
 import { Corners } from './Corners';
@@ -12,6 +12,8 @@ import { isGoingOn } from './progress';
 import { useLook } from './useLook';
 
 const OFTEN = 350;
+
+type Photo = Api['PhotoResource'];
 
 /** A picture of a page: how far it is, why it cannot be read, or what was read of it. */
 export function Look() {
@@ -23,6 +25,7 @@ export function Look() {
         }),
     );
     const navigate = useNavigate();
+    const client = useQueryClient();
     const stop = useMutation({
         mutationFn: () => ask('delete', '/photos/{photo}', at({ photo })),
         onSuccess: () => navigate(state.data === undefined ? '/books' : `/pages/${state.data.pageId}/photo`),
@@ -30,6 +33,7 @@ export function Look() {
     if (state.error) return <Trouble error={state.error} again={() => state.refetch()} />;
     if (state.data === undefined) return <Waiting what={t('One moment…')} />;
     const { where, pageId, reason } = state.data;
+    const put = (next: Photo) => client.setQueryData(keyOf('/photos/{photo}', at({ photo })), next);
     return (
         <Stack gap="sm">
             <Group justify="space-between" wrap="nowrap" align="flex-start">
@@ -47,26 +51,26 @@ export function Look() {
             </Group>
             <Trouble error={stop.error} />
             {isGoingOn(state.data) && <Progressing photo={state.data} />}
-            {state.data.state === 'refused' && <Refused {...{ photo, pageId, reason }} isRead={state.data.isRead} />}
-            {state.data.state === 'read' && <Read photo={photo} again={() => state.refetch()} />}
+            {state.data.state === 'refused' && (
+                <Refused {...{ photo, pageId, reason, put }} isRead={state.data.isRead} />
+            )}
+            {state.data.state === 'read' && <Read photo={photo} put={put} />}
         </Stack>
     );
 }
 
-function Refused({
-    photo,
-    pageId,
-    reason,
-    isRead,
-}: {
+interface RefusedProps {
     photo: number;
     pageId: number;
     reason: string;
     isRead: boolean;
-}) {
+    put: (photo: Photo) => void;
+}
+
+function Refused({ photo, pageId, reason, isRead, put }: RefusedProps) {
     const whole = useMutation({
         mutationFn: () => ask('put', '/photos/{photo}/corners', { ...at({ photo }), body: { corners: null } }),
-        onSuccess: () => location.reload(),
+        onSuccess: put,
     });
     return (
         <Alert color="flower" variant="light" role="alert" c="var(--ink)">
@@ -88,7 +92,7 @@ function Refused({
     );
 }
 
-function Read({ photo, again }: { photo: number; again: () => void }) {
+function Read({ photo, put }: { photo: number; put: (photo: Photo) => void }) {
     const look = useLook(photo);
     const [corners, setCorners] = useState(false);
     if (look.query.error) return <Trouble error={look.query.error} again={() => look.query.refetch()} />;
@@ -109,17 +113,7 @@ function Read({ photo, again }: { photo: number; again: () => void }) {
                 </Alert>
             )}
             <LookThrough look={look} page={look.page} onCorners={() => setCorners(true)} />
-            {corners && (
-                <Corners
-                    photo={photo}
-                    onClose={() => setCorners(false)}
-                    onDone={() => {
-                        setCorners(false);
-                        look.query.refetch();
-                        again();
-                    }}
-                />
-            )}
+            {corners && <Corners photo={photo} onClose={() => setCorners(false)} onDone={put} />}
         </>
     );
 }

@@ -10,7 +10,12 @@ import type { Correction, ReadPage } from './doubts';
 export function useLook(photo: number) {
     const client = useQueryClient();
     const query = useQuery(
-        api.queryOptions('get', '/photos/{photo}/reading', at({ photo }), { staleTime: Number.POSITIVE_INFINITY }),
+        // What was read before it was read again is not shown once more.
+        api.queryOptions('get', '/photos/{photo}/reading', at({ photo }), {
+            staleTime: Number.POSITIVE_INFINITY,
+            gcTime: 0,
+            refetchOnMount: 'always',
+        }),
     );
     const [error, setError] = useState<unknown>(null);
     const [overtaken, setOvertaken] = useState(false);
