@@ -55,15 +55,15 @@ function changed(ReadPage $page, Change $change, array $at = []): ReadPage
     return Corrected::page($page, [new Correction($change, ...$at)]);
 }
 
-const FOUR = [[-2, 48], [-1, 48], [0, 48], [1, 48]];
+const FOUR_QUARTERS = [[-2, 48], [-1, 48], [0, 48], [1, 48]];
 
-function four(): ReadPage
+function four_quarters(): ReadPage
 {
-    return page_of_bars(array_map(static fn (array $note): ReadSign => sign_on(...$note), FOUR), [sign_on(0, 192)]);
+    return page_of_bars(array_map(static fn (array $note): ReadSign => sign_on(...$note), FOUR_QUARTERS), [sign_on(0, 192)]);
 }
 
 test('each key changes one thing of the sign it is pressed at', function (Change $change, array $at, array $expected): void {
-    expect(said_of(changed(four(), $change, $at)))->toBe($expected);
+    expect(said_of(changed(four_quarters(), $change, $at)))->toBe($expected);
 })->with([
     'a longer note' => [Change::Length, ['sign' => 3, 'value' => 2], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/2']],
     'a length that no note has' => [Change::Length, ['sign' => 3, 'value' => 3], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
@@ -82,7 +82,7 @@ test('each key changes one thing of the sign it is pressed at', function (Change
 ]);
 
 test('a dot is pressed again for two, and again for none', function (): void {
-    $page = four();
+    $page = four_quarters();
     $lengths = [];
     foreach (range(1, 3) as $ignored) {
         $page = changed($page, Change::Dot, ['sign' => 0]);
@@ -115,12 +115,12 @@ test('into a bar in which nothing was read something can be put', function (): v
 });
 
 test('clef and key change what every note is, the time what a bar holds', function (): void {
-    expect(said_of(changed(four(), Change::Clef, ['value' => 1])))->toBe(['E2 1/4', 'F2 1/4', 'G2 1/4', 'A2 1/4'])
-        ->and(said_of(changed(four(), Change::Key, ['value' => 1])))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F#4 1/4'])
-        ->and(changed(four(), Change::Key, ['value' => 99])->pieces[0]->fifths)->toBe(7)
-        ->and(changed(four(), Change::Time, ['value' => 304])->pieces[0]->time)->toBe([3, 4])
+    expect(said_of(changed(four_quarters(), Change::Clef, ['value' => 1])))->toBe(['E2 1/4', 'F2 1/4', 'G2 1/4', 'A2 1/4'])
+        ->and(said_of(changed(four_quarters(), Change::Key, ['value' => 1])))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F#4 1/4'])
+        ->and(changed(four_quarters(), Change::Key, ['value' => 99])->pieces[0]->fifths)->toBe(7)
+        ->and(changed(four_quarters(), Change::Time, ['value' => 304])->pieces[0]->time)->toBe([3, 4])
         // Nonsense leaves the time as it is.
-        ->and(changed(four(), Change::Time, ['value' => 7])->pieces[0]->time)->toBe([4, 4]);
+        ->and(changed(four_quarters(), Change::Time, ['value' => 7])->pieces[0]->time)->toBe([4, 4]);
 });
 
 test('with another time the bars that do not come to it are in doubt, and the others no longer', function (): void {
@@ -146,7 +146,7 @@ test('what is right is no longer in doubt, for that staff of that bar alone', fu
 });
 
 test('corrections follow one another', function (): void {
-    $page = Corrected::page(four(), [
+    $page = Corrected::page(four_quarters(), [
         new Correction(Change::Remove, sign: 3),
         new Correction(Change::Length, sign: 2, value: 2),
         new Correction(Change::Finger, sign: 2, value: 5),
@@ -155,13 +155,13 @@ test('corrections follow one another', function (): void {
 });
 
 test('what was corrected reads as typed', function (): void {
-    $text = ShorthandWriter::write(PhotoPiece::of(changed(four(), Change::Accidental, ['sign' => 3, 'value' => 1])->pieces[0]))->text;
+    $text = ShorthandWriter::write(PhotoPiece::of(changed(four_quarters(), Change::Accidental, ['sign' => 3, 'value' => 1])->pieces[0]))->text;
     $read = ShorthandReader::read($text);
     expect($read->errors)->toBe([])->and($read->piece?->measures[0]->right[3]->notes[0]->pitch->name())->toBe('F#4');
 });
 
 test('every sign knows the event that is engraved for it', function (): void {
-    $built = PhotoPiece::built(four()->pieces[0]);
+    $built = PhotoPiece::built(four_quarters()->pieces[0]);
     $events = $built->events();
     expect($events[PhotoPiece::token(0, 0, 2)]->notes[0]->pitch->name())->toBe('E4')
         ->and($events[PhotoPiece::token(1, 0, 0)]->measure)->toBe(1)
@@ -180,7 +180,7 @@ test('what something else wrote is refused', function (string $kept): void {
 })->with(['nothing' => [''], 'broken' => ['[{"clefs"'], 'of another kind' => ['[{"clefs":["alto-ish"],"fifths":0,"time":[4,4],"title":"","bars":[]}]'], 'a number' => ['7']]);
 
 test('how well it was read is counted by what had to be changed', function (): void {
-    $read = four();
+    $read = four_quarters();
     $bars = $read->pieces[0]->bars;
     $bars[0] = $bars[0]->doubted([[1, 'sum']]);
     $bars[1] = $bars[1]->doubted([[1, 'place']]);
@@ -191,7 +191,7 @@ test('how well it was read is counted by what had to be changed', function (): v
 });
 
 test('a note that is put in moves those after it, which were read at another moment', function (): void {
-    $figure = ReadingFigure::of(four(), changed(four(), Change::Add, ['sign' => 0]));
+    $figure = ReadingFigure::of(four_quarters(), changed(four_quarters(), Change::Add, ['sign' => 0]));
     // The first stays; its copy and the three after it stand elsewhere now.
     expect([$figure->notes, $figure->right])->toBe([6, 2]);
 });
@@ -205,7 +205,7 @@ test('a page most of whose bars are in doubt is poor', function (int $doubted, b
 })->with(['none' => [0, false], 'half' => [2, false], 'more' => [3, true]]);
 
 test('of several pieces the document tells where each begins, and counts bars through the page', function (): void {
-    $one = four()->pieces[0]->titled('First');
+    $one = four_quarters()->pieces[0]->titled('First');
     $document = PhotoDocument::of(new ReadPage([$one, new ReadPhoto([Clef::Bass], 1, [3, 4], [(new ReadBar([[]], false, true, [[1, 'sum']]))->withStaff(0, [sign_on(0, 96)])], 'Second')]));
     expect($document['bars'])->toBe(3)
         ->and(array_column($document['pieces'], 'bar'))->toBe([1, 3])
