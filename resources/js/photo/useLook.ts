@@ -3,13 +3,9 @@ import { useCallback, useRef, useState } from 'react';
 import { api, ask, at, keyOf, standing } from '../api';
 import type { Correction, ReadPage } from './doubts';
 
-/**
- * What was read of a picture, and the corrections on their way. Keys that are pressed while one is on its way go together
- * with the next.
- */
-export function useLook(photo: number) {
-    const client = useQueryClient();
-    const query = useQuery(
+/** What was read, fetched anew each time it is opened. */
+function useReading(photo: number) {
+    return useQuery(
         // What was read before it was read again is not shown once more.
         api.queryOptions('get', '/photos/{photo}/reading', at({ photo }), {
             staleTime: Number.POSITIVE_INFINITY,
@@ -17,6 +13,15 @@ export function useLook(photo: number) {
             refetchOnMount: 'always',
         }),
     );
+}
+
+/**
+ * What was read of a picture, and the corrections on their way. Keys that are pressed while one is on its way go together
+ * with the next.
+ */
+export function useLook(photo: number) {
+    const client = useQueryClient();
+    const query = useReading(photo);
     const [error, setError] = useState<unknown>(null);
     const [overtaken, setOvertaken] = useState(false);
     const page = useRef<ReadPage | undefined>(undefined);
