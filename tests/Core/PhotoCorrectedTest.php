@@ -6,6 +6,7 @@ use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\Change;
 use Nasturtium\Core\Formats\Photo\Corrected;
 use Nasturtium\Core\Formats\Photo\Correction;
+use Nasturtium\Core\Formats\Photo\PageBuilder;
 use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
@@ -78,7 +79,7 @@ test('each key changes one thing of the sign it is pressed at', function (Change
     'a note less' => [Change::Remove, ['sign' => 0], ['D4 1/4', 'E4 1/4', 'F4 1/4']],
     'a sign that is not there' => [Change::Dot, ['sign' => 4], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
     'a bar that is not there' => [Change::Dot, ['bar' => 2], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
-    'a piece that is not there' => [Change::Key, ['piece' => 1, 'value' => 3], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
+    'a piece that is not there' => [Change::Key, ['piece' => 1, 'value' => 1], ['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4']],
 ]);
 
 test('a dot is pressed again for two, and again for none', function (): void {
@@ -115,26 +116,59 @@ test('into a bar in which nothing was read something can be put', function (): v
 });
 
 test('clef and key change what every note is, the time what a bar holds', function (): void {
-    expect(said_of(changed(four_quarters(), Change::Clef, ['value' => 1])))->toBe(['E2 1/4', 'F2 1/4', 'G2 1/4', 'A2 1/4'])
+    $bass = changed(four_quarters(), Change::Clef);
+    expect(said_of($bass))->toBe(['E2 1/4', 'F2 1/4', 'G2 1/4', 'A2 1/4'])
+        ->and(said_of(changed($bass, Change::Clef)))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4'])
         ->and(said_of(changed(four_quarters(), Change::Key, ['value' => 1])))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F#4 1/4'])
-        ->and(changed(four_quarters(), Change::Key, ['value' => 99])->pieces[0]->fifths)->toBe(7)
-        ->and(changed(four_quarters(), Change::Time, ['value' => 304])->pieces[0]->time)->toBe([3, 4])
-        // Nonsense leaves the time as it is.
-        ->and(changed(four_quarters(), Change::Time, ['value' => 7])->pieces[0]->time)->toBe([4, 4]);
+        ->and(changed(four_quarters(), Change::Time)->pieces[0]->time)->toBe([3, 4]);
+});
+
+test('keys go round through all of them, sharps upwards and flats downwards', function (): void {
+    $page = four_quarters();
+    $seen = [];
+    foreach (range(1, 15) as $ignored) {
+        $page = changed($page, Change::Key, ['value' => 1]);
+        $seen[] = $page->pieces[0]->fifths;
+    }
+    expect($seen)->toBe([1, 2, 3, 4, 5, 6, 7, -7, -6, -5, -4, -3, -2, -1, 0])
+        ->and(changed(four_quarters(), Change::Key, ['value' => -1])->pieces[0]->fifths)->toBe(-1)
+        ->and(changed(four_quarters(), Change::Key, ['value' => -8])->pieces[0]->fifths)->toBe(7);
+});
+
+test('times go round through those that pages have, from any other to the commonest', function (): void {
+    $page = four_quarters();
+    $seen = [];
+    foreach (PageBuilder::TIMES as $ignored) {
+        $page = changed($page, Change::Time);
+        $seen[] = $page->pieces[0]->time;
+    }
+    expect($seen)->toBe([...array_slice(PageBuilder::TIMES, 1), [4, 4]])
+        ->and(changed(new ReadPage([four_quarters()->pieces[0]->with(time: [7, 8])]), Change::Time)->pieces[0]->time)->toBe([4, 4]);
+});
+
+test('an accidental that is asked for again goes, another takes its place', function (): void {
+    $sharp = changed(four_quarters(), Change::Accidental, ['sign' => 3, 'value' => 1]);
+    $signs = array_map(static fn (ReadPage $page): ?int => $page->pieces[0]->bars[0]->staves[0][3]->heads[0]->sign, [
+        $sharp,
+        changed($sharp, Change::Accidental, ['sign' => 3, 'value' => 1]),
+        changed($sharp, Change::Accidental, ['sign' => 3, 'value' => 0]),
+        changed($sharp, Change::Accidental, ['sign' => 3, 'value' => -9]),
+    ]);
+    expect($signs)->toBe([1, null, 0, -1]);
 });
 
 test('with another time the bars that do not come to it are in doubt, and the others no longer', function (): void {
     $page = page_of_bars([sign_on(0, 144)], [sign_on(0, 48), sign_on(0, 48), sign_on(0, 48)], [sign_on(0, 192)], [new ReadSign(9, 0, 192, 0, [])]);
     $bars = $page->pieces[0]->bars;
     $bars[1] = $bars[1]->doubted([[1, 'sum'], [1, 'sign']]);
-    $waltz = changed(new ReadPage([$page->pieces[0]->withBars($bars)]), Change::Time, ['value' => 304])->pieces[0];
+    $waltz = changed(new ReadPage([$page->pieces[0]->with(bars: $bars)]), Change::Time)->pieces[0];
     // The bar of rest is as long as any bar.
     expect(array_map(static fn (ReadBar $bar): array => $bar->doubts, $waltz->bars))->toBe([[], [[1, 'sign']], [[1, 'sum']], []])
         ->and($waltz->bars[3]->sum(0))->toBe(144);
 });
 
 test('a first bar may be short under any time: it is a pickup', function (): void {
-    $page = changed(page_of_bars([sign_on(0, 48)], [sign_on(0, 144)]), Change::Time, ['value' => 304]);
+    $page = changed(page_of_bars([sign_on(0, 48)], [sign_on(0, 144)]), Change::Time);
     expect($page->pieces[0]->bars[0]->doubts)->toBe([]);
 });
 
@@ -152,6 +186,11 @@ test('corrections follow one another', function (): void {
         new Correction(Change::Finger, sign: 2, value: 5),
     ]);
     expect(said_of($page))->toBe(['C4 1/4', 'D4 1/4', 'E4 (5) 1/2']);
+});
+
+test('the pieces of a page are A, B, C, and one alone is called nothing', function (): void {
+    $piece = four_quarters()->pieces[0];
+    expect(four_quarters()->label(0))->toBe('')->and((new ReadPage([$piece, $piece, $piece]))->label(2))->toBe('C');
 });
 
 test('what was corrected reads as typed', function (): void {
@@ -184,7 +223,7 @@ test('how well it was read is counted by what had to be changed', function (): v
     $bars = $read->pieces[0]->bars;
     $bars[0] = $bars[0]->doubted([[1, 'sum']]);
     $bars[1] = $bars[1]->doubted([[1, 'place']]);
-    $read = new ReadPage([$read->pieces[0]->withBars($bars)]);
+    $read = new ReadPage([$read->pieces[0]->with(bars: $bars)]);
     $corrected = Corrected::page($read, [new Correction(Change::Step, sign: 3, value: 1), new Correction(Change::Finger, sign: 0, value: 1), new Correction(Change::Key, value: 1)]);
     expect(get_object_vars(ReadingFigure::of($read, $corrected)))->toBe(['notes' => 5, 'right' => 4, 'fingers' => 1, 'known' => 0, 'signs' => 1, 'doubts' => 2, 'needless' => 1])
         ->and(get_object_vars(ReadingFigure::of($read, $read)))->toBe(['notes' => 5, 'right' => 5, 'fingers' => 0, 'known' => 0, 'signs' => 0, 'doubts' => 2, 'needless' => 2]);
@@ -205,7 +244,7 @@ test('a page most of whose bars are in doubt is poor', function (int $doubted, b
 })->with(['none' => [0, false], 'half' => [2, false], 'more' => [3, true]]);
 
 test('of several pieces the document tells where each begins, and counts bars through the page', function (): void {
-    $one = four_quarters()->pieces[0]->titled('First');
+    $one = four_quarters()->pieces[0]->with(title: 'First');
     $document = PhotoDocument::of(new ReadPage([$one, new ReadPhoto([Clef::Bass], 1, [3, 4], [(new ReadBar([[]], false, true, [[1, 'sum']]))->withStaff(0, [sign_on(0, 96)])], 'Second')]));
     expect($document['bars'])->toBe(3)
         ->and(array_column($document['pieces'], 'bar'))->toBe([1, 3])

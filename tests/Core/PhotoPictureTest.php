@@ -109,8 +109,17 @@ test('a line is shown straight, with the rows of its staves', function (): void 
 });
 
 test('nothing of the file but the light is in what is kept of it', function (): void {
-    $jpeg = (new PhotoReader())->read((new DrawnPage([[closed_staff(true)]]))->png())->upright();
-    expect($jpeg)->not->toContain('Exif')->and(getimagesizefromstring($jpeg)[2])->toBe(IMAGETYPE_JPEG);
+    $image = imagecreatefromstring((new DrawnPage([[closed_staff(true)]]))->png());
+    ob_start();
+    imagejpeg($image, null, 90);
+    // What a camera writes beside the picture: where and by whom it was taken.
+    $words = "Exif\0\0MM\0*".'TAKEN IN THE STUDIO OF SOMEBODY';
+    $bytes = substr_replace((string) ob_get_clean(), "\xFF\xE1".pack('n', strlen($words) + 2).$words, 2, 0);
+    $reading = (new PhotoReader())->read($bytes);
+    expect($bytes)->toContain('STUDIO OF SOMEBODY')->and($reading->page->bars())->toHaveCount(3);
+    foreach ([$reading->upright(), $reading->lines()[0]->jpeg] as $kept) {
+        expect(getimagesizefromstring($kept)[2])->toBe(IMAGETYPE_JPEG)->and($kept)->not->toContain('Exif')->and($kept)->not->toContain('SOMEBODY');
+    }
 });
 
 test('a piece ends with a thick bar line, and the next one begins with its own time', function (bool $timed, int $pieces): void {

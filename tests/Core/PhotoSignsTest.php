@@ -448,7 +448,7 @@ test('a head on the other side of its stem is of the chord, a step from its neig
     expect($items)->toHaveCount(1)->and(array_map(static fn ($head): int => $head->place, $items[0]->heads))->toBe($places);
 })->with(['above, to the right of its stem' => [3, true, 4], 'below, to the left of its stem' => [6, false, 5]]);
 
-test('an accidental or a beam beside a stem is no second', function (): void {
+test('an accidental beside a stem is no second', function (): void {
     $plain = items_read((new DrawnStrip())->head(200, 5)->stem(200, 5, false)->sign(Shape::Sharp, 170, Strip::row(5)));
     expect($plain)->toHaveCount(1)->and($plain[0]->heads)->toHaveCount(1)->and($plain[0]->heads[0]->sign)->toBe(1)->and($plain[0]->heads[0]->doubt)->not->toBe('more');
 });

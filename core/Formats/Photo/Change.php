@@ -7,18 +7,18 @@ namespace Nasturtium\Core\Formats\Photo;
 /** What a teacher may change of what was read, one key each. */
 enum Change: string
 {
-    /** The value is a clef's first letter count: see Corrected. */
+    /** The other one of treble and bass. */
     case Clef = 'clef';
-    /** The value is sharps above zero, flats below. */
+    /** The value is one sharp more, or one flat more below zero; after seven it goes on at the other end. */
     case Key = 'key';
-    /** The value is a hundred times the beats, and the unit. */
+    /** The next of the times that pages have. */
     case Time = 'time';
     /** The value is how many of them make a whole note: 1 to 32. */
     case Length = 'length';
     case Dot = 'dot';
     /** The value is steps upwards. */
     case Step = 'step';
-    /** The value is 1, 0 or -1; none takes the accidental away. */
+    /** The value is 1, 0 or -1; what stands there already is taken away. */
     case Accidental = 'accidental';
     /** The value is 1 to 5; none takes the number away. */
     case Finger = 'finger';
@@ -30,10 +30,4 @@ enum Change: string
     case Remove = 'remove';
     /** What is in doubt there is right as it stands. */
     case Right = 'right';
-
-    /** Whether it is said of one sign. */
-    public function isOfSign(): bool
-    {
-        return ! in_array($this, [self::Clef, self::Key, self::Time, self::Right], true);
-    }
 }

@@ -9,8 +9,6 @@ use Nasturtium\Core\Score\Clef;
 /** What was read, as the teacher has corrected it. A correction of what is not there changes nothing. */
 final class Corrected
 {
-    private const CLEFS = [Clef::Treble, Clef::Bass];
-
     /** Where a note stands that takes the place of a rest: the middle line. */
     private const MIDDLE = 4;
 
@@ -32,30 +30,48 @@ final class Corrected
 
     private static function piece(ReadPhoto $piece, Correction $correction): ReadPhoto
     {
-        $value = $correction->value ?? 0;
-
         return match ($correction->change) {
-            Change::Clef => self::withClef($piece, $correction->staff, self::CLEFS[$value] ?? Clef::Treble),
-            Change::Key => new ReadPhoto($piece->clefs, max(-7, min(7, $value)), $piece->time, $piece->bars, $piece->title),
-            Change::Time => self::withTime($piece, intdiv($value, 100), $value % 100),
+            Change::Clef => $piece->with(clefs: self::otherClef($piece->clefs, $correction->staff)),
+            Change::Key => $piece->with(fifths: self::around($piece->fifths + ($correction->value ?? 1))),
+            Change::Time => self::withTime($piece, self::timeAfter($piece->time)),
             default => self::bar($piece, $correction),
         };
     }
 
-    private static function withClef(ReadPhoto $piece, int $staff, Clef $clef): ReadPhoto
+    /**
+     * @param  list<Clef> $clefs
+     * @return list<Clef>
+     */
+    private static function otherClef(array $clefs, int $staff): array
     {
-        $clefs = array_map(static fn (Clef $own, int $i): Clef => $i === $staff ? $clef : $own, $piece->clefs, array_keys($piece->clefs));
-
-        return new ReadPhoto($clefs, $piece->fifths, $piece->time, $piece->bars, $piece->title);
+        return array_map(static fn (Clef $clef, int $i): Clef => $i === $staff ? ($clef === Clef::Treble ? Clef::Bass : Clef::Treble) : $clef, $clefs, array_keys($clefs));
     }
 
-    /** A bar that does not come to the new time is in doubt; one that does is not for its sum. */
-    private static function withTime(ReadPhoto $piece, int $beats, int $unit): ReadPhoto
+    /** From seven sharps it goes on with seven flats. */
+    private static function around(int $fifths): int
     {
-        if ($beats < 1 || $beats > 32 || ! in_array($unit, [1, 2, 4, 8, 16], true)) {
-            return $piece;
-        }
-        $timed = new ReadPhoto($piece->clefs, $piece->fifths, [$beats, $unit], $piece->bars, $piece->title);
+        return (($fifths + 7) % 15 + 15) % 15 - 7;
+    }
+
+    /**
+     * @param  array{int, int} $time
+     * @return array{int, int}
+     */
+    private static function timeAfter(array $time): array
+    {
+        $here = array_search($time, PageBuilder::TIMES, true);
+
+        return PageBuilder::TIMES[$here === false ? 0 : ($here + 1) % count(PageBuilder::TIMES)];
+    }
+
+    /**
+     * A bar that does not come to the new time is in doubt; one that does is not for its sum.
+     *
+     * @param array{int, int} $time
+     */
+    private static function withTime(ReadPhoto $piece, array $time): ReadPhoto
+    {
+        $timed = $piece->with(time: $time);
         $full = $timed->fullBar();
         $bars = [];
         foreach ($piece->bars as $n => $bar) {
@@ -70,7 +86,7 @@ final class Corrected
             $bars[] = $bar->doubted($doubts);
         }
 
-        return $timed->withBars($bars);
+        return $timed->with(bars: $bars);
     }
 
     private static function bar(ReadPhoto $piece, Correction $correction): ReadPhoto
@@ -87,7 +103,7 @@ final class Corrected
             $bars[$correction->bar] = $bar->withStaff($correction->staff, self::signs($signs, $correction, $piece->fullBar()));
         }
 
-        return $piece->withBars($bars);
+        return $piece->with(bars: $bars);
     }
 
     /**
@@ -145,10 +161,18 @@ final class Corrected
 
         return match ($correction->change) {
             Change::Step => new ReadHead(max(ReadHead::LOWEST, min(ReadHead::HIGHEST, $head->place + ($value ?? 0))), $head->sign, $head->finger, $head->tied),
-            Change::Accidental => new ReadHead($head->place, $value === null ? null : max(-1, min(1, $value)), $head->finger, $head->tied),
+            Change::Accidental => new ReadHead($head->place, self::accidental($head->sign, $value), $head->finger, $head->tied),
             Change::Tie => new ReadHead($head->place, $head->sign, $head->finger, ! $head->tied),
             Change::Finger => new ReadHead($head->place, $head->sign, $value === null ? null : max(1, min(5, $value)), $head->tied),
             default => $head,
         };
+    }
+
+    /** The one that stands there already is taken away. */
+    private static function accidental(?int $printed, ?int $asked): ?int
+    {
+        $asked = max(-1, min(1, $asked ?? 0));
+
+        return $asked === $printed ? null : $asked;
     }
 }

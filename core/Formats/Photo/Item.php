@@ -26,7 +26,7 @@ final class Item
 
     public function ticks(): int
     {
-        return $this->base * (2 ** ($this->dots + 1) - 1) >> $this->dots;
+        return ReadSign::length($this->base, $this->dots);
     }
 
     public function isRest(): bool

@@ -9,6 +9,9 @@ use Nasturtium\Core\Score\Clef;
 /** Puts what was read of each line together: one key, one time, bars with their repeats and doubts. */
 final class PageBuilder
 {
+    /** Beats and unit of the times that pages have, the commonest first. */
+    public const TIMES = [[4, 4], [3, 4], [2, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]];
+
     /**
      * @param non-empty-list<System> $systems
      * @param int                    $line    of the page that the first of them is
@@ -132,7 +135,7 @@ final class PageBuilder
         unset($sums[0]);
         arsort($sums);
         $all = max(1, array_sum($sums));
-        foreach ([[2, 4], [3, 4], [4, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]] as $i => [$beats, $unit]) {
+        foreach (self::TIMES as $i => [$beats, $unit]) {
             $votes["{$beats}/{$unit}"] = ($votes["{$beats}/{$unit}"] ?? 0) + 1.6 * ($sums[intdiv(4 * Item::QUARTER * $beats, $unit)] ?? 0) / $all - 0.01 * $i;
         }
         arsort($votes);

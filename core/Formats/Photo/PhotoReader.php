@@ -41,7 +41,7 @@ final readonly class PhotoReader
             $piece = PageBuilder::of($part, $line);
             if ($this->words !== null) {
                 $this->say(PhotoStep::Words, $i, count($parts));
-                $piece = $piece->titled(Titles::of($picture, $part[0], $above, $this->words));
+                $piece = $piece->with(title: Titles::of($picture, $part[0], $above, $this->words));
             }
             $pieces[] = $piece;
             $line += count($part);

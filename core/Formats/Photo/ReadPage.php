@@ -10,13 +10,19 @@ final readonly class ReadPage
     /** @param non-empty-list<ReadPhoto> $pieces */
     public function __construct(public array $pieces) {}
 
+    /** What a piece is called beside the others of the page: A, B, C; empty where it is the only one. */
+    public function label(int $piece): string
+    {
+        return count($this->pieces) > 1 ? chr(ord('A') + $piece) : '';
+    }
+
     /** Whether most of its bars are in doubt, as where it was written by hand. */
     public function isPoor(): bool
     {
         $bars = $this->bars();
         $doubted = count(array_filter($bars, static fn (ReadBar $bar): bool => $bar->doubts !== []));
 
-        return count($bars) < 2 || 2 * $doubted > count($bars);
+        return 2 * $doubted > count($bars);
     }
 
     /** @return list<ReadBar> of the whole page */

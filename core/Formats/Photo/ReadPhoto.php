@@ -19,15 +19,16 @@ final readonly class ReadPhoto
      */
     public function __construct(public array $clefs, public int $fifths, public array $time, public array $bars, public string $title = '') {}
 
-    /** @param list<ReadBar> $bars */
-    public function withBars(array $bars): self
+    /**
+     * The same piece but for what is given.
+     *
+     * @param list<Clef>|null      $clefs
+     * @param array{int, int}|null $time
+     * @param list<ReadBar>|null   $bars
+     */
+    public function with(?array $clefs = null, ?int $fifths = null, ?array $time = null, ?array $bars = null, ?string $title = null): self
     {
-        return new self($this->clefs, $this->fifths, $this->time, $bars, $this->title);
-    }
-
-    public function titled(string $title): self
-    {
-        return new self($this->clefs, $this->fifths, $this->time, $this->bars, $title);
+        return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title);
     }
 
     /** @return int ticks of a full bar */

@@ -157,7 +157,7 @@ final class Rhythm
     /** @param array{int, int, int} $option */
     private static function ticks(array $option): int
     {
-        return $option[0] * (2 ** ($option[1] + 1) - 1) >> $option[1];
+        return ReadSign::length($option[0], $option[1]);
     }
 
     /** @return list<array{float, array{int, int, int}|null}> what a sign may be instead, and how unlikely that is */

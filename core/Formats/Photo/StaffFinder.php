@@ -31,9 +31,7 @@ final class StaffFinder
         }
         $paths = [];
         foreach (self::joined(self::tracks($bands)) as $track) {
-            if (count($track) >= self::SHORTEST) {
-                $paths[] = self::smooth($track);
-            }
+            $paths[] = self::smooth($track);
         }
         usort($paths, static fn (StaffPath $a, StaffPath $b): int => $a->middleAt(($a->from + $a->to()) / 2) <=> $b->middleAt(($b->from + $b->to()) / 2));
 
@@ -196,8 +194,8 @@ final class StaffFinder
     /**
      * What goes on at the same height after a stretch in which something else looked more like lines is one staff.
      *
-     * @param  list<array<int, array{float, float, float}>> $tracks by band
-     * @return list<array<int, array{float, float, float}>>
+     * @param  list<array<int, array{float, float, float}>>           $tracks by band
+     * @return list<non-empty-array<int, array{float, float, float}>>
      */
     private static function joined(array $tracks): array
     {
@@ -217,12 +215,12 @@ final class StaffFinder
     }
 
     /**
-     * @param array<int, array{float, float, float}> $track
-     * @param array<int, array{float, float, float}> $next
+     * @param non-empty-array<int, array{float, float, float}> $track
+     * @param non-empty-array<int, array{float, float, float}> $next
      */
     private static function goesOn(array $track, array $next): bool
     {
-        [$last, $first] = [(int) array_key_last($track), (int) array_key_first($next)];
+        [$last, $first] = [array_key_last($track), array_key_first($next)];
         $apart = $first - $last;
         if ($apart < 1 || $apart > self::APART) {
             return false;

@@ -178,7 +178,7 @@ final class StaffReader
             $far = abs(abs($side) - $head->width / 2);
             // To the right it goes up, to the left down.
             $ends = $side > 0 ? $head->y() - $stem->top : $stem->bottom - $head->y();
-            if (abs($side) >= 4 && abs($side) <= $head->width / 2 + 5 && $head->y() >= $stem->top - 9 && $head->y() <= $stem->bottom + 9 && $ends >= 24 && $far < $nearest && ! ($side > 0 ? $head->tallLeft : $head->tallRight)) {
+            if (self::touches($stem, $head) && $ends >= 24 && $far < $nearest && ! ($side > 0 ? $head->tallLeft : $head->tallRight)) {
                 $nearest = $far;
                 $best = $stem;
             }
@@ -189,15 +189,19 @@ final class StaffReader
         }
     }
 
+    private static function touches(Stem $stem, Head $head): bool
+    {
+        $side = abs($stem->x - $head->x);
+
+        return $side >= 4 && $side <= $head->width / 2 + 5 && $head->y() >= $stem->top - 9 && $head->y() <= $stem->bottom + 9;
+    }
+
     /** At the end of a stem a head may stand on its other side, a step from one that stands where it should. */
     private function attachBeside(Head $head): void
     {
         foreach ($head->stem === null ? $this->stems : [] as $stem) {
             $side = $stem->x - $head->x;
-            if (abs($side) < 4 || abs($side) > $head->width / 2 + 5 || $head->y() < $stem->top - 9 || $head->y() > $stem->bottom + 9) {
-                continue;
-            }
-            foreach ($stem->heads as $other) {
+            foreach (self::touches($stem, $head) ? $stem->heads : [] as $other) {
                 if ($other->hollow === $head->hollow && abs($other->place - $head->place) === 1 && ($stem->x - $other->x) * $side < 0 && abs($other->x - $head->x) > ($head->hollow ? self::BESIDE_HOLLOW : self::BESIDE)) {
                     $head->stem = $stem;
                     $stem->heads[] = $head;
