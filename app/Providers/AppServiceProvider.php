@@ -44,6 +44,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Auth\RequestGuard;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\ConnectionInterface;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
@@ -111,37 +112,44 @@ final class AppServiceProvider extends ServiceProvider
 
     private static function familyLink(Request $request): ?FamilyLink
     {
-        $token = $request->bearerToken();
-        if ($token === null || $token === '') {
+        $link = self::byToken($request, FamilyLink::query()->with(['student.studio', 'siblings']));
+        if ($link === null) {
             return null;
         }
-        WrongTokens::hold($request);
-        $link = FamilyLink::query()->with(['student.studio', 'siblings'])->where('token_hash', FamilyLink::hash($token))->first();
+        English::speak($link->student->studio->words);
 
-        $opens = $link !== null && $link->student->left_on === null && $link->opens($link->student->studio->today());
-        if ($link === null) {
-            WrongTokens::note($request);
-        } else {
-            English::speak($link->student->studio->words);
-        }
-
-        return $opens ? $link : null;
+        return $link->student->left_on === null && $link->opens($link->student->studio->today()) ? $link : null;
     }
 
     /** One that has been used still says so. */
     private static function photoLink(Request $request): ?PhotoLink
+    {
+        $link = self::byToken($request, PhotoLink::query()->with('photo.page.book'));
+
+        return $link !== null && ($link->opens() || $link->used_at !== null && $request->isMethod('GET')) ? $link : null;
+    }
+
+    /**
+     * The link whose token is shown; a wrong one counts.
+     *
+     * @template T of Model
+     *
+     * @param  Builder<T> $links
+     * @return T|null
+     */
+    private static function byToken(Request $request, Builder $links): ?Model
     {
         $token = $request->bearerToken();
         if ($token === null || $token === '') {
             return null;
         }
         WrongTokens::hold($request);
-        $link = PhotoLink::query()->with('photo.page.book')->where('token_hash', hash('sha256', $token))->first();
+        $link = $links->where('token_hash', FamilyLink::hash($token))->first();
         if ($link === null) {
             WrongTokens::note($request);
         }
 
-        return $link !== null && ($link->opens() || $link->used_at !== null && $request->isMethod('GET')) ? $link : null;
+        return $link;
     }
 
     private function limits(): void

@@ -23,12 +23,11 @@ final class CameraController
     public function store(PhotoRequest $request, #[Authenticated('camera')] PhotoLink $link, TakePhoto $take): JsonResponse
     {
         // The one who sends it twice has it read once.
-        $mine = PhotoLink::query()->whereKey($link->id)->whereNull('used_at')->update(['used_at' => now()]) === 1;
-        if ($mine) {
+        if ($link->claim()) {
             try {
                 $take($link->photo, (string) file_get_contents($request->uploaded()), 1);
             } catch (\Throwable $reason) {
-                PhotoLink::query()->whereKey($link->id)->update(['used_at' => null]);
+                $link->release();
 
                 throw $reason;
             }

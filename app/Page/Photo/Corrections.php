@@ -10,8 +10,6 @@ use Nasturtium\Core\Formats\Photo\Correction;
 /** What a teacher has changed of what was read, as it is asked for and as it is kept. */
 final class Corrections
 {
-    public const MOST = 2_000;
-
     /** @return list<Correction> */
     public static function kept(PagePhoto $photo): array
     {

@@ -46,10 +46,10 @@ final class PagePhoto extends Model
 
     protected $attributes = ['step' => '', 'done' => 0, 'of' => 1, 'reason' => '', 'pdf_page' => 1, 'revision' => 0, 'typed' => ''];
 
-    /** As it was read, before anything was corrected; not found until then. */
-    public function asRead(): ReadPage
+    /** As it was read, before anything was corrected; null until then. */
+    public function asRead(): ?ReadPage
     {
-        return $this->reading === null ? abort(404) : PageCodec::read($this->reading);
+        return $this->reading === null ? null : PageCodec::read($this->reading);
     }
 
     public function cornersSet(): ?Corners

@@ -12,6 +12,7 @@ use App\Api\Post;
 use App\Api\Put;
 use App\Http\JpegAnswer;
 use App\Page\Page;
+use App\Student\Family\FamilyLink;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -30,9 +31,9 @@ final class PhotoController
     }
 
     #[Post('/pages/{page}/photos', PhotoResource::class)]
-    public function store(PhotoRequest $request, Page $page, TakePhoto $take): JsonResponse
+    public function store(PhotoRequest $request, Page $page, AwaitPhoto $await, TakePhoto $take): JsonResponse
     {
-        $photo = TakePhoto::await($page);
+        $photo = $await($page);
         try {
             $take($photo, (string) file_get_contents($request->uploaded()), $request->integer('pdfPage', 1));
         } catch (ValidationException $reason) {
@@ -46,11 +47,11 @@ final class PhotoController
 
     /** A link that a phone opens to take the picture, for ten minutes and one picture. */
     #[Post('/pages/{page}/photo-links', PhotoResource::class)]
-    public function link(Page $page): JsonResponse
+    public function link(Page $page, AwaitPhoto $await): JsonResponse
     {
-        $photo = TakePhoto::await($page);
+        $photo = $await($page);
         $token = Str::random(40);
-        PhotoLink::query()->create(['studio_id' => $page->studio_id, 'page_photo_id' => $photo->id, 'token_hash' => hash('sha256', $token), 'until' => now()->addMinutes(PhotoLink::MINUTES)]);
+        PhotoLink::query()->create(['studio_id' => $page->studio_id, 'page_photo_id' => $photo->id, 'token_hash' => FamilyLink::hash($token), 'until' => now()->addMinutes(PhotoLink::MINUTES)]);
 
         return new JsonResponse(PhotoResource::of(self::now($photo), url("/camera/{$token}")));
     }

@@ -30,6 +30,18 @@ final class PhotoLink extends Authenticatable
         return $this->used_at === null && $this->until->isFuture();
     }
 
+    /** Uses it up; false where it was before. */
+    public function claim(): bool
+    {
+        return self::query()->whereKey($this->id)->whereNull('used_at')->update(['used_at' => now()]) === 1;
+    }
+
+    /** What came could not be taken: it may be tried again. */
+    public function release(): void
+    {
+        self::query()->whereKey($this->id)->update(['used_at' => null]);
+    }
+
     /** @return BelongsTo<PagePhoto, $this> */
     public function photo(): BelongsTo
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Page\Photo;
 
+use App\Http\English;
 use OpenApi\Attributes as OA;
 
 /** A picture of a page, and how far it is. */
@@ -44,6 +45,6 @@ final readonly class PhotoResource
     /** Needs its page with the book. */
     public static function of(PagePhoto $photo, ?string $url = null): self
     {
-        return new self($photo->id, $photo->page_id, $photo->page->inBook(), $photo->state, $photo->step, $photo->done, $photo->of, $photo->reason, $photo->revision > 0, $url);
+        return new self($photo->id, $photo->page_id, $photo->page->inBook(), $photo->state, $photo->step, $photo->done, $photo->of, English::text($photo->reason), $photo->revision > 0, $url);
     }
 }

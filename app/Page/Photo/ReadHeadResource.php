@@ -11,17 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class ReadHeadResource
 {
     /**
-     * @param string   $name       as C4
-     * @param int|null $accidental as printed: 1 sharp, -1 flat, 0 natural
-     * @param bool     $tied       to the next note
+     * @param string $name as C4
+     * @param bool   $tied to the next note
      */
     public function __construct(
         #[OA\Property]
         public string $name,
         #[OA\Property]
         public ?int $finger,
-        #[OA\Property]
-        public ?int $accidental,
         #[OA\Property]
         public bool $tied,
     ) {}

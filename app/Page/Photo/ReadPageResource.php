@@ -6,6 +6,7 @@ namespace App\Page\Photo;
 
 use App\Api\ListOf;
 use Nasturtium\Core\Formats\Photo\Corrected;
+use Nasturtium\Core\Formats\Photo\ReadPage;
 use OpenApi\Attributes as OA;
 
 /** What was read of a picture, as it is corrected so far. */
@@ -42,15 +43,14 @@ final readonly class ReadPageResource
      *
      * @param list<PhotoLine> $lines without their pictures
      */
-    public static function of(PagePhoto $photo, array $lines): self
+    public static function of(PagePhoto $photo, ReadPage $read, array $lines): self
     {
-        $read = $photo->asRead();
         $corrections = Corrections::kept($photo);
         $now = Corrected::page($read, $corrections);
         $typed = $photo->typedPieces();
         $pieces = [];
         foreach ($now->pieces as $i => $piece) {
-            $pieces[] = ReadPieceResource::of($piece, count($now->pieces) > 1 ? chr(65 + $i) : '', in_array($i, $typed, true));
+            $pieces[] = ReadPieceResource::of($piece, $now->label($i), in_array($i, $typed, true));
         }
 
         return new self($photo->id, $photo->page_id, $photo->page->inBook(), $photo->revision, count($corrections), $read->isPoor(), $pieces, array_map(ReadLineResource::of(...), $lines));

@@ -36,7 +36,7 @@ final readonly class ReadSignResource
     {
         $heads = [];
         foreach ($sign->heads as $h => $head) {
-            $heads[] = new ReadHeadResource(($event->notes[$h] ?? null)?->pitch->name() ?? '', $head->finger, $head->sign, $head->tied);
+            $heads[] = new ReadHeadResource(($event->notes[$h] ?? null)?->pitch->name() ?? '', $head->finger, $head->tied);
         }
         $length = $event === null ? null : NoteLength::of($event);
 

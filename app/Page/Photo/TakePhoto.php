@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Page\Photo;
 
-use App\Page\Page;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -14,19 +13,6 @@ use Nasturtium\Core\Formats\Photo\Decoder;
 /** Takes a picture in and has it read. It is looked at no further than its dimensions until then. */
 final class TakePhoto
 {
-    /** Pictures of a studio that are read or looked at, at one time. */
-    private const MOST = 30;
-
-    /** @throws ValidationException with too many of them */
-    public static function await(Page $page): PagePhoto
-    {
-        if (PagePhoto::query()->where('studio_id', $page->studio_id)->count() >= self::MOST) {
-            throw ValidationException::withMessages(['file' => self::MOST.' pictures are open already. Look through some of them first, or delete them.']);
-        }
-
-        return PagePhoto::query()->create(['studio_id' => $page->studio_id, 'page_id' => $page->id, 'state' => PhotoState::Awaited]);
-    }
-
     /** @throws ValidationException when it is no picture, or a larger one than can be read */
     public function __invoke(PagePhoto $photo, string $bytes, int $pdfPage): PagePhoto
     {

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Page\Photo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Nasturtium\Core\Formats\Photo\Corrected;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\ReadingFigure;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+
+/**
+ * Takes a piece of a picture on to be typed. The photo goes with its last piece, unless the teacher keeps it; how well it
+ * was read stays as a figure.
+ */
+final class TypePhoto
+{
+    /** @return FinishedResource|null null where there is no such piece */
+    public function __invoke(PagePhoto $photo, int $index, bool $keep, CarbonImmutable $today): ?FinishedResource
+    {
+        return DB::transaction(static function () use ($photo, $index, $keep, $today): ?FinishedResource {
+            $row = PagePhoto::query()->lockForUpdate()->findOrFail($photo->id);
+            $read = $row->asRead();
+            $now = $read === null ? null : Corrected::page($read, Corrections::kept($row));
+            if ($read === null || ! isset($now->pieces[$index])) {
+                return null;
+            }
+            $typed = array_unique([...$row->typedPieces(), $index]);
+            $more = count($typed) < count($now->pieces);
+            if ($more) {
+                $row->update(['typed' => implode(',', $typed), 'revision' => $row->revision + 1]);
+            } else {
+                PhotoFigure::keep($row->studio_id, $today->toDateString(), ReadingFigure::of($read, $now));
+                if ($keep) {
+                    KeptPhoto::query()->create(['studio_id' => $row->studio_id, 'page_id' => $row->page_id, 'picture' => base64_encode(PhotoLine::jpeg($row, PhotoLine::WHOLE))]);
+                }
+                $row->erase();
+            }
+
+            return new FinishedResource(ShorthandWriter::write(PhotoPiece::of($now->pieces[$index]))->text, $now->label($index), $more);
+        });
+    }
+}
