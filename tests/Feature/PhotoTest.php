@@ -131,12 +131,26 @@ test('it ends as shorthand, the photo is gone, and how well it was read stays as
     $this->putJson("{$this->photo}/corrections", ['revision' => 1, 'more' => [['change' => 'length', 'bar' => 1, 'sign' => 2, 'value' => 2]]])->assertOk();
     $typed = $this->putJson("{$this->photo}/typed", ['piece' => 0, 'keep' => false])->assertOk()->json();
     expect($typed['shorthand'])->toContain('time: 4/4')->and($typed['label'])->toBe('')->and($typed['more'])->toBeFalse();
-    // As typed: it can be stored as it is.
+    // It is kept as what is typed is, before the photo is gone; and can be stored as it is.
+    $this->getJson("{$this->page}/draft")->assertOk()->assertJson(['text' => $typed['shorthand'], 'label' => '', 'revision' => 1]);
     $this->postJson("{$this->page}/pieces", ['shorthand' => $typed['shorthand'], 'label' => 'B'])->assertOk();
     $this->getJson($this->photo)->assertNotFound();
     expect(PhotoLine::query()->where('page_photo_id', $this->own->photo->id)->exists())->toBeFalse()
         ->and(PhotoFigure::query()->firstOrFail()->only(['notes', 'right', 'doubts', 'needless']))->toBe(['notes' => 7, 'right' => 6, 'doubts' => 1, 'needless' => 0]);
     $this->getJson('/api/photo-figures')->assertOk()->assertJson(['pages' => 1, 'notes' => 7, 'right' => 6, 'doubts' => 1]);
+});
+
+test('where something else is being typed on the page, it stands, and the photo stays too', function (): void {
+    $this->putJson("{$this->page}/draft", ['text' => 'title: Mine', 'label' => '', 'revision' => 0])->assertOk();
+    $typed = $this->putJson("{$this->photo}/typed", ['piece' => 0, 'keep' => false])->assertOk()->json();
+    $this->getJson("{$this->page}/draft")->assertJson(['text' => 'title: Mine']);
+    $this->getJson($this->photo)->assertOk();
+    expect(PhotoFigure::query()->count())->toBe(0);
+    // Once it is saved or given up, the photo goes on as any other.
+    $this->deleteJson("{$this->page}/draft")->assertNoContent();
+    $again = $this->putJson("{$this->photo}/typed", ['piece' => 0, 'keep' => false])->assertOk()->json();
+    expect($again)->toBe($typed);
+    $this->getJson($this->photo)->assertNotFound();
 });
 
 test('a photo is kept with its page when she wants, for her alone, and is erased with the page', function (): void {
@@ -156,6 +170,7 @@ test('a page with two pieces goes on to be typed one after the other', function 
     $this->putJson("{$this->photo}/typed", ['piece' => 1, 'keep' => false])->assertOk()->assertJson(['label' => 'B', 'more' => true]);
     expect($this->getJson("{$this->photo}/reading")->json('pieces.*.typed'))->toBe([false, true]);
     $this->putJson("{$this->photo}/typed", ['piece' => 5, 'keep' => false])->assertNotFound();
+    $this->deleteJson("{$this->page}/draft")->assertNoContent();
     $this->putJson("{$this->photo}/typed", ['piece' => 0, 'keep' => false])->assertOk()->assertJson(['label' => 'A', 'more' => false]);
     $this->getJson($this->photo)->assertNotFound();
 });

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { type Api, ask, at } from '../api';
 import { Trouble, Waiting } from '../shared/Notes';
+import { pageIn } from '../shared/pages';
 import { t } from '../text';
 import { askDraft, type Desk, nameOf } from './desk';
 import { keepDraft, readDraft, startBrought, startFrom, type Typed } from './draft';
@@ -89,13 +90,10 @@ function useBrought(place: string): { brought: Typed | null; after: string | nul
 
 /** The book and number of a page, and what its next piece would be called: A, B, C where there are several. */
 function whereIs(books: Book[], pageId: number): { book: string; page: number; nextLabel: string } | null {
-    for (const book of books) {
-        const page = book.pages.find((one) => one.id === pageId);
-        if (page !== undefined) {
-            const labels = page.pieces.map((piece) => piece.label);
-            const next = 'ABCDEFGH'.split('').find((letter) => !labels.includes(letter)) ?? '';
-            return { book: book.title, page: page.number, nextLabel: page.pieces.length === 0 ? '' : next };
-        }
-    }
-    return null;
+    const there = pageIn(books, pageId);
+    if (there === null) return null;
+    const { book, page } = there;
+    const labels = page.pieces.map((piece) => piece.label);
+    const next = 'ABCDEFGH'.split('').find((letter) => !labels.includes(letter)) ?? '';
+    return { book: book.title, page: page.number, nextLabel: page.pieces.length === 0 ? '' : next };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Now, Recorded, whyNot } from './microphone';
+import { type Now, Recorded } from './microphone';
 
 const RATE = 22_050;
 const PIECE = 1_024;
@@ -52,13 +52,5 @@ describe('what the microphone hears', () => {
         expect(recorded.all().length).toBe(22 * PIECE);
         recorded.forget();
         expect(recorded.all().length).toBe(0);
-    });
-});
-
-describe('why there is no microphone', () => {
-    it('is told by what the browser says', () => {
-        expect(whyNot(new DOMException('', 'NotAllowedError'))).toBe('refused');
-        expect(whyNot(new DOMException('', 'NotFoundError'))).toBe('none');
-        expect(whyNot(new Error('anything'))).toBe('failed');
     });
 });

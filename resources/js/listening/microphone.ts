@@ -2,9 +2,6 @@ import { PitchDetector } from 'pitchy';
 import { RATE } from './ear/frames';
 import recorder from './recorder.worklet?worker&url';
 
-/** Why a microphone cannot be used. */
-export type NoMicrophone = 'refused' | 'none' | 'failed';
-
 /** What is heard now. */
 export interface Now {
     /** How loud, from 0 to 1. */
@@ -43,13 +40,6 @@ const LEAST = 0.004;
 
 /** Seconds that are recorded at most. */
 export const LONGEST = 240;
-
-/** What is wrong, in a word; the screen has the sentence. */
-export function whyNot(reason: unknown): NoMicrophone {
-    const name = (reason as { name?: string } | null)?.name ?? '';
-    if (name === 'NotAllowedError' || name === 'SecurityError') return 'refused';
-    return name === 'NotFoundError' || name === 'OverconstrainedError' ? 'none' : 'failed';
-}
 
 /** As it is, without what a telephone call would change. */
 const AS_IT_IS = { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 };

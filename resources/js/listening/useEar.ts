@@ -1,12 +1,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { type NoDevice, whyNot } from '../shared/device';
 import { isSounding } from '../shared/sound/own';
-import { type NoMicrophone, type OpenMicrophone, openMicrophone, whyNot } from './microphone';
+import { type OpenMicrophone, openMicrophone } from './microphone';
 import { Strikes } from './strikes';
 
 /** Hears single keys of a piano in the room, for answers; nothing is kept. */
 export function useEar(onKey: (key: number, at: number) => void) {
     const [isOn, setOn] = useState(false);
-    const [trouble, setTrouble] = useState<NoMicrophone | 'lost' | null>(null);
+    const [trouble, setTrouble] = useState<NoDevice | 'lost' | null>(null);
     const opened = useRef<OpenMicrophone | null>(null);
     const latest = useRef(onKey);
     latest.current = onKey;

@@ -1,9 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { type NoDevice, whyNot } from '../shared/device';
 import { keysIn, prepare } from './ear/ear';
-import { LONGEST, type NoMicrophone, type Now, type OpenMicrophone, openMicrophone, whyNot } from './microphone';
+import { LONGEST, type Now, type OpenMicrophone, openMicrophone } from './microphone';
 
 /** What is wrong besides a refused take. */
-export type Trouble = NoMicrophone | 'no ear' | 'lost';
+export type Trouble = NoDevice | 'no ear' | 'lost';
 
 interface MicrophoneProps {
     silence: number;

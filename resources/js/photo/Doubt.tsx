@@ -23,7 +23,8 @@ interface Props {
 /** One place: the photo above, the reading beneath, the sign that is looked at lit in both. */
 export function Doubt({ look, page, spot, onRight, onNeighbour }: Props) {
     const [at, setAt] = useState<Cursor>({ ...spot, sign: 0, head: 0 });
-    const cursor = held(page, at);
+    // A note that was put in is not there until the answer is.
+    const cursor = look.going ? at : held(page, at);
     const piece = page.pieces[spot.piece];
     const bar = piece?.bars[spot.bar];
     const staff = staffAt(page, spot);

@@ -104,7 +104,7 @@ function Read({ photo, put }: { photo: number; put: (photo: Photo) => void }) {
                     {t('This photo was changed in another window. You see what stands now.')}
                 </Alert>
             )}
-            <Trouble error={look.error} />
+            <Trouble error={look.error} again={look.settled} />
             {look.page.isPoor && (
                 <Alert color="flower" variant="light" role="note" c="var(--ink)">
                     {t(

@@ -43,14 +43,19 @@ export function LookThrough({ look, page, onCorners }: Props) {
 function OnePiece({ look, page, piece: index, onCorners }: Props & { piece: number }) {
     const piece = page.pieces[index];
     const [begun, setBegun] = useState(false);
+    const [passed, setPassed] = useState<Spot[]>([]);
     const [opened, setOpened] = useState<Spot | null>(null);
     const [first] = useState(() => (piece === undefined ? 0 : doubtsOf(piece, index).length));
     if (piece === undefined) return null;
-    const doubts = doubtsOf(piece, index);
+    // What was said to be right is gone on from at once; the answer has the last word.
+    const doubts = doubtsOf(piece, index).filter((one) => !look.going || !passed.some((spot) => sameSpot(spot, one)));
     const spot = opened ?? doubts[0] ?? null;
     const right = (at: Spot) => {
         const isDoubt = doubts.some((one) => sameSpot(one, at));
-        if (isDoubt) look.correct({ change: 'right', piece: at.piece, bar: at.bar, staff: at.staff });
+        if (isDoubt) {
+            setPassed(look.going ? [...passed, at] : [at]);
+            look.correct({ change: 'right', piece: at.piece, bar: at.bar, staff: at.staff });
+        }
         setOpened(null);
     };
     if (!begun) {

@@ -2,7 +2,7 @@ import { Button, Group, Stack, Text } from '@mantine/core';
 import { useKeys } from '../shared/keys';
 import { Score } from '../shared/score/Score';
 import { t } from '../text';
-import { keyName, nextTime, type ReadPage, type ReadPiece } from './doubts';
+import { keyName, type ReadPage, type ReadPiece } from './doubts';
 import styles from './Look.module.css';
 import { Strip } from './Strip';
 import type { Looking } from './useLook';
@@ -22,7 +22,9 @@ interface Props {
 
 /** Clefs, key and time as they were read, under the photo of the first bar. One key changes each. */
 export function Opening({ look, page, piece, index, doubts, onCorners, onRight }: Props) {
-    const { clef, key, time } = changesOf(look, piece, index);
+    const clef = (staff: number) => () => look.correct({ change: 'clef', piece: index, staff });
+    const key = (value: number) => () => look.correct({ change: 'key', piece: index, value });
+    const time = () => look.correct({ change: 'time', piece: index });
     useKeys([
         ...piece.clefs.map((_, i) => ({ key: String(i + 1), does: t('change the clef of a staff'), run: clef(i) })),
         { key: 'k', does: t('a sharp more, or a flat less'), run: key(1) },
@@ -69,24 +71,6 @@ export function Opening({ look, page, piece, index, doubts, onCorners, onRight }
 function then(doubts: number): string {
     if (doubts === 0) return t('Nothing else is in doubt.');
     return doubts === 1 ? t('Then one doubtful place.') : t('Then {{count}} doubtful places.', { count: doubts });
-}
-
-/** What one key changes each. */
-function changesOf(look: Looking, piece: ReadPiece, index: number) {
-    return {
-        clef: (staff: number) => () => {
-            const value = piece.clefs[staff] === 'treble' ? 1 : 0;
-            look.correct({ change: 'clef', piece: index, bar: 0, staff, value });
-        },
-        key: (by: number) => () => {
-            const fifths = piece.fifths + by;
-            look.correct({ change: 'key', piece: index, value: fifths > 7 ? -7 : fifths < -7 ? 7 : fifths });
-        },
-        time: () => {
-            const [beats, unit] = nextTime(piece.beats, piece.unit);
-            look.correct({ change: 'time', piece: index, value: 100 * beats + unit });
-        },
-    };
 }
 
 /** The photo of the first bar with its clefs, and the first line as it was read. */

@@ -2,8 +2,9 @@ import { Anchor, Button, FileButton, Group, NumberInput, Stack, Text, Title } fr
 import { useQuery } from '@tanstack/react-query';
 import { type DragEvent, type ReactNode, type RefObject, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask } from '../api';
+import { api } from '../api';
 import { useKeys } from '../shared/keys';
+import { pageIn } from '../shared/pages';
 import { t } from '../text';
 import { KeptPhotos } from './KeptPhotos';
 import styles from './Look.module.css';
@@ -11,7 +12,7 @@ import { PhoneCode } from './PhoneCode';
 import { PhotoList } from './PhotoList';
 import { PICTURES } from './picture';
 import { SendTrouble } from './SendTrouble';
-import { pageIn, usePhotos } from './usePhotos';
+import { usePhotos } from './usePhotos';
 import { Webcam } from './Webcam';
 
 /** A picture of a page is taken in: from a file, by the camera of this device, or by a phone. */
@@ -19,7 +20,7 @@ export function Photo() {
     const page = Number(useParams().page);
     const navigate = useNavigate();
     const { list, send, stop } = usePhotos(page);
-    const books = useQuery({ queryKey: ['books of', page], queryFn: () => ask('get', '/books') });
+    const books = api.useQuery('get', '/books');
     const where = pageIn(books.data ?? [], page);
     const [by, setBy] = useState<'camera' | 'phone' | null>(null);
     const [pdf, setPdf] = useState<File | null>(null);
@@ -110,7 +111,7 @@ function Head({ page, where }: { page: number; where: ReturnType<typeof pageIn> 
             </Title>
             <Text size="sm" className="faint">
                 <Anchor component={Link} to="/books" c="inherit" fz="sm">
-                    {where === null ? t('Books') : `${where.book.title}, p. ${where.number}`}
+                    {where === null ? t('Books') : `${where.book.title}, p. ${where.page.number}`}
                 </Anchor>
                 {' · '}
                 <Anchor component={Link} to={`/pages/${page}/entry`} c="inherit" fz="sm">
@@ -170,12 +171,15 @@ function PdfPage({ name, onRead, onClose }: { name: string; onRead: (page: numbe
 function Figures() {
     const { data } = useQuery(api.queryOptions('get', '/photo-figures'));
     if (data === undefined || data.pages === 0 || data.notes === 0) return null;
+    const share = Math.floor((100 * data.right) / data.notes);
     return (
         <Text size="sm" className="faint">
-            {t('Read so far: {{pages}} pages, {{share}} of 100 notes right as they were read.', {
-                pages: data.pages,
-                share: Math.floor((100 * data.right) / data.notes),
-            })}
+            {data.pages === 1
+                ? t('Read so far: 1 page, {{share}} of 100 notes right as they were read.', { share })
+                : t('Read so far: {{pages}} pages, {{share}} of 100 notes right as they were read.', {
+                      pages: data.pages,
+                      share,
+                  })}
         </Text>
     );
 }

@@ -1,7 +1,7 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import { whyNot } from '../listening/microphone';
 import { Dialog } from '../shared/Dialog';
+import { whyNot } from '../shared/device';
 import { Waiting } from '../shared/Notes';
 import { t } from '../text';
 import styles from './Look.module.css';

@@ -26,12 +26,18 @@ export function Whole({ look, page, piece, index, onOpen, onSigns, onCorners }: 
     const [keep, setKeep] = useState(false);
     const navigate = useNavigate();
     const finish = useMutation({
-        mutationFn: () =>
-            ask('put', '/photos/{photo}/typed', { ...at({ photo: page.id }), body: { piece: index, keep } }),
-        onSuccess: ({ shorthand, label, more }) =>
+        mutationFn: async () => {
+            // What could not be kept is told above; it is not left behind.
+            if (!(await look.settled())) return null;
+            return ask('put', '/photos/{photo}/typed', { ...at({ photo: page.id }), body: { piece: index, keep } });
+        },
+        onSuccess: (typed) => {
+            if (typed === null) return;
+            const brought = { text: typed.shorthand, label: typed.label };
             navigate(`/pages/${page.pageId}/entry`, {
-                state: { brought: { text: shorthand, label }, after: more ? `/photos/${page.id}` : null },
-            }),
+                state: { brought, after: typed.more ? `/photos/${page.id}` : null },
+            });
+        },
     });
     const open = (id: string) => {
         for (const [bar, { staves }] of piece.bars.entries()) {
@@ -39,7 +45,7 @@ export function Whole({ look, page, piece, index, onOpen, onSigns, onCorners }: 
             if (staff >= 0) return onOpen({ piece: index, bar, staff });
         }
     };
-    const goOn = () => !look.going && !finish.isPending && finish.mutate();
+    const goOn = () => !finish.isPending && finish.mutate();
     useKeys([
         { key: 'Enter', does: t('go on to typing'), run: goOn, leavesButtons: true },
         { key: 'o', does: t('open the first bar'), run: () => onOpen({ piece: index, bar: 0, staff: 0 }) },

@@ -1,19 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import {
-    accidentalOf,
-    asked,
-    doubtsOf,
-    held,
-    keyName,
-    lineOf,
-    neighbour,
-    nextTime,
-    type ReadPage,
-    stepped,
-    TIMES,
-} from './doubts';
+import { asked, doubtsOf, held, keyName, lineOf, neighbour, type ReadPage, stepped } from './doubts';
 
-const head = (name: string) => ({ name, finger: null, accidental: null, tied: false });
+const head = (name: string) => ({ name, finger: null, tied: false });
 const sign = (...names: string[]) => ({ x: 10, id: names[0] ?? '', length: 'quarter', heads: names.map(head) });
 const staff = (doubts: string[], ...signs: ReturnType<typeof sign>[]) => ({ from: 0, to: 99, doubts, signs });
 const bar = (number: number, line: number, ...staves: ReturnType<typeof staff>[]) => ({
@@ -81,24 +69,7 @@ describe('the sign that is looked at', () => {
     });
 });
 
-describe('what a key asks for', () => {
-    it('takes an accidental away that is there already', () => {
-        expect([accidentalOf(1, null), accidentalOf(1, 0), accidentalOf(1, 1), accidentalOf(0, 0)]).toEqual([
-            1,
-            1,
-            null,
-            null,
-        ]);
-    });
-
-    it('goes through the times, and begins again', () => {
-        let time: [number, number] = [4, 4];
-        for (let i = 0; i < TIMES.length; i++) time = nextTime(...time);
-        expect(time).toEqual([4, 4]);
-        expect(nextTime(4, 4)).toEqual([3, 4]);
-        expect(nextTime(7, 8)).toEqual([4, 4]);
-    });
-
+describe('what is said of a piece', () => {
     it('names keys by their signs', () => {
         expect([0, 1, -1, 3, -4].map(keyName)).toEqual([
             'no sharps or flats',

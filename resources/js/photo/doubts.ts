@@ -3,7 +3,7 @@ import { t } from '../text';
 
 export type ReadPage = Api['ReadPageResource'];
 export type ReadPiece = Api['ReadPieceResource'];
-export type Correction = Omit<Api['CorrectionsRequest']['more'][number], never>;
+export type Correction = Api['CorrectionsRequest']['more'][number];
 
 /** A staff of a bar of a piece. */
 export interface Spot {
@@ -66,10 +66,6 @@ export function neighbour(piece: ReadPiece, at: Spot, by: 1 | -1): Spot {
     return spots[Math.max(0, Math.min(spots.length - 1, here + by))] ?? at;
 }
 
-/** The accidental that a key asks for: the same one again takes it away. */
-export const accidentalOf = (asked: number, printed: number | null): number | null =>
-    asked === printed ? null : asked;
-
 /** Which of the piece's printed lines a bar stands in. */
 export function lineOf(piece: ReadPiece, bar: number): number {
     return (piece.bars[bar]?.line ?? 0) - (piece.bars[0]?.line ?? 0);
@@ -80,22 +76,4 @@ export function keyName(fifths: number): string {
     if (fifths === 0) return t('no sharps or flats');
     if (Math.abs(fifths) === 1) return fifths > 0 ? t('1 sharp') : t('1 flat');
     return fifths > 0 ? t('{{count}} sharps', { count: fifths }) : t('{{count}} flats', { count: -fifths });
-}
-
-/** Times in the order in which a key goes through them. */
-export const TIMES: readonly [number, number][] = [
-    [4, 4],
-    [3, 4],
-    [2, 4],
-    [6, 8],
-    [2, 2],
-    [3, 8],
-    [5, 4],
-    [9, 8],
-    [12, 8],
-];
-
-export function nextTime(beats: number, unit: number): [number, number] {
-    const here = TIMES.findIndex(([b, u]) => b === beats && u === unit);
-    return TIMES[(here + 1) % TIMES.length] ?? [4, 4];
 }

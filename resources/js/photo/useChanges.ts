@@ -1,7 +1,7 @@
 import type { Key } from '../shared/keys';
 import { lengthNames } from '../shared/words';
 import { t } from '../text';
-import { accidentalOf, type Correction, type Cursor, type ReadPage, staffAt } from './doubts';
+import { type Correction, type Cursor, type ReadPage, staffAt } from './doubts';
 import type { Looking } from './useLook';
 
 export interface Change extends Key {
@@ -16,12 +16,11 @@ const LENGTHS = ['w', 'h', 'q', 'v', 'x'] as const;
 
 /** What can be changed at a sign, one key each: the letters are those that a page is typed with. */
 export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at: Cursor) => void): Change[] {
-    const head = staffAt(page, at)?.signs[at.sign]?.heads[at.head];
+    const signs = staffAt(page, at)?.signs.length ?? 0;
     const change = (what: Correction['change'], value: number | null = null) => {
         const { piece, bar, staff, sign, head } = at;
         look.correct({ change: what, piece, bar, staff, sign, head, value });
     };
-    const accidental = (value: number) => () => change('accidental', accidentalOf(value, head?.accidental ?? null));
     return [
         ...LENGTHS.map((key, i) => ({
             key,
@@ -35,9 +34,9 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
         { key: 'r', label: t('rest'), does: t('rest or note'), group: 'length', run: () => change('rest') },
         { key: 'ArrowUp', label: t('higher'), does: t('a step higher'), group: 'pitch', run: () => change('step', 1) },
         { key: 'ArrowDown', label: t('lower'), does: t('a step lower'), group: 'pitch', run: () => change('step', -1) },
-        { key: '+', label: t('sharp'), does: t('sharp'), group: 'pitch', run: accidental(1) },
-        { key: '-', label: t('flat'), does: t('flat'), group: 'pitch', run: accidental(-1) },
-        { key: '=', label: t('natural'), does: t('natural'), group: 'pitch', run: accidental(0) },
+        { key: '+', label: t('sharp'), does: t('sharp'), group: 'pitch', run: () => change('accidental', 1) },
+        { key: '-', label: t('flat'), does: t('flat'), group: 'pitch', run: () => change('accidental', -1) },
+        { key: '=', label: t('natural'), does: t('natural'), group: 'pitch', run: () => change('accidental', 0) },
         ...[1, 2, 3, 4, 5].map((finger) => ({
             key: String(finger),
             label: String(finger),
@@ -61,7 +60,10 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
             label: t('remove'),
             does: t('remove this note'),
             group: 'sign',
-            run: () => change('remove'),
+            run: () => {
+                change('remove');
+                setAt({ ...at, sign: Math.max(0, Math.min(at.sign, signs - 2)), head: 0 });
+            },
         },
         { key: 'u', label: t('undo'), does: t('undo'), group: 'sign', run: look.undo },
     ];

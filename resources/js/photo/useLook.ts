@@ -1,7 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useRef, useState } from 'react';
-import { api, ask, at, keyOf, standing } from '../api';
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { ApiError, api, ask, at, standing } from '../api';
 import type { Correction, ReadPage } from './doubts';
+import { nextOf, type Step } from './steps';
 
 /** What was read, fetched anew each time it is opened. */
 function useReading(photo: number) {
@@ -16,70 +17,69 @@ function useReading(photo: number) {
 }
 
 /**
- * What was read of a picture, and the corrections on their way. Keys that are pressed while one is on its way go together
- * with the next.
+ * What was read of a picture, and the corrections on their way: sent in the order they were pressed, those that come while
+ * one is on its way together with the next.
  */
 export function useLook(photo: number) {
-    const client = useQueryClient();
     const query = useReading(photo);
+    // The last answer; with it comes in one drawing that nothing is on its way any more.
+    const [answer, setAnswer] = useState<ReadPage | null>(null);
     const [error, setError] = useState<unknown>(null);
     const [overtaken, setOvertaken] = useState(false);
-    const page = useRef<ReadPage | undefined>(undefined);
-    page.current = query.data;
-    const waiting = useRef<Correction[]>([]);
-    const busy = useRef(false);
     const [going, setGoing] = useState(false);
-
-    const put = useCallback(
-        (next: ReadPage) => {
-            page.current = next;
-            client.setQueryData(keyOf('/photos/{photo}/reading', at({ photo })), next);
-        },
-        [client, photo],
-    );
-    const send = useCallback(
-        async (undo: boolean) => {
-            if (busy.current || page.current === undefined) return;
-            busy.current = true;
-            setGoing(true);
-            try {
-                do {
-                    const more = undo ? [] : waiting.current.splice(0, 40);
-                    put(
-                        await ask('put', '/photos/{photo}/corrections', {
-                            ...at({ photo }),
-                            body: { revision: page.current.revision, undo, more },
-                        }),
-                    );
-                } while (!undo && waiting.current.length > 0);
-                setError(null);
-            } catch (reason) {
-                const theirs = standing<'put', '/photos/{photo}/corrections'>(reason);
-                waiting.current = [];
-                if (theirs === null) setError(reason);
-                else put(theirs);
-                setOvertaken(theirs !== null);
-            } finally {
-                busy.current = false;
-                setGoing(false);
-                // What was pressed while a step was taken back.
-                if (waiting.current.length > 0) void send(false);
+    const page = useRef<ReadPage | undefined>(undefined);
+    page.current = answer ?? query.data;
+    const waiting = useRef<Step[]>([]);
+    const sending = useRef<Promise<boolean> | null>(null);
+    const put = (next: ReadPage) => {
+        page.current = next;
+        setAnswer(next);
+    };
+    const sendAll = async (): Promise<boolean> => {
+        setGoing(true);
+        let taken: Step[] = [];
+        try {
+            while (waiting.current.length > 0 && page.current !== undefined) {
+                const next = nextOf(waiting.current);
+                taken = next.undo ? ['undo'] : next.more;
+                const body = { revision: page.current.revision, ...next };
+                put(await ask('put', '/photos/{photo}/corrections', { ...at({ photo }), body }));
             }
-        },
-        [photo, put],
-    );
-    const correct = useCallback(
-        (...more: Correction[]) => {
-            waiting.current.push(...more);
-            setOvertaken(false);
-            void send(false);
-        },
-        [send],
-    );
-    const undo = useCallback(() => {
-        if ((page.current?.corrections ?? 0) > 0) void send(true);
-    }, [send]);
-    return { query, page: query.data, correct, undo, error, overtaken, going };
+            setError(null);
+            return true;
+        } catch (reason) {
+            const theirs = standing<'put', '/photos/{photo}/corrections'>(reason);
+            // What the server did not get is sent again; what it refused is not.
+            waiting.current = reason instanceof ApiError && reason.status < 500 ? [] : [...taken, ...waiting.current];
+            if (theirs === null) setError(reason);
+            else put(theirs);
+            setOvertaken(theirs !== null);
+            return false;
+        } finally {
+            sending.current = null;
+            setGoing(false);
+        }
+    };
+    const settled = () => {
+        if (waiting.current.length > 0) sending.current ??= sendAll();
+        return sending.current ?? Promise.resolve(true);
+    };
+    const press = (step: Step) => {
+        waiting.current.push(step);
+        setOvertaken(false);
+        void settled();
+    };
+    return {
+        query,
+        page: page.current,
+        error,
+        overtaken,
+        going,
+        correct: (correction: Correction) => press(correction),
+        undo: () => press('undo'),
+        /** Sends what is left, and waits until all that was pressed is kept; false where it could not be. */
+        settled,
+    };
 }
 
 export type Looking = ReturnType<typeof useLook>;

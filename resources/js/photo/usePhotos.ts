@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Api, api, asForm, ask, at, keyOf } from '../api';
+import { pageIn } from '../shared/pages';
 import { sendable } from './picture';
 import { isGoingOn } from './progress';
 
@@ -7,20 +8,11 @@ const OFTEN = 500;
 
 type Book = Api['BookResource'];
 
-/** Where a page is: its book, and the pages of it. */
-export function pageIn(books: readonly Book[], page: number): { book: Book; number: number } | null {
-    for (const book of books) {
-        const own = book.pages.find((one) => one.id === page);
-        if (own !== undefined) return { book, number: own.number };
-    }
-    return null;
-}
-
 /** The page so many after this one in its book; made if the book does not have it yet. */
 async function pageAfter(books: readonly Book[], page: number, after: number): Promise<number> {
     const here = pageIn(books, page);
     if (after === 0 || here === null) return page;
-    const number = here.number + after;
+    const number = here.page.number + after;
     const there = here.book.pages.find((one) => one.number === number);
     if (there !== undefined) return there.id;
     const made = await ask('post', '/books/{book}/pages', {
