@@ -5,28 +5,17 @@ declare(strict_types=1);
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Tests\Photo\Engraved;
+use Tests\Photo\Figures;
 use Tests\Photo\Worn;
 
 /*
  * Pages of the demo, engraved by LilyPond, are read note for note, and worn ones nearly so. The reader was not tuned on them.
  */
 
-/** @return list<string> what was read, or written, of notes: staff, bar, onset, length and pitch */
-function notes_told(array $notes): array
-{
-    $told = array_map(static fn (array $note): string => implode(' ', $note), $notes);
-    sort($told);
-
-    return $told;
-}
-
 /** @return list<string> */
 function notes_read(string $picture): array
 {
-    return notes_told(array_map(
-        static fn (array $note): array => [$note['staff'], $note['bar'], (int) round(48 * $note['onset']), (int) round(48 * $note['dur']), $note['midi']],
-        PhotoDocument::of((new PhotoReader())->read($picture)->page)['notes'],
-    ));
+    return Figures::notes(PhotoDocument::of((new PhotoReader())->read($picture)->page));
 }
 
 dataset('photographed', [
@@ -42,9 +31,9 @@ test('a page is read from its print, a scan and a photo', function (string $titl
     }
     assert($piece !== null);
     $page = Engraved::of($piece, $size, $resolution);
-    $written = notes_told($page->notes);
-    expect(notes_read($page->picture))->toBe($written);
-    foreach ([Worn::scanned($page->picture, 1), Worn::photographed($page->picture, 2)] as $picture) {
+    $written = Figures::notes(Figures::written($piece));
+    expect(notes_read($page))->toBe($written);
+    foreach ([Worn::scanned($page, 1), Worn::photographed($page, 2)] as $picture) {
         $read = notes_read($picture);
         $right = count(array_intersect($read, $written));
         expect(2 * $right / (count($read) + count($written)))->toBeGreaterThan(0.85, implode(', ', array_diff($written, $read)));

@@ -44,13 +44,12 @@ final class Figures
         $jobs = [];
         for ($seed = $from; $seed < $from + $count; $seed++) {
             $piece = ShorthandReader::read(InventedPage::of($seed))->piece ?? throw new RuntimeException("page {$seed} is no page");
-            foreach ($figures->engravers($seed) as $engraver) {
-                $name = str_replace(':', '-', "{$seed}-{$engraver}");
-                $pages[$name] = [$piece, $engraver, $seed];
-                $job = $figures->engrave($piece, $engraver, $name, 1.4 + 0.25 * ($seed % 5));
-                if ($job !== null) {
-                    $jobs[] = $job;
-                }
+            $engraver = $figures->engraver($seed);
+            $name = str_replace(':', '-', "{$seed}-{$engraver}");
+            $pages[$name] = [$piece, $engraver, $seed];
+            $job = $figures->engrave($piece, $engraver, $name, 1.4 + 0.25 * ($seed % 5));
+            if ($job !== null) {
+                $jobs[] = $job;
             }
         }
         file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
@@ -62,8 +61,8 @@ final class Figures
         return $figures;
     }
 
-    /** @return list<string> each page by two of them, in turn */
-    private function engravers(int $seed): array
+    /** Each page by one of them, in turn; those with one font as often as two. */
+    private function engraver(int $seed): string
     {
         $all = array_map(static fn (string $font): string => "verovio:{$font}", self::FONTS);
         foreach (['lilypond', 'abcm2ps'] as $program) {
@@ -72,7 +71,7 @@ final class Figures
             }
         }
 
-        return [$all[$seed % count($all)]];
+        return $all[$seed % count($all)];
     }
 
     /** @return array<string, string|float>|null what is left to be drawn by a browser */
@@ -83,7 +82,7 @@ final class Figures
             return null;
         }
         if ($engraver === 'lilypond') {
-            file_put_contents($out, Engraved::of($piece, 20, (int) (115 * $magnified))->picture);
+            file_put_contents($out, Engraved::of($piece, 20, (int) (115 * $magnified)));
 
             return null;
         }
@@ -193,8 +192,13 @@ final class Figures
         return $whole->times(Fraction::of(192))->floor() / 48;
     }
 
-    /** @return list<string> */
-    private static function notes(array $document): array
+    /**
+     * Notes with staff, bar, onset, length and pitch, as text to be held against one another.
+     *
+     * @param  array<string, mixed> $document as PhotoDocument tells it
+     * @return list<string>
+     */
+    public static function notes(array $document): array
     {
         return self::sorted(array_map(static fn (array $note): string => "{$note['staff']} {$note['bar']} ".round(48 * $note['onset']).' '.round(48 * $note['dur'])." {$note['midi']}", $document['notes']));
     }
