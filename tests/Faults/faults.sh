@@ -46,7 +46,13 @@ php tests/Faults/proposals.php "http://127.0.0.1:$first" "http://127.0.0.1:$seco
 
 php tests/Faults/drive.php "http://127.0.0.1:$first" "http://127.0.0.1:$second" "$report" &
 driver=$!
-sleep 5
+# A slow machine takes its time until writes flow; what is killed before is no fault that was meant.
+for _ in $(seq 1 600); do
+    [ -e "$run/faults.begun" ] && break
+    kill -0 "$driver" 2>/dev/null || break
+    sleep 0.2
+done
+sleep 2
 kill -9 "$database_pid"
 sleep 1
 start_again
