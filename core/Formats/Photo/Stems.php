@@ -12,6 +12,11 @@ final class Stems
     /** The least of a stroke that a column shows where the print leans. */
     private const PART = 12;
 
+    /** Columns between two pieces of one stroke, and rows that may be torn out of it. */
+    private const SAME = 3.0;
+
+    private const TORN = 6;
+
     /** @return list<Stem> from left to right */
     public static function of(Strip $strip): array
     {
@@ -46,9 +51,33 @@ final class Stems
                 $stems[] = new Stem($sum / $weight, $top, $bottom, $right - $left + 1);
             }
         }
-        usort($stems, static fn (Stem $a, Stem $b): int => $a->x <=> $b->x);
+        usort($stems, static fn (Stem $a, Stem $b): int => $b->height() <=> $a->height());
 
-        return $stems;
+        return self::joined($stems);
+    }
+
+    /**
+     * A stroke that leans or is torn shows as several; the longest of them is where it stands.
+     *
+     * @param  list<Stem> $stems the longest first
+     * @return list<Stem>
+     */
+    private static function joined(array $stems): array
+    {
+        $kept = [];
+        foreach ($stems as $stem) {
+            foreach ($kept as $i => $other) {
+                if (abs($other->x - $stem->x) <= self::SAME && $stem->top <= $other->bottom + self::TORN && $stem->bottom >= $other->top - self::TORN) {
+                    $kept[$i] = new Stem($other->x, min($stem->top, $other->top), max($stem->bottom, $other->bottom), $other->width);
+
+                    continue 2;
+                }
+            }
+            $kept[] = $stem;
+        }
+        usort($kept, static fn (Stem $a, Stem $b): int => $a->x <=> $b->x);
+
+        return $kept;
     }
 
     /** @return list<array{int, int}> first row, one after the last */
