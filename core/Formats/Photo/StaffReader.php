@@ -98,11 +98,20 @@ final class StaffReader
                 $this->add([$head], 4 * Item::QUARTER, 0, null);
             }
         }
+        foreach ($this->items as $item) {
+            foreach (Rings::beside($this->strip, $item->heads, null) as $head) {
+                $this->heads[] = $head;
+                $this->add([$head], 4 * Item::QUARTER, 0, null);
+            }
+        }
         foreach ($this->stems as $stem) {
             $heads = array_values(array_filter($stem->heads, fn (Head $head): bool => in_array($head, $this->heads, true)));
             if ($heads !== []) {
                 $hollow = count(array_filter($heads, static fn (Head $head): bool => $head->hollow));
                 $half = 2 * $hollow > count($heads);
+                $more = $half ? Rings::beside($this->strip, $heads, $stem) : [];
+                array_push($this->heads, ...$more);
+                array_push($heads, ...$more);
                 $beams = $half ? 0 : BeamCounter::count($this->strip, $stem);
                 $this->add($heads, $half ? 2 * Item::QUARTER : Item::QUARTER >> $beams, $beams, $stem);
             }
@@ -199,7 +208,8 @@ final class StaffReader
     /** At the end of a stem a head may stand on its other side, a step from one that stands where it should. */
     private function attachBeside(Head $head): void
     {
-        foreach ($head->stem === null ? $this->stems : [] as $stem) {
+        $isRing = ! $head->hollow || Rings::around($this->strip, $head)[0] >= Rings::LEAST;
+        foreach ($head->stem === null && $isRing ? $this->stems : [] as $stem) {
             $side = $stem->x - $head->x;
             foreach (self::touches($stem, $head) ? $stem->heads : [] as $other) {
                 if ($other->hollow === $head->hollow && abs($other->place - $head->place) === 1 && ($stem->x - $other->x) * $side < 0 && abs($other->x - $head->x) > ($head->hollow ? self::BESIDE_HOLLOW : self::BESIDE)) {

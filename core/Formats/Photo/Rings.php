@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Finds the hollow heads of a chord that are seen once one of them is: a second at the other side, a third whose ring runs into it. */
+final class Rings
+{
+    /** Places of a chord in one column, from a head that is known. */
+    private const STACKED = [-4, -3, -2, 2, 3, 4];
+
+    /** The share of a ring that is ink in a head. */
+    private const CLOSED = 0.95;
+
+    private const CLOSED_IN_STACK = 0.9;
+
+    /** And in what may be one. */
+    private const PERHAPS = 0.87;
+
+    /** What a ring shows of a head at least. */
+    public const LEAST = 0.65;
+
+    /** The share of a hole that may be ink: beside a stem it is narrow, in a stack of thirds it is open. */
+    private const HOLE = 0.75;
+
+    private const HOLE_IN_STACK = 0.4;
+
+    private const RAYS = 32;
+
+    private const HIGH = 8;
+
+    /** Rows around a line of the staff that say nothing. */
+    private const LINED = 2;
+
+    /**
+     * @param  list<Head> $heads of one chord, hollow
+     * @return list<Head> what belongs to them
+     */
+    public static function beside(Strip $strip, array $heads, ?Stem $stem): array
+    {
+        $found = [];
+        foreach ($heads as $head) {
+            foreach (self::STACKED as $steps) {
+                self::look($strip, $heads, $found, new Head($head->x, $head->place + $steps, true, $head->width, 0.9), self::CLOSED_IN_STACK, self::HOLE_IN_STACK);
+            }
+            $columns = $stem === null ? [$head->x - $head->width + 2, $head->x + $head->width - 2] : [2 * $stem->x - $head->x];
+            foreach ($columns as $x) {
+                self::look($strip, $heads, $found, new Head($x, $head->place - 1, true, $head->width, 0.9), self::CLOSED, self::HOLE);
+                self::look($strip, $heads, $found, new Head($x, $head->place + 1, true, $head->width, 0.9), self::CLOSED, self::HOLE);
+            }
+        }
+        foreach ($found as $head) {
+            $head->stem = $stem;
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<Head> $heads
+     * @param list<Head> $found
+     */
+    private static function look(Strip $strip, array $heads, array &$found, Head $perhaps, float $closed, float $hole): void
+    {
+        foreach ([...$heads, ...$found] as $other) {
+            if ($other->place === $perhaps->place) {
+                return;
+            }
+        }
+        [$share, $ink] = self::around($strip, $perhaps);
+        if ($share < self::PERHAPS || $ink > $hole || ! Ledgers::hold($strip, $perhaps)) {
+            return;
+        }
+        if ($share >= $closed) {
+            $found[] = $perhaps;
+        } else {
+            $heads[0]->doubt ??= 'more';
+        }
+    }
+
+    /**
+     * How much of a ring is there, a little to the left or the right, and how much ink in its hole; both from 0 to 1. The
+     * lines of the staff, which go through all rings, are not looked at.
+     *
+     * @return array{float, float}
+     */
+    public static function around(Strip $strip, Head $head): array
+    {
+        $best = [0.0, 1.0];
+        for ($shift = -2; $shift <= 2; $shift++) {
+            $told = [self::ring($strip, $head->x + $shift, $head), self::hole($strip, (int) round($head->x + $shift), $head->y())];
+            $best = $told[0] - $told[1] > $best[0] - $best[1] ? $told : $best;
+        }
+
+        return $best;
+    }
+
+    private static function ring(Strip $strip, float $x, Head $head): float
+    {
+        [$rays, $hits] = [0, 0];
+        for ($i = 0; $i < self::RAYS; $i++) {
+            [$dx, $dy] = [cos(2 * M_PI * $i / self::RAYS) * ($head->width / 2 - 1), sin(2 * M_PI * $i / self::RAYS) * self::HIGH];
+            $ink = null;
+            foreach ([0.7, 0.8, 0.9, 1.0, 1.1] as $far) {
+                $row = (int) round($head->y() + $far * $dy);
+                if (! self::isLined($row)) {
+                    $ink = $ink === true || ($strip->rows[$row][(int) round($x + $far * $dx)] ?? "\0") === "\1";
+                }
+            }
+            $rays += $ink === null ? 0 : 1;
+            $hits += $ink === true ? 1 : 0;
+        }
+
+        return $rays === 0 ? 0.0 : $hits / $rays;
+    }
+
+    private static function hole(Strip $strip, int $x, int $y): float
+    {
+        [$of, $ink] = [0, 0];
+        for ($row = $y - 4; $row <= $y + 4; $row++) {
+            if (! self::isLined($row)) {
+                $of += 9;
+                $ink += Strip::ink($strip->rows[$row] ?? '', $x - 4, 9);
+            }
+        }
+
+        return $of === 0 ? 0.0 : $ink / $of;
+    }
+
+    private static function isLined(int $row): bool
+    {
+        $from = ($row - Strip::TOP + self::LINED) % Strip::SPACE;
+
+        return $row >= Strip::TOP - self::LINED && $row <= Strip::BOTTOM + self::LINED && $from <= 2 * self::LINED;
+    }
+}
