@@ -19,11 +19,29 @@ final readonly class AccidentalReader
     /** @param list<Blob> $blobs */
     public function __construct(private Strip $strip, private array $blobs, private int $from) {}
 
+    /** @return list<Blob> what looks like an accidental and nothing else: a head that is seen in it is none */
+    public function sure(): array
+    {
+        return array_values(array_filter($this->blobs, function (Blob $blob): bool {
+            if (! $this->mayBe($blob)) {
+                return false;
+            }
+            [$shape, $far] = Shapes::nearest($blob);
+
+            return $shape->alter() !== null && $far < self::ALIKE;
+        }));
+    }
+
+    private function mayBe(Blob $blob): bool
+    {
+        return $blob->left >= $this->from && $blob->height() >= 24 && $blob->height() <= 60 && $blob->width() <= 30 && $blob->width() >= 6;
+    }
+
     /** @param list<Head> $heads */
     public function give(array $heads): void
     {
         foreach ($this->blobs as $blob) {
-            if ($blob->left < $this->from || $blob->height() < 24 || $blob->height() > 60 || $blob->width() > 30 || $blob->width() < 6) {
+            if (! $this->mayBe($blob)) {
                 continue;
             }
             [$shape, $far] = Shapes::nearest($blob);

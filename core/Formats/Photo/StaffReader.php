@@ -30,10 +30,12 @@ final class StaffReader
     /** @var list<Blob> */
     private array $blobs;
 
-    /** @var list<Blob> what looks like a rest and nothing else */
-    private array $rests;
+    /** @var list<Blob> what looks like a rest or an accidental and nothing else */
+    private array $signs;
 
     private readonly RestReader $restReader;
+
+    private readonly AccidentalReader $accidentals;
 
     /**
      * @param list<Blob>    $blobs
@@ -43,7 +45,8 @@ final class StaffReader
     {
         $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
-        $this->rests = $this->restReader->sure();
+        $this->accidentals = new AccidentalReader($strip, $this->blobs, $opening->end);
+        $this->signs = [...$this->restReader->sure(), ...$this->accidentals->sure()];
     }
 
     /**
@@ -64,7 +67,7 @@ final class StaffReader
             $item->beamedOn = $item->beams > 0 && $item->stem !== null && $next !== null && BeamCounter::joins($strip, $item->stem, $next);
         }
         (new DotReader($reader->blobs, $bars))->give($reader->items);
-        (new AccidentalReader($strip, $reader->blobs, $opening->end))->give($reader->heads);
+        $reader->accidentals->give($reader->heads);
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
         (new TieReader($strip))->give($reader->items);
 
@@ -73,7 +76,7 @@ final class StaffReader
 
     private function notes(): void
     {
-        $heads = array_values(array_filter(Heads::of($this->strip, $this->opening->end), fn (Head $head): bool => ! $this->isOfRest($head) && ! ($head->hollow && $this->endsInDot($head))));
+        $heads = array_values(array_filter(Heads::of($this->strip, $this->opening->end), fn (Head $head): bool => ! $this->isOfSign($head) && ! ($head->hollow && $this->endsInDot($head))));
         foreach (Stems::of($this->strip) as $stem) {
             if (! $this->isBar($stem->x) && $stem->x > $this->opening->end) {
                 $this->stems[] = $stem;
@@ -154,10 +157,10 @@ final class StaffReader
         return false;
     }
 
-    /** What thickens in a rest is no head. */
-    private function isOfRest(Head $head): bool
+    /** What thickens in a rest or in a sharp is no head. */
+    private function isOfSign(Head $head): bool
     {
-        foreach ($this->rests as $blob) {
+        foreach ($this->signs as $blob) {
             if ($head->x > $blob->left - 4 && $head->x < $blob->right + 4 && $head->y() > $blob->top - 4 && $head->y() < $blob->bottom + 4) {
                 return true;
             }
