@@ -23,7 +23,10 @@ final class PageBuilder
         for ($i = 0; $i < $hands; $i++) {
             $clefs[] = self::commonest(array_map(static fn (System $system): string => ($system->staves[$i] ?? $system->staves[0])->opening->clef->value, $systems));
         }
-        $fifths = (int) self::commonest(array_merge(...array_map(static fn (System $system): array => array_map(static fn (Staff $staff): string => (string) $staff->opening->fifths, $system->staves), $systems)));
+        $keys = array_merge(...array_map(static fn (System $system): array => array_map(static fn (Staff $staff): int => $staff->opening->fifths, $system->staves), $systems));
+        // A sign of the key is sooner missed than invented.
+        usort($keys, static fn (int $a, int $b): int => abs($b) <=> abs($a));
+        $fifths = (int) self::commonest(array_map(strval(...), $keys));
         $time = self::time($systems);
         $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
         $bars = [];

@@ -22,16 +22,25 @@ final class StaffFinder
     /** Bands that a staff has at least. */
     private const SHORTEST = 6;
 
+    /** What lines show at least where a staff goes on, rows around them in which they may be, and bands that may be missed. */
+    private const FAINT = 0.015;
+
+    private const AROUND = 4;
+
+    private const MISSED = 3;
+
     /** @return list<StaffPath> from the top of the page */
     public static function find(Picture $picture): array
     {
-        $bands = [];
+        $profiles = [];
         for ($x = 0; $x + self::BAND <= $picture->width(); $x += self::BAND) {
-            $bands[] = self::combs(self::profile($picture, $x));
+            $profiles[] = self::soft(self::profile($picture, $x));
         }
         $paths = [];
-        foreach (self::joined(self::tracks($bands)) as $track) {
-            $paths[] = self::smooth($track);
+        $tracks = self::joined(self::tracks(array_map(self::combs(...), $profiles)));
+        foreach ($tracks as $i => $track) {
+            $others = array_diff_key($tracks, [$i => true]);
+            $paths[] = self::smooth(self::grown($profiles, self::grown($profiles, $track, 1, $others), -1, $others));
         }
         usort($paths, static fn (StaffPath $a, StaffPath $b): int => $a->middleAt(($a->from + $a->to()) / 2) <=> $b->middleAt(($b->from + $b->to()) / 2));
 
@@ -73,17 +82,28 @@ final class StaffFinder
     }
 
     /**
-     * @param  list<float>                        $dark
-     * @return list<array{float, float, float}> the middle line, the distance of the lines, and how sure
+     * @param  list<float> $dark
+     * @return list<float>
      */
-    private static function combs(array $dark): array
+    private static function soft(array $dark): array
     {
         $soft = [];
         $count = count($dark);
         for ($y = 0; $y < $count; $y++) {
             $soft[] = (($dark[max(0, $y - 1)] ?? 0.0) + 2 * $dark[$y] + ($dark[min($count - 1, $y + 1)] ?? 0.0)) / 4;
         }
+
+        return $soft;
+    }
+
+    /**
+     * @param  list<float>                        $soft
+     * @return list<array{float, float, float}> the middle line, the distance of the lines, and how sure
+     */
+    private static function combs(array $soft): array
+    {
         $found = [];
+        $count = count($soft);
         $reach = (int) (2.4 * Decoder::SPACE);
         for ($y = $reach + 8; $y < $count - $reach - 8; $y++) {
             if ($soft[$y] < 0.05 || $soft[$y] < ($soft[$y - 1] ?? 0) || $soft[$y] <= ($soft[$y + 1] ?? 0)) {
@@ -189,6 +209,40 @@ final class StaffFinder
         }
 
         return $tracks;
+    }
+
+    /**
+     * Where a staff goes on beyond its ends, faint lines are enough.
+     *
+     * @param  list<list<float>>                                          $profiles by band
+     * @param  non-empty-array<int, array{float, float, float}>         $track
+     * @param  array<int, array<int, array{float, float, float}>>       $others
+     * @return non-empty-array<int, array{float, float, float}>
+     */
+    private static function grown(array $profiles, array $track, int $way, array $others): array
+    {
+        $last = $way > 0 ? (int) array_key_last($track) : (int) array_key_first($track);
+        for ($band = $last + $way; isset($profiles[$band]) && abs($band - $last) <= self::MISSED; $band += $way) {
+            [$y, $space] = self::local($track, $band);
+            foreach ($others as $other) {
+                // A shorter one is a mirage.
+                if (count($other) >= count($track) && isset($other[$band]) && abs($other[$band][0] - $y) < 4 * $space) {
+                    return $track;
+                }
+            }
+            $best = [0.0, $space, self::FAINT];
+            for ($at = (int) $y - self::AROUND; $at <= $y + self::AROUND; $at++) {
+                $score = self::score($profiles[$band], $at, $space);
+                $best = $score > $best[2] ? [(float) $at, $space, $score] : $best;
+            }
+            if ($best[2] > self::FAINT) {
+                $track[$band] = self::centred($profiles[$band], $best);
+                $last = $band;
+            }
+        }
+        ksort($track);
+
+        return $track;
     }
 
     /**
