@@ -52,12 +52,25 @@ final readonly class RestReader
     {
         $y = $blob->y();
         if ($blob->width() < 14 || $blob->width() > 38 || $blob->height() < 5 || $blob->height() > 13 || $blob->area < 0.72 * $blob->width() * $blob->height()
-            || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34) {
+            || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34 || ! self::hasCorners($blob)) {
             return null;
         }
         $whole = $y < Strip::TOP + 24.8;
 
         return $this->item($blob, ($whole ? 4 : 2) * Item::QUARTER, 0, $whole, 1.0);
+    }
+
+    /** The bow of a tie narrows upwards or downwards. */
+    private static function hasCorners(Blob $blob): bool
+    {
+        foreach ([[$blob->top, $blob->top + 2], [$blob->bottom - 2, $blob->bottom]] as [$from, $to]) {
+            $edge = $blob->within($blob->left, $blob->right, $from, $to);
+            if ($edge === null || $edge->width() < 0.7 * $blob->width()) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function sign(Blob $blob): ?Item

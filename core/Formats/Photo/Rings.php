@@ -19,7 +19,10 @@ final class Rings
     private const PERHAPS = 0.87;
 
     /** What a ring shows of a head at least. */
-    public const LEAST = 0.65;
+    private const LEAST = 0.65;
+
+    /** How much more of a ring there is where a head stands than a step beside it. */
+    private const BETTER = 0.15;
 
     /** The share of a hole that may be ink: beside a stem it is narrow, in a stack of thirds it is open. */
     private const HOLE = 0.75;
@@ -32,6 +35,60 @@ final class Rings
 
     /** Rows around a line of the staff that say nothing. */
     private const LINED = 2;
+
+    /**
+     * A hollow head stands where its ring is; what has none is no head.
+     *
+     * @param  list<Head> $heads
+     * @return list<Head>
+     */
+    public static function placed(Strip $strip, array $heads): array
+    {
+        $kept = [];
+        foreach ($heads as $head) {
+            $placed = $head->hollow ? self::nearest($strip, $head) : $head;
+            foreach ($placed === null || $placed === $head ? [] : $heads as $other) {
+                if ($other !== $head && $other->place === $placed->place && abs($other->x - $placed->x) < $placed->width / 2) {
+                    continue 2;
+                }
+            }
+            if ($placed !== null) {
+                $kept[] = $placed;
+            }
+        }
+
+        return $kept;
+    }
+
+    private static function nearest(Strip $strip, Head $head): ?Head
+    {
+        $own = self::around($strip, $head);
+        [$best, $most, $next] = [$head, self::like($own), -1.0];
+        foreach ([-1, 1] as $steps) {
+            $other = new Head($head->x, $head->place + $steps, true, $head->width, $head->sure);
+            $like = self::like(self::around($strip, $other));
+            if ($like > self::like($own) + self::BETTER && $like > $most && Ledgers::hold($strip, $other)) {
+                [$best, $most] = [$other, $like];
+            }
+            $next = max($next, $like);
+        }
+        if ($best !== $head) {
+            [$best->tallLeft, $best->tallRight] = [$head->tallLeft, $head->tallRight];
+
+            return $best;
+        }
+        if ($most - $next > self::BETTER && $head->doubt === 'place') {
+            $head->doubt = null;
+        }
+
+        return $own[0] < self::LEAST ? null : $head;
+    }
+
+    /** @param array{float, float} $ring */
+    private static function like(array $ring): float
+    {
+        return $ring[0] - $ring[1] / 2;
+    }
 
     /**
      * @param  list<Head> $heads of one chord, hollow
@@ -85,7 +142,7 @@ final class Rings
      *
      * @return array{float, float}
      */
-    public static function around(Strip $strip, Head $head): array
+    private static function around(Strip $strip, Head $head): array
     {
         $best = [0.0, 1.0];
         for ($shift = -2; $shift <= 2; $shift++) {

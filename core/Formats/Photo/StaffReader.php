@@ -77,6 +77,7 @@ final class StaffReader
     private function notes(): void
     {
         $heads = array_values(array_filter(Heads::of($this->strip, $this->opening->end), fn (Head $head): bool => ! $this->isOfSign($head) && ! ($head->hollow && $this->endsInDot($head))));
+        $heads = Rings::placed($this->strip, $heads);
         foreach (Stems::of($this->strip) as $stem) {
             if (! $this->isBar($stem->x) && $stem->x > $this->opening->end) {
                 $this->stems[] = $stem;
@@ -211,8 +212,7 @@ final class StaffReader
     /** At the end of a stem a head may stand on its other side, a step from one that stands where it should. */
     private function attachBeside(Head $head): void
     {
-        $isRing = ! $head->hollow || Rings::around($this->strip, $head)[0] >= Rings::LEAST;
-        foreach ($head->stem === null && $isRing ? $this->stems : [] as $stem) {
+        foreach ($head->stem === null ? $this->stems : [] as $stem) {
             $side = $stem->x - $head->x;
             foreach (self::touches($stem, $head) ? $stem->heads : [] as $other) {
                 if ($other->hollow === $head->hollow && abs($other->place - $head->place) === 1 && ($stem->x - $other->x) * $side < 0 && abs($other->x - $head->x) > ($head->hollow ? self::BESIDE_HOLLOW : self::BESIDE)) {
