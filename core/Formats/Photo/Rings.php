@@ -47,7 +47,7 @@ final class Rings
         $kept = [];
         foreach ($heads as $head) {
             $placed = $head->hollow ? self::nearest($strip, $head) : $head;
-            foreach ($placed === null || $placed === $head ? [] : $heads as $other) {
+            foreach ($placed === null || $placed === $head ? [] : [...$heads, ...$kept] as $other) {
                 if ($other !== $head && $other->place === $placed->place && abs($other->x - $placed->x) < $placed->width / 2) {
                     continue 2;
                 }

@@ -16,7 +16,7 @@ final class Seconds
     private const FULL = 0.84;
 
     /** And in what may be one. */
-    private const PERHAPS = 0.72;
+    private const PERHAPS = 0.79;
 
     /** Columns from the stem to the middle of a head. */
     private const BESIDE = 10;

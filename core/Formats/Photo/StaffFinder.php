@@ -25,7 +25,7 @@ final class StaffFinder
     /** What lines show at least where a staff goes on, rows around them in which they may be, and bands that may be missed. */
     private const FAINT = 0.015;
 
-    private const AROUND = 4;
+    private const AROUND = 6;
 
     private const MISSED = 3;
 
@@ -257,8 +257,9 @@ final class StaffFinder
         usort($tracks, static fn (array $a, array $b): int => array_key_first($a) <=> array_key_first($b));
         for ($i = 0; isset($tracks[$i]); $i++) {
             for ($k = $i + 1; isset($tracks[$k]); $k++) {
-                if (self::goesOn($tracks[$i], $tracks[$k])) {
-                    $tracks[$i] += $tracks[$k];
+                $own = self::goesOn($tracks[$i], $tracks[$k]) ? $tracks[$i] : self::untilLost($tracks[$i], $tracks[$k]);
+                if ($own !== null) {
+                    $tracks[$i] = $own + $tracks[$k];
                     array_splice($tracks, $k, 1);
                     $k = $i;
                 }
@@ -266,6 +267,30 @@ final class StaffFinder
         }
 
         return $tracks;
+    }
+
+    /**
+     * A staff that was followed on to a mirage of it goes on where the other begins.
+     *
+     * @param  non-empty-array<int, array{float, float, float}>      $track
+     * @param  non-empty-array<int, array{float, float, float}>      $next
+     * @return non-empty-array<int, array{float, float, float}>|null as far as it was right
+     */
+    private static function untilLost(array $track, array $next): ?array
+    {
+        $first = array_key_first($next);
+        $lost = array_key_last($track) - $first;
+        if ($lost < 0 || $lost > self::APART || array_key_last($next) - array_key_last($track) < $lost) {
+            return null;
+        }
+        for ($back = 1; $back <= self::HIDDEN; $back++) {
+            $own = array_filter($track, static fn (int $band): bool => $band <= $first - $back, ARRAY_FILTER_USE_KEY);
+            if (count($own) >= self::SHORTEST && self::goesOn($own, $next)) {
+                return $own;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -10,7 +10,7 @@ final class StaffReader
     /** Columns between two heads on either side of a stem. */
     private const BESIDE = 16.8;
 
-    private const BESIDE_HOLLOW = 17.4;
+    private const BESIDE_HOLLOW = 12.0;
 
     /** Columns that a whole note takes, where a half is narrower. */
     private const WHOLE = 22;
