@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Counts the beams or flags at the free end of a stem. */
 final class BeamCounter
 {
+    /** Columns beside a stem that a flag takes. */
+    private const FLAG = 11;
+
     public static function count(Strip $strip, Stem $stem): int
     {
         $ys = array_map(static fn (Head $head): int => $head->y(), $stem->heads);
@@ -63,6 +66,25 @@ final class BeamCounter
         }
 
         return true;
+    }
+
+    /** Rows of ink at the right of a stem from its free end on; where there is none at the right, at its left. */
+    public static function flag(Strip $strip, Stem $stem): int
+    {
+        $right = (int) round($stem->x) + intdiv($stem->width, 2) + 3;
+
+        return max(self::reach($strip, $stem, $right), self::reach($strip, $stem, (int) round($stem->x) - intdiv($stem->width, 2) - 2 - self::FLAG));
+    }
+
+    private static function reach(Strip $strip, Stem $stem, int $from): int
+    {
+        [$row, $way] = $stem->up === true ? [$stem->top - 2, 1] : [$stem->bottom + 1, -1];
+        [$reach, $gap] = [0, 0];
+        for ($i = 1; $i <= 60 && $gap <= ($reach === 0 ? 14 : 2); $i++, $row += $way) {
+            [$reach, $gap] = Strip::ink($strip->bareRows[$row] ?? '', $from, self::FLAG) > 0 ? [$i, 0] : [$reach, $gap + 1];
+        }
+
+        return $reach;
     }
 
     /** Whether a beam goes from the end of one stem to the end of the next. */

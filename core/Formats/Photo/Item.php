@@ -15,6 +15,9 @@ final class Item
     /** A beam goes on to the next one. */
     public bool $beamedOn = false;
 
+    /** Rows that hang at the right of the end of a stem without a beam to the next: a flag is long, a number that touches it is not. */
+    public ?int $flag = null;
+
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 

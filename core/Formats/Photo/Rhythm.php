@@ -10,6 +10,9 @@ namespace Nasturtium\Core\Formats\Photo;
  */
 final class Rhythm
 {
+    /** Rows that a flag hangs down at least. */
+    private const FLAG = 24;
+
     /** Ways to a length that are kept. */
     private const WAYS = 4;
 
@@ -160,6 +163,14 @@ final class Rhythm
         return ReadSign::length($option[0], $option[1]);
     }
 
+    /** How unlikely another number of beams is: a number at the end of a stem is taken for one, a thin flag is not seen. */
+    private static function flagged(Item $item, int $beams): float
+    {
+        $isLikely = $item->flag !== null && ($beams === 0 && $item->flag > 0 && $item->flag < self::FLAG || $beams === 1 && $item->beams === 0 && $item->flag >= self::FLAG);
+
+        return $isLikely ? 0.3 : 1.0;
+    }
+
     /** @return list<array{float, array{int, int, int}|null}> what a sign may be instead, and how unlikely that is */
     private static function options(Item $item): array
     {
@@ -175,7 +186,7 @@ final class Rhythm
         if ($item->stem !== null && $item->base <= Item::QUARTER) {
             foreach ([$item->beams - 1, $item->beams + 1] as $beams) {
                 if ($beams >= 0 && $beams <= 2) {
-                    $options[] = [1.0, [Item::QUARTER >> $beams, $item->dots, $beams]];
+                    $options[] = [self::flagged($item, $beams), [Item::QUARTER >> $beams, $item->dots, $beams]];
                     $options[] = [1.9, [Item::QUARTER >> $beams, 1 - min(1, $item->dots), $beams]];
                 }
             }

@@ -47,17 +47,24 @@ final class Rings
         $kept = [];
         foreach ($heads as $head) {
             $placed = $head->hollow ? self::nearest($strip, $head) : $head;
-            foreach ($placed === null || $placed === $head ? [] : [...$heads, ...$kept] as $other) {
-                if ($other !== $head && $other->place === $placed->place && abs($other->x - $placed->x) < $placed->width / 2) {
-                    continue 2;
-                }
-            }
-            if ($placed !== null) {
+            if ($placed !== null && ($placed === $head || ! self::isTaken($placed, $head, [...$heads, ...$kept]))) {
                 $kept[] = $placed;
             }
         }
 
         return $kept;
+    }
+
+    /** @param list<Head> $heads */
+    private static function isTaken(Head $placed, Head $own, array $heads): bool
+    {
+        foreach ($heads as $other) {
+            if ($other !== $own && $other->place === $placed->place && abs($other->x - $placed->x) < $placed->width / 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function nearest(Strip $strip, Head $head): ?Head

@@ -65,6 +65,7 @@ final class StaffReader
         foreach ($reader->items as $i => $item) {
             $next = $reader->items[$i + 1]->stem ?? null;
             $item->beamedOn = $item->beams > 0 && $item->stem !== null && $next !== null && BeamCounter::joins($strip, $item->stem, $next);
+            $item->flag = $item->stem === null || $item->beamedOn || ($reader->items[$i - 1]->beamedOn ?? false) ? null : BeamCounter::flag($strip, $item->stem);
         }
         (new DotReader($reader->blobs, $bars))->give($reader->items);
         $reader->accidentals->give($reader->heads);
@@ -83,6 +84,7 @@ final class StaffReader
                 $this->stems[] = $stem;
             }
         }
+        $heads = array_values(array_filter($heads, fn (Head $head): bool => ! $head->hollow || ! $this->isNearBar($head)));
         foreach ($heads as $head) {
             $this->attach($head);
         }
@@ -91,10 +93,12 @@ final class StaffReader
         }
         foreach ($this->stems as $stem) {
             $this->settle($stem, $heads);
-            array_push($heads, ...Seconds::of($this->strip, $stem));
+            $seconds = Seconds::of($this->strip, $stem);
+            self::takeOver($seconds, $heads);
+            array_push($heads, ...$seconds);
         }
         foreach ($heads as $head) {
-            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < self::WHOLE || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isNearBar($head) || $this->isOnStem($head)))) {
+            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < self::WHOLE || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
                 continue;
             }
             $this->heads[] = $head;
@@ -122,6 +126,23 @@ final class StaffReader
         }
     }
 
+    /**
+     * A head beside its stem was perhaps given to a flag that looks like one.
+     *
+     * @param list<Head> $seconds
+     * @param list<Head> $heads
+     */
+    private static function takeOver(array $seconds, array $heads): void
+    {
+        foreach ($seconds as $second) {
+            foreach ($heads as $head) {
+                if ($head->place === $second->place && abs($head->x - $second->x) < 8 && ($head->stem === null || $head->stem->height() < $second->stem?->height())) {
+                    $head->isNone = true;
+                }
+            }
+        }
+    }
+
     private function isBar(float $x): bool
     {
         foreach ($this->bars as $bar) {
@@ -138,7 +159,7 @@ final class StaffReader
     private function isNearBar(Head $head): bool
     {
         foreach ($this->bars as $bar) {
-            if ($head->x > $bar->left - 14 && $head->x < $bar->right + 14) {
+            if ($head->x > $bar->left - 14 && $head->x < $bar->right + ($bar->dotsAfter ? 22 : 14)) {
                 return true;
             }
         }
@@ -237,11 +258,7 @@ final class StaffReader
         }
         // In a flag or between a stem and a dot there may be a hole; a chord is filled or hollow as one.
         $filled = array_filter($stem->heads, static fn (Head $head): bool => ! $head->hollow) !== [];
-        $up = 0.0;
-        foreach ($stem->heads as $head) {
-            $up += ! $filled || ! $head->hollow ? ($stem->x > $head->x ? 1 : -1) * $head->sure : 0.0;
-        }
-        $stem->up = $up > 0;
+        $stem->up = $this->goesUp($stem, array_filter($stem->heads, static fn (Head $head): bool => ! $filled || ! $head->hollow));
         $kept = [];
         foreach ($stem->heads as $head) {
             if ($filled && $head->hollow) {
@@ -262,6 +279,27 @@ final class StaffReader
             $head->stem = null;
         }
         $stem->heads = [];
+    }
+
+    /**
+     * A stem stands at the right of its heads and goes up, or at their left and goes down; between two heads a step apart it
+     * goes where more of it is.
+     *
+     * @param array<int, Head> $heads
+     */
+    private function goesUp(Stem $stem, array $heads): bool
+    {
+        $up = 0.0;
+        $rows = [];
+        foreach ($heads as $head) {
+            $up += ($stem->x > $head->x ? 1 : -1) * $head->sure;
+            $rows[] = $head->y();
+        }
+        if (count($rows) === 2 && abs($up) < 0.5 && max($rows) - min($rows) < Strip::SPACE) {
+            return min($rows) - $stem->top > $stem->bottom - max($rows);
+        }
+
+        return $up > 0;
     }
 
     /**
