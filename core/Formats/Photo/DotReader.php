@@ -19,6 +19,7 @@ final readonly class DotReader
     /** @param list<Item> $items */
     public function give(array $items): void
     {
+        $weak = [];
         foreach ($this->blobs as $blob) {
             if (! $blob->isDot() || $this->isOfRepeat($blob)) {
                 continue;
@@ -32,9 +33,15 @@ final readonly class DotReader
                     $best = $item;
                 }
             }
-            if ($best !== null) {
+            // Below the line of its head a dot of a chord is not alone: the point over an i is.
+            if ($best !== null && self::isBeside($best, $blob->y(), false)) {
                 $best->dots = 1;
+            } elseif ($best !== null) {
+                $weak[] = $best;
             }
+        }
+        foreach ($weak as $i => $item) {
+            $item->dots = max($item->dots, in_array($item, array_slice($weak, 0, $i), true) ? 1 : 0);
         }
     }
 
@@ -48,7 +55,7 @@ final readonly class DotReader
         return $end;
     }
 
-    private static function isBeside(Item $item, float $y): bool
+    private static function isBeside(Item $item, float $y, bool $below = true): bool
     {
         if ($item->isRest()) {
             return abs($y - Strip::row(5)) <= 5;
@@ -56,7 +63,7 @@ final readonly class DotReader
         foreach ($item->heads as $head) {
             // On a line it stands in the space above, in a chord perhaps below.
             foreach ($head->place % 2 === 0 ? [8, -8] : [0] as $up) {
-                if (abs($y - ($head->y() - $up)) <= 4.5 && ($up >= 0 || count($item->heads) > 1)) {
+                if (abs($y - ($head->y() - $up)) <= 4.5 && ($up >= 0 || $below && count($item->heads) > 1)) {
                     return true;
                 }
             }

@@ -10,8 +10,10 @@ namespace Nasturtium\Core\Formats\Photo;
  */
 final class Rhythm
 {
-    /** Rows that a flag hangs down at least. */
+    /** Rows that a flag hangs down where it is surely one, and surely none. */
     private const FLAG = 24;
+
+    private const NO_FLAG = 18;
 
     /** Ways to a length that are kept. */
     private const WAYS = 4;
@@ -166,9 +168,11 @@ final class Rhythm
     /** How unlikely another number of beams is: a number at the end of a stem is taken for one, a thin flag is not seen. */
     private static function flagged(Item $item, int $beams): float
     {
-        $isLikely = $item->flag !== null && ($beams === 0 && $item->flag > 0 && $item->flag < self::FLAG || $beams === 1 && $item->beams === 0 && $item->flag >= self::FLAG);
-
-        return $isLikely ? 0.3 : 1.0;
+        return match (true) {
+            $item->flag === null => 1.0,
+            $beams === 0 && $item->flag > 0 && $item->flag < self::NO_FLAG, $beams === 1 && $item->beams === 0 && $item->flag >= self::FLAG => 0.3,
+            default => 1.0,
+        };
     }
 
     /** @return list<array{float, array{int, int, int}|null}> what a sign may be instead, and how unlikely that is */

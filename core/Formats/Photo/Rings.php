@@ -19,7 +19,7 @@ final class Rings
     private const PERHAPS = 0.87;
 
     /** What a ring shows of a head at least. */
-    private const LEAST = 0.65;
+    private const LEAST = 0.7;
 
     /** How much more of a ring there is where a head stands than a step beside it. */
     private const BETTER = 0.15;
@@ -131,6 +131,10 @@ final class Rings
             if ($other->place === $perhaps->place) {
                 return;
             }
+        }
+        // Outside the staff letters have rings as well.
+        if ($perhaps->place < -1 || $perhaps->place > 9) {
+            return;
         }
         [$share, $ink] = self::around($strip, $perhaps);
         if ($share < self::PERHAPS || $ink > $hole || ! Ledgers::hold($strip, $perhaps)) {

@@ -15,6 +15,9 @@ final class StaffReader
     /** Columns that a whole note takes, where a half is narrower. */
     private const WHOLE = 22;
 
+    /** How much surer the heads at one end of a stem are than those at the other, where those are none. */
+    private const SURER = 0.05;
+
     /** Rows that a stem goes on beyond its last head, at least. */
     private const BEYOND = 20;
 
@@ -291,9 +294,16 @@ final class StaffReader
     {
         $up = 0.0;
         $rows = [];
+        $best = [0.0, 0.0];
         foreach ($heads as $head) {
-            $up += ($stem->x > $head->x ? 1 : -1) * $head->sure;
+            $side = $stem->x > $head->x ? 1 : 0;
+            $up += ($side === 1 ? 1 : -1) * $head->sure;
+            $best[$side] = max($best[$side], $head->sure);
             $rows[] = $head->y();
+        }
+        // What thickens in a beam is less of a head than the head at the other end.
+        if (abs($best[1] - $best[0]) > self::SURER) {
+            return $best[1] > $best[0];
         }
         if (count($rows) === 2 && abs($up) < 0.5 && max($rows) - min($rows) < Strip::SPACE) {
             return min($rows) - $stem->top > $stem->bottom - max($rows);

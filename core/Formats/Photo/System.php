@@ -36,11 +36,19 @@ final class System
      */
     private static function pairs(array $staves): array
     {
-        $joined = 0;
-        for ($i = 0; $i + 1 < count($staves); $i += 2) {
-            $joined += $staves[$i]->isJoinedBelow() ? 1 : 0;
+        [$pairs, $alone] = [[], []];
+        for ($i = 0; $i < count($staves); $i++) {
+            if (isset($staves[$i + 1]) && $staves[$i]->isJoinedBelow()) {
+                $pairs[] = [$staves[$i], $staves[++$i]];
+            } else {
+                $alone[] = $staves[$i];
+            }
         }
-        if (count($staves) % 2 === 1 || 2 * $joined < intdiv(count($staves), 2)) {
+        if (count($pairs) > 0 && count($alone) <= 1) {
+            // What stands alone among grand staves is a mirage of one.
+            return $pairs;
+        }
+        if (count($staves) % 2 === 1 || 4 * count($pairs) < count($staves)) {
             return array_map(static fn (Staff $staff): array => [$staff], $staves);
         }
 
