@@ -15,6 +15,9 @@ final class StaffReader
     /** Columns that a whole note takes, where a half is narrower. */
     private const WHOLE = 22;
 
+    /** Rows of the longest stroke of an accidental. */
+    private const STROKE = 62;
+
     /** How much surer the heads at one end of a stem are than those at the other, where those are none. */
     private const SURER = 0.05;
 
@@ -72,6 +75,7 @@ final class StaffReader
         }
         (new DotReader($reader->blobs, $bars))->give($reader->items);
         $reader->accidentals->give($reader->heads);
+        $reader->doubtStrokes();
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
         (new TieReader($strip))->give($reader->items);
 
@@ -127,6 +131,37 @@ final class StaffReader
                 $this->add($heads, $half ? 2 * Item::QUARTER : Item::QUARTER >> $beams, $beams, $stem);
             }
         }
+    }
+
+    /** Right before a note an upright stroke that is of nothing else is of an accidental that was not known. */
+    private function doubtStrokes(): void
+    {
+        foreach ($this->stems as $stem) {
+            if ($stem->heads !== [] || $stem->height() > self::STROKE || $this->isFlag($stem)) {
+                continue;
+            }
+            $near = [];
+            foreach ($this->heads as $head) {
+                $gap = $head->x - $head->width / 2 - $stem->x;
+                if ($gap > 1 && $gap < 24 && abs(($stem->top + $stem->bottom) / 2 - $head->y()) < 12) {
+                    $near[] = $head;
+                }
+            }
+            if ($near !== [] && array_filter($near, static fn (Head $head): bool => $head->sign !== null) === []) {
+                $near[0]->doubt ??= 'sign';
+            }
+        }
+    }
+
+    private function isFlag(Stem $stroke): bool
+    {
+        foreach ($this->stems as $stem) {
+            if ($stem->heads !== [] && $stroke->x > $stem->x && $stroke->x - $stem->x < 26 && $stroke->top < $stem->bottom && $stroke->bottom > $stem->top) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
