@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Mark;
+
 /** A note, a chord or a rest of a staff while it is read. */
 final class Item
 {
@@ -17,6 +19,9 @@ final class Item
 
     /** Rows that hang at the right of the end of a stem without a beam to the next: a flag is long, a number that touches it is not. */
     public ?int $flag = null;
+
+    /** @var list<Mark> */
+    public array $marks = [];
 
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Mark;
 
 /** Writes what was read as JSON, and reads it again: what is kept while a teacher looks at it. */
 final class PageCodec
@@ -18,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{int, int, int, int, list<array{int, int|null, int|null, bool}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -45,13 +46,14 @@ final class PageCodec
                 array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
                     $sign->x, $sign->onset, $sign->base, $sign->dots,
                     array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger, $head->tied], $sign->heads),
+                    array_map(static fn (Mark $mark): string => $mark->value, $sign->marks),
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{list<list<array{int, int, int, int, list<array{int, int|null, int|null, bool}>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -63,6 +65,8 @@ final class PageCodec
                 $sign[2],
                 $sign[3],
                 array_map(static fn (array $head): ReadHead => new ReadHead(...$head), $sign[4]),
+                // What was kept before marks were read has none.
+                array_map(Mark::from(...), $sign[5] ?? []),
             ), $signs), $staves),
             $start,
             $end,

@@ -95,7 +95,7 @@ final readonly class PhotoPiece
 
                 return new Note($pitches[$k][$h], $head->finger, $start, $stop);
             }, $sign->heads, array_keys($sign->heads));
-            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink(tuplet: $tuplets[$k] ?? null), false, $token + $k);
+            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Mark;
+
 /** A note, a chord or a rest as it was read. */
 final readonly class ReadSign
 {
@@ -12,12 +14,13 @@ final readonly class ReadSign
      * @param int            $onset in ticks of the bar, see Item::QUARTER
      * @param int            $base  its length without dots, in ticks; in a triplet two thirds of what is printed
      * @param list<ReadHead> $heads from the lowest; none for a rest
+     * @param list<Mark>     $marks
      */
-    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads) {}
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = []) {}
 
     public static function of(Item $item): self
     {
-        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads));
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks);
     }
 
     public function ticks(): int
@@ -38,12 +41,12 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads);
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks);
     }
 
     public function lasting(int $base, int $dots): self
     {
-        return new self($this->x, $this->onset, $base, $dots, $this->heads);
+        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks);
     }
 
     /** @param list<ReadHead> $heads */
@@ -51,6 +54,6 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks);
     }
 }

@@ -78,6 +78,7 @@ final class StaffReader
         $reader->doubtStrokes();
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
         (new TieReader($strip))->give($reader->items);
+        (new MarkReader($reader->blobs, $top, $bottom))->give($reader->items);
 
         return $reader->items;
     }

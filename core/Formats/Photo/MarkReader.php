@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Mark;
+
+/** Gives notes what is printed above or below them: the dot of staccato, an accent, a fermata. */
+final readonly class MarkReader
+{
+    /** Columns from the middle of a note to the middle of its mark. */
+    private const BESIDE = 6;
+
+    /** Rows from the outermost head or the end of the stem. */
+    private const NEAR = 9;
+
+    private const FAR = 48;
+
+    /** The least width of a dot: what is smaller is a speck. */
+    private const DOT = 5;
+
+    /**
+     * @param list<Blob> $blobs
+     * @param int        $top    rows above are of the staff that stands there
+     * @param int        $bottom likewise below
+     */
+    public function __construct(private array $blobs, private int $top, private int $bottom) {}
+
+    /** @param list<Item> $items */
+    public function give(array $items): void
+    {
+        $fermatas = [];
+        foreach ($this->blobs as $blob) {
+            if ($this->isFermata($blob)) {
+                $this->put($items, $blob, Mark::Fermata);
+                $fermatas[] = $blob;
+            } elseif (self::isAccent($blob)) {
+                $this->put($items, $blob, Mark::Accent);
+            }
+        }
+        foreach ($this->blobs as $blob) {
+            if ($blob->isDot() && min($blob->width(), $blob->height()) >= self::DOT && ! self::isIn($fermatas, $blob) && ! self::isOnLine($blob) && ! $this->isOfLetter($blob)) {
+                $this->put($items, $blob, Mark::Staccato);
+            }
+        }
+    }
+
+    /** @param list<Item> $items */
+    private function put(array $items, Blob $blob, Mark $mark): void
+    {
+        if ($blob->y() < $this->top || $blob->y() > $this->bottom) {
+            return;
+        }
+        foreach ($items as $item) {
+            if ($item->heads === []) {
+                continue;
+            }
+            $rows = array_map(static fn (Head $head): int => $head->y(), $item->heads);
+            [$above, $below] = [min($rows), max($rows)];
+            if ($item->stem !== null) {
+                [$above, $below] = $item->stem->up === true ? [min($above, $item->stem->top), $below] : [$above, max($below, $item->stem->bottom)];
+            }
+            $apart = $blob->y() < $above ? $above - $blob->y() : $blob->y() - $below;
+            $beside = min(abs($item->x - $blob->x()), abs(($item->stem->x ?? $item->x) - $blob->x()));
+            if ($beside <= self::BESIDE && $apart >= self::NEAR && $apart <= self::FAR && ! in_array($mark, $item->marks, true)) {
+                $item->marks[] = $mark;
+
+                return;
+            }
+        }
+    }
+
+    /** A bow that is open below or above, with a dot in it. */
+    private function isFermata(Blob $blob): bool
+    {
+        if ($blob->width() < 22 || $blob->width() > 48 || $blob->height() < 9 || $blob->height() > 26 || $blob->area > 0.6 * $blob->width() * $blob->height()) {
+            return false;
+        }
+        foreach ($this->blobs as $dot) {
+            if ($dot !== $blob && $dot->isDot() && abs($dot->x() - $blob->x()) <= 4 && $dot->top >= $blob->top && $dot->bottom <= $blob->bottom + 2) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Two strokes that meet at the right. */
+    private static function isAccent(Blob $blob): bool
+    {
+        if ($blob->width() < 13 || $blob->width() > 30 || $blob->height() < 7 || $blob->height() > 18 || $blob->area > 0.62 * $blob->width() * $blob->height()) {
+            return false;
+        }
+        $third = intdiv($blob->width(), 4);
+        $left = $blob->within($blob->left, $blob->left + $third, $blob->top, $blob->bottom);
+        $right = $blob->within($blob->right - $third, $blob->right, $blob->top, $blob->bottom);
+        if ($left === null || $right === null) {
+            return false;
+        }
+        $between = $blob->within($blob->left, $blob->left + $third, (int) $blob->y() - 1, (int) $blob->y() + 1);
+
+        return $between === null && $left->height() >= 0.8 * $blob->height() && $right->height() <= 0.65 * $blob->height() && abs($right->y() - $blob->y()) <= 2;
+    }
+
+    /** @param list<Blob> $blobs */
+    private static function isIn(array $blobs, Blob $dot): bool
+    {
+        foreach ($blobs as $blob) {
+            if ($dot->left >= $blob->left && $dot->right <= $blob->right && $dot->top >= $blob->top && $dot->bottom <= $blob->bottom + 2) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A letter stands right below its point, or beside it. */
+    private function isOfLetter(Blob $dot): bool
+    {
+        foreach ($this->blobs as $other) {
+            $aside = max($other->left - $dot->right, $dot->left - $other->right);
+            $beneath = $other->top - $dot->bottom;
+            if ($other !== $dot && $other->area > 20 && $other->height() <= 34 && $other->width() <= 34 && ! $other->isDot()
+                && ($aside <= 2 && $beneath >= -2 && $beneath <= 9 || $aside < 9 && $beneath < -3 && $other->bottom > $dot->top + 3)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Within the staff a dot stands between two lines; what is left of a bow where a line was taken out does not. */
+    private static function isOnLine(Blob $dot): bool
+    {
+        $from = (int) round($dot->y()) - Strip::TOP;
+
+        return $from > -Strip::SPACE / 2 && $from < 4.5 * Strip::SPACE && min(($from + Strip::SPACE) % Strip::SPACE, Strip::SPACE - ($from + Strip::SPACE) % Strip::SPACE) < 5;
+    }
+}
