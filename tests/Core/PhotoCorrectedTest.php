@@ -19,6 +19,7 @@ use Nasturtium\Core\Formats\Photo\ReadSign;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Mark;
 
 /*
  * What a teacher changes of what was read of a photo, key by key, and how well it was read.
@@ -212,6 +213,22 @@ test('what was read is kept and read again as it was', function (): void {
     $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], -3, [6, 8], [$bar], 'Löwenzahn'), new ReadPhoto([Clef::Bass], 2, [2, 2], [])]);
     $again = PageCodec::read(PageCodec::written($page));
     expect($again)->toEqual($page)->and($again->pieces[0]->title)->toBe('Löwenzahn');
+});
+
+test('marks are kept with their note, go out with it, and go with it where it becomes a rest', function (): void {
+    $marked = new ReadSign(20, 0, 192, 0, [new ReadHead(3)], [Mark::Staccato, Mark::Fermata]);
+    $page = page_of_bars([$marked]);
+    $again = PageCodec::read(PageCodec::written($page));
+    expect($again)->toEqual($page)
+        ->and(PhotoPiece::of($again->pieces[0])->measures[0]->events()[0]->ink->marks)->toBe([Mark::Staccato, Mark::Fermata])
+        ->and(changed($page, Change::Length, ['value' => 2])->pieces[0]->bars[0]->staves[0][0]->marks)->toBe([Mark::Staccato, Mark::Fermata])
+        ->and(changed($page, Change::Rest)->pieces[0]->bars[0]->staves[0][0]->marks)->toBe([]);
+});
+
+test('what was kept before marks were read has none', function (): void {
+    $page = page_of_bars([sign_on(3, 192)]);
+    $before = str_replace(',[]]]]', ']]]', PageCodec::written($page));
+    expect($before)->not->toBe(PageCodec::written($page))->and(PageCodec::read($before))->toEqual($page);
 });
 
 test('what something else wrote is refused', function (string $kept): void {

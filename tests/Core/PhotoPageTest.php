@@ -156,6 +156,21 @@ test('most lines say the key, not the one that cannot be seen', function (): voi
     expect($read['key'])->toBe(1)->and(array_column(array_slice($read['notes'], -3), 'midi'))->toBe([64, 66, 67]);
 });
 
+test('of two keys that as many lines say, the one with more signs stands: a sign is sooner missed than invented', function (): void {
+    $one = static fn (DrawnStrip $drawn) => $drawn->sign(Shape::Sharp, 62, Strip::row(8));
+    $bars = array_fill(0, 4, quarters(3));
+    foreach ([[null, $one], [$one, null]] as [$first, $second]) {
+        expect(page_read((new DrawnPage([[staff_of(Clef::Treble, $bars, $first)], [staff_of(Clef::Treble, $bars, $second)]]))->png())['key'])->toBe(1);
+    }
+});
+
+test('what looks like a staff among grand staves is none of them', function (): void {
+    $upper = static fn (): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3, 4), quarters(3, 1)]);
+    $lower = static fn (): DrawnStrip => staff_of(Clef::Bass, [REST, quarters(3, 1), REST, quarters(3, 5)]);
+    $read = page_read((new DrawnPage([[$upper(), $lower()], [new DrawnStrip(700)], [$upper(), $lower()]]))->png());
+    expect($read['clefs'])->toBe(['G', 'F'])->and($read['bars'])->toBe(8)->and($read['notes'])->toHaveCount(36);
+});
+
 test('what was read goes out as the shorthand', function (): void {
     $text = ShorthandWriter::write(PhotoPiece::of((new PhotoReader())->read(grand_page()->png())->page->pieces[0]))->text;
     expect($text)->toContain('time: 3/4')->and($text)->toMatch('/^R: .*\n(?:R: .*\n)?L: \/ \|/m');

@@ -14,6 +14,7 @@ use Nasturtium\Core\Formats\Photo\LineFit;
 use Nasturtium\Core\Formats\Photo\Numbers;
 use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\OpeningReader;
+use Nasturtium\Core\Formats\Photo\Rings;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Shapes;
 use Nasturtium\Core\Formats\Photo\StaffReader;
@@ -21,6 +22,7 @@ use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\Stems;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Mark;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -452,3 +454,118 @@ test('an accidental beside a stem is no second', function (): void {
     $plain = items_read((new DrawnStrip())->head(200, 5)->stem(200, 5, false)->sign(Shape::Sharp, 170, Strip::row(5)));
     expect($plain)->toHaveCount(1)->and($plain[0]->heads)->toHaveCount(1)->and($plain[0]->heads[0]->sign)->toBe(1)->and($plain[0]->heads[0]->doubt)->not->toBe('more');
 });
+
+test('a stroke that leans or is torn is one stem, two that stand apart are two', function (int $aside, int $down, int $count): void {
+    $strip = (new DrawnStrip())->box(200, 100, 2, 34)->box(200 + $aside, 100 + $down, 2, 34)->strip();
+    $stems = Stems::of($strip);
+    expect($stems)->toHaveCount($count)
+        ->and($count === 1 ? $stems[0]->height() : 34)->toBeGreaterThanOrEqual($count === 1 ? 32 + $down : 34);
+})->with([
+    'leaning' => [3, 20, 1],
+    'torn' => [0, 39, 1],
+    'torn too far' => [0, 48, 2],
+    'beside one another' => [8, 10, 2],
+]);
+
+test('the other hollow heads of a chord are seen by their rings', function (DrawnStrip $drawn, array $places): void {
+    $items = items_read($drawn);
+    expect($items)->toHaveCount(1)->and($items[0]->base)->toBe(96)
+        ->and(array_map(static fn (Head $head): int => $head->place, $items[0]->heads))->toBe($places);
+})->with([
+    'a third' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 2, true)->head(200, 4, true)->stem(200, 2, true, 5), [2, 4]],
+    'a chord of three' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 1, true)->head(200, 3, true)->head(200, 5, true)->stem(200, 1, true, 6), [1, 3, 5]],
+    'a second at the right of its stem' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 3, true)->head(218, 4, true)->stem(200, 3, true, 4), [3, 4]],
+]);
+
+test('a hollow head that was taken to be a step away stands where its ring is, and half a ring is none', function (): void {
+    $strip = (new DrawnStrip())->head(200, 5, true)->stem(200, 5, true)->box(300, Strip::row(5) - 8, 3, 60)->strip();
+    $told = static fn (float $x, int $place): array => array_map(static fn (Head $head): int => $head->place, Rings::placed($strip, [new Head($x, $place, true, 21.0, 0.95)]));
+    expect($told(200, 5))->toBe([5])->and($told(200, 4))->toBe([5])->and($told(200, 6))->toBe([5])->and($told(291, 5))->toBe([]);
+    $twice = Rings::placed($strip, [new Head(200, 5, true, 21.0, 0.95), new Head(201, 6, true, 21.0, 0.95)]);
+    expect($twice)->toHaveCount(1);
+});
+
+test('what is in doubt between two places is so no more where one ring is clearer', function (): void {
+    $strip = (new DrawnStrip())->head(200, 5, true)->stem(200, 5, true)->strip();
+    $head = new Head(200, 5, true, 21.0, 0.95);
+    $head->doubt = 'place';
+    expect(Rings::placed($strip, [$head])[0]->doubt)->toBeNull();
+});
+
+test('a number that touches the end of a stem is no flag', function (): void {
+    $alone = static fn (DrawnStrip $drawn): ?int => items_read($drawn)[0]->flag;
+    $plain = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true));
+    $number = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->box(213, Strip::row(3) - 56, 5, 14));
+    $flag = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->box(214, Strip::row(3) - 54, 3, 34));
+    expect($plain)->toBe(0)->and($number)->toBeGreaterThan(8)->toBeLessThan(18)->and($flag)->toBeGreaterThanOrEqual(24);
+    // Beneath one beam there is none to look for.
+    $beamed = items_read((new DrawnStrip())->head(100, 3)->stem(100, 3, true)->head(150, 3)->stem(150, 3, true)->beam(100, 150, 3, true));
+    expect($beamed[0]->flag)->toBeNull()->and($beamed[1]->flag)->toBeNull();
+});
+
+test('a stroke right before a note that is of nothing is a sign in doubt, one that was read is not', function (): void {
+    $doubt = static fn (DrawnStrip $drawn): ?string => items_read($drawn)[0]->heads[0]->doubt;
+    $note = static fn (): DrawnStrip => (new DrawnStrip())->head(200, 5)->stem(200, 5, false);
+    expect($doubt($note()))->toBeNull()
+        ->and($doubt($note()->box(180, Strip::row(5) - 20, 2, 40)))->toBe('sign')
+        ->and($doubt($note()->box(180, Strip::row(5) - 50, 2, 40)))->toBeNull()
+        ->and($doubt($note()->sign(Shape::Sharp, 170, Strip::row(5))))->toBeNull();
+});
+
+test('the point over an i makes no chord longer, two dots below it do', function (int $dots, int $expected): void {
+    $drawn = (new DrawnStrip())->head(200, 0)->head(200, 2)->stem(200, 0, true, 5)->dot(222, -1);
+    for ($i = 1; $i < $dots; $i++) {
+        $drawn->dot(222, 1);
+    }
+    expect(items_read($drawn)[0]->dots)->toBe($expected);
+})->with(['one below' => [1, 0], 'one below and one between' => [2, 1]]);
+
+/** @return list<string> */
+function marks_read(DrawnStrip $drawn): array
+{
+    return array_map(static fn (Mark $mark): string => $mark->value, items_read($drawn)[0]->marks);
+}
+
+/** A note in the third space, its stem up, and something else. */
+function third_space(): DrawnStrip
+{
+    return (new DrawnStrip())->head(200, 5)->stem(200, 5, true);
+}
+
+/** Two strokes that meet at the right, or at the left. */
+function wedge(DrawnStrip $drawn, int $x, int $y, bool $opensLeft): DrawnStrip
+{
+    for ($i = 0; $i <= 20; $i++) {
+        $away = (int) round(($opensLeft ? 20 - $i : $i) * 0.25);
+        $drawn->box($x - 10 + $i, $y - $away, 1, 2)->box($x - 10 + $i, $y + $away, 1, 2);
+    }
+
+    return $drawn;
+}
+
+test('a dot at the head is staccato, one beside it, on a line, far away or over a letter is not', function (DrawnStrip $drawn, array $marks): void {
+    expect(marks_read($drawn))->toBe($marks);
+})->with([
+    'in the space below' => [fn (): DrawnStrip => third_space()->dot(200, 3), ['staccato']],
+    'below the staff' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 1)->stem(200, 1, true)->dot(200, -2), ['staccato']],
+    'beside it' => [fn (): DrawnStrip => third_space()->dot(222, 5), []],
+    'on a line' => [fn (): DrawnStrip => third_space()->dot(200, 2), []],
+    'far below' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 1)->stem(200, 1, true)->dot(200, -6), []],
+    'the point of an i' => [fn (): DrawnStrip => (new DrawnStrip())->head(200, 1)->stem(200, 1, true)->dot(200, -3)->box(198, Strip::row(-3) + 7, 5, 16), []],
+]);
+
+test('two strokes that meet at the right are an accent, at the left they are none', function (): void {
+    $below = static fn (bool $opensLeft): array => marks_read(wedge((new DrawnStrip())->head(200, 1)->stem(200, 1, true), 200, Strip::row(-2), $opensLeft));
+    expect($below(true))->toBe(['accent'])->and($below(false))->toBe([]);
+});
+
+test('a bow with a dot in it is a fermata, and its dot is nothing else', function (bool $dotted): void {
+    $drawn = third_space();
+    for ($i = -15; $i <= 15; $i++) {
+        $drawn->box(210 + $i, 48 - (int) round(13 * sqrt(1 - ($i / 15.5) ** 2)), 1, 4);
+    }
+    if ($dotted) {
+        $drawn->box(207, 43, 6, 6);
+    }
+    expect(marks_read($drawn))->toBe($dotted ? ['fermata'] : []);
+})->with(['with it' => [true], 'without' => [false]]);

@@ -105,6 +105,23 @@ test('what the other hand plays at the same place says which change it is', func
     }
 });
 
+test('of two notes the one whose stem ends in a number had no beam, and the one that has a flag has one', function (string $signs, int $flagged, int $rows, array $ticks): void {
+    $items = seen($signs);
+    $items[$flagged]->flag = $rows;
+    [$settled, $sure] = Rhythm::settle($items, array_sum($ticks));
+    expect(lengths($settled))->toBe($ticks)->and($sure)->toBeTrue();
+})->with([
+    'the second eighth is a quarter' => ['v v q q', 1, 17, [24, 48, 48, 48]],
+    'the first one is' => ['v v q q', 0, 9, [48, 24, 48, 48]],
+    'the second quarter is an eighth' => ['q q q v q', 1, 24, [48, 24, 48, 24, 48]],
+]);
+
+test('a number of rows between a number and a flag says nothing', function (): void {
+    $items = seen('v v q q');
+    $items[1]->flag = 18;
+    expect(Rhythm::settle($items, 168)[1])->toBeFalse();
+});
+
 test('a hole that was taken for a note goes where the bar is right without it', function (): void {
     [$settled, $sure] = Rhythm::settle(seen('w q q h'), 192);
     expect(lengths($settled))->toBe([48, 48, 96])->and($sure)->toBeTrue();
@@ -168,6 +185,24 @@ test('staves are found from the top, straight or aslant', function (float $fall)
             ->and(abs($path->spaceAt($x) - Decoder::SPACE))->toBeLessThan(0.6);
     }
 })->with(['straight' => [0.0], 'falling by three degrees' => [40.0], 'rising' => [-25.0]]);
+
+test('a staff goes on where its lines are faint, and ends where they do', function (int $until): void {
+    $image = imagecreatefromstring(staves_drawn([100, 260], 16));
+    assert($image !== false);
+    foreach ([100, 260] as $top) {
+        for ($line = 0; $line < 5; $line++) {
+            $y = $top + $line * 16;
+            imagefilledrectangle($image, 560, $y - 1, 840, $y + 2, 0xFAF6EA);
+            imagefilledrectangle($image, 560, $y, $until, $y, 0xE2DED4);
+        }
+    }
+    ob_start();
+    imagepng($image);
+    $picture = Decoder::picture(Decoder::opened((string) ob_get_clean()));
+    foreach (StaffFinder::find($picture) as $path) {
+        expect(abs($path->to() / $picture->scale - $until))->toBeLessThan(40);
+    }
+})->with(['as far as the others' => [840], 'half as far' => [700]]);
 
 test('what cannot be read says why, and what to do', function (string $bytes, string $said): void {
     expect(static fn () => (new PhotoReader())->read($bytes))->toThrow(BadPhoto::class, $said);
