@@ -45,6 +45,7 @@ final readonly class Tesseract implements WordReader
             $at = "{$cells[2]}.{$cells[3]}.{$cells[4]}";
             $lines[$at]['text'] = trim(($lines[$at]['text'] ?? '').' '.trim($cells[11]));
             $lines[$at]['height'] = max($lines[$at]['height'] ?? 0, (int) $cells[9]);
+            $lines[$at]['words'][] = ['text' => trim($cells[11]), 'x' => (int) $cells[6] + intdiv((int) $cells[8], 2)];
         }
 
         return array_values($lines);

@@ -23,6 +23,9 @@ final class Item
     /** @var list<Mark> */
     public array $marks = [];
 
+    /** The syllable below it; one that is not the last of its word ends with a hyphen. */
+    public string $lyric = '';
+
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 

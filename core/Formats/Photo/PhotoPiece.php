@@ -13,6 +13,7 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Ink;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Lyric;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
@@ -95,7 +96,7 @@ final readonly class PhotoPiece
 
                 return new Note($pitches[$k][$h], $head->finger, $start, $stop);
             }, $sign->heads, array_keys($sign->heads));
-            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, tuplet: $tuplets[$k] ?? null), false, $token + $k);
+            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: self::lyrics($sign->lyric), tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;
@@ -133,6 +134,12 @@ final readonly class PhotoPiece
         }
 
         return $ties;
+    }
+
+    /** @return list<Lyric> */
+    private static function lyrics(string $syllable): array
+    {
+        return $syllable === '' ? [] : [new Lyric(rtrim($syllable, '-'), joined: str_ends_with($syllable, '-'))];
     }
 
     private static function whole(int $ticks): Fraction

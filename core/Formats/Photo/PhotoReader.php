@@ -38,9 +38,14 @@ final readonly class PhotoReader
         $line = 0;
         $above = 0.0;
         foreach ($parts as $i => $part) {
-            $piece = PageBuilder::of($part, $line);
             if ($this->words !== null) {
                 $this->say(PhotoStep::Words, $i, count($parts));
+                foreach ($part as $system) {
+                    $system->giveLyrics($this->words);
+                }
+            }
+            $piece = PageBuilder::of($part, $line);
+            if ($this->words !== null) {
                 $piece = $piece->with(title: Titles::of($picture, $part[0], $above, $this->words));
             }
             $pieces[] = $piece;

@@ -15,12 +15,13 @@ final readonly class ReadSign
      * @param int            $base  its length without dots, in ticks; in a triplet two thirds of what is printed
      * @param list<ReadHead> $heads from the lowest; none for a rest
      * @param list<Mark>     $marks
+     * @param string         $lyric the syllable below it; one that is not the last of its word ends with a hyphen
      */
-    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = []) {}
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '') {}
 
     public static function of(Item $item): self
     {
-        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks);
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric);
     }
 
     public function ticks(): int
@@ -41,12 +42,12 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks);
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric);
     }
 
     public function lasting(int $base, int $dots): self
     {
-        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks);
+        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks, $this->lyric);
     }
 
     /** @param list<ReadHead> $heads */
@@ -54,6 +55,6 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric);
     }
 }

@@ -175,6 +175,13 @@ final class System
         return max(0.0, abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE);
     }
 
+    /** The words below its first staff, where there are any. */
+    public function giveLyrics(WordReader $words): void
+    {
+        $gap = $this->gap();
+        Lyrics::give($this->staves[0], $this->staves[0]->items, $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
+    }
+
     public function read(): void
     {
         $gap = $this->gap();

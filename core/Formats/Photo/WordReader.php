@@ -8,8 +8,9 @@ namespace Nasturtium\Core\Formats\Photo;
 interface WordReader
 {
     /**
-     * @param  string                                    $jpeg a part of a page
-     * @return list<array{text: string, height: int}> lines of words from the top, and how tall their letters are in pixels
+     * @param  string $jpeg a part of a page
+     * @return list<array{text: string, height: int, words: list<array{text: string, x: int}>}> lines of words from the top, how
+     *                                                                                          tall their letters are, and the middle of each word, in pixels
      */
     public function lines(string $jpeg): array;
 }
