@@ -164,6 +164,7 @@ test('the title is the tallest of the words above the first line', function (arr
 })->with([
     'among others' => [[['text' => 'Gently', 'height' => 14], ['text' => '— Paper Lantern Walk', 'height' => 24], ['text' => 'for two hands', 'height' => 12]], 'Paper Lantern Walk'],
     'none that could be one' => [[['text' => '= 80', 'height' => 30], ['text' => 'crumbs', 'height' => 5]], ''],
+    'a sign that was taken for letters' => [[['text' => 'TT ‘| —_ £Q', 'height' => 30], ['text' => 'Two Kites', 'height' => 22]], 'Two Kites'],
     'no words' => [[], ''],
 ]);
 

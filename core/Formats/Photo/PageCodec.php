@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -28,6 +28,7 @@ final class PageCodec
                 $piece['time'],
                 array_map(self::bar(...), $piece['bars']),
                 $piece['title'],
+                new TempoWords(...($piece['tempo'] ?? [])),
             ), $pieces));
         } catch (\JsonException|\TypeError|\ValueError) {
             throw BadPhoto::notKept();
@@ -42,6 +43,7 @@ final class PageCodec
             'fifths' => $piece->fifths,
             'time' => $piece->time,
             'title' => $piece->title,
+            'tempo' => [$piece->tempo->words, $piece->tempo->beats],
             'bars' => array_map(static fn (ReadBar $bar): array => [
                 array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
                     $sign->x, $sign->onset, $sign->base, $sign->dots,

@@ -15,6 +15,7 @@ use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Lyric;
 use Nasturtium\Core\Score\Meter;
+use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
@@ -42,6 +43,8 @@ final readonly class PhotoPiece
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
         $key = new Key($read->fifths);
         $meter = new Meter($read->time[0], $read->time[1]);
+        $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
+        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole(Fraction::of($meter->isCompound() ? 3 : 1, $meter->unit)));
         $ties = self::ties($read);
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);

@@ -46,7 +46,7 @@ final readonly class PhotoReader
             }
             $piece = PageBuilder::of($part, $line);
             if ($this->words !== null) {
-                $piece = $piece->with(title: Titles::of($picture, $part[0], $above, $this->words));
+                $piece = $piece->with(title: Titles::of($picture, $part[0], $above, $this->words), tempo: TempoWords::of($part[0], $this->words));
             }
             $pieces[] = $piece;
             $line += count($part);

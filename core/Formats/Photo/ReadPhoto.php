@@ -16,8 +16,9 @@ final readonly class ReadPhoto
      * @param array{int, int} $time  beats and their unit
      * @param list<ReadBar>   $bars
      * @param string          $title empty where no words were read
+     * @param TempoWords      $tempo likewise
      */
-    public function __construct(public array $clefs, public int $fifths, public array $time, public array $bars, public string $title = '') {}
+    public function __construct(public array $clefs, public int $fifths, public array $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords()) {}
 
     /**
      * The same piece but for what is given.
@@ -26,9 +27,9 @@ final readonly class ReadPhoto
      * @param array{int, int}|null $time
      * @param list<ReadBar>|null   $bars
      */
-    public function with(?array $clefs = null, ?int $fifths = null, ?array $time = null, ?array $bars = null, ?string $title = null): self
+    public function with(?array $clefs = null, ?int $fifths = null, ?array $time = null, ?array $bars = null, ?string $title = null, ?TempoWords $tempo = null): self
     {
-        return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title);
+        return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title, $tempo ?? $this->tempo);
     }
 
     /** @return int ticks of a full bar */

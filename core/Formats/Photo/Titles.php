@@ -30,11 +30,19 @@ final class Titles
         [$title, $tallest] = ['', self::TALLEST - 1];
         foreach ($words->lines(GreyPicture::jpeg($picture->columns, $from, $to)) as ['text' => $text, 'height' => $height]) {
             $text = trim((string) preg_replace('/^[^\p{L}\p{N}]+|[^\p{L}\p{N}!?.)]+$/u', '', $text));
-            if ($height > $tallest && preg_match_all('/\p{L}/u', $text) >= 2) {
+            if ($height > $tallest && self::isWords($text)) {
                 [$title, $tallest] = [$text, $height];
             }
         }
 
         return mb_substr($title, 0, self::LONGEST);
+    }
+
+    /** What is mostly strokes is a sign that was taken for letters. */
+    private static function isWords(string $text): bool
+    {
+        $letters = preg_match_all('/[\p{L}\p{N}]/u', $text);
+
+        return $letters >= 2 && preg_match('/\p{L}{2}/u', $text) === 1 && $letters >= 0.7 * mb_strlen(str_replace(' ', '', $text));
     }
 }

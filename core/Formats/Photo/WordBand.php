@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** A line of words along a staff, cut out of its straight strip and read. */
+final class WordBand
+{
+    private const ABOVE_BASE = 30;
+
+    private const UNDER_BASE = 12;
+
+    /** Rows by which letters of one line end apart, and how many letters make words. */
+    private const LEVEL = 3;
+
+    private const LETTERS = 5;
+
+    /** How much larger than in the strip they are read. */
+    private const SCALE = 3;
+
+    /**
+     * @param list<Blob> $blobs
+     * @param int        $from  the first row in which letters are looked for
+     * @param int        $to    the row after the last
+     * @param int        $width columns that are looked at, from the left
+     *
+     * @return list<array{text: string, x: float}> words, and the columns of their middles
+     */
+    public static function read(Strip $strip, array $blobs, int $from, int $to, int $width, WordReader $words): array
+    {
+        $base = self::base($blobs, $from, $to, $width);
+        if ($base === null) {
+            return [];
+        }
+        $columns = array_map(static fn (string $column): string => strtr($column, ["\0" => "\xFF", "\1" => "\0"]), array_slice($strip->columns, 0, $width));
+        $picture = GreyPicture::of($columns, max(0, $base - self::ABOVE_BASE), min(Strip::HEIGHT, $base + self::UNDER_BASE));
+        $larger = imagescale($picture, self::SCALE * imagesx($picture), self::SCALE * imagesy($picture), IMG_BICUBIC);
+        $read = [];
+        foreach ($larger === false ? [] : $words->lines(GreyPicture::written($larger)) as ['words' => $line]) {
+            foreach ($line as ['text' => $text, 'x' => $x]) {
+                $read[] = ['text' => $text, 'x' => (float) $x / self::SCALE];
+            }
+        }
+
+        return $read;
+    }
+
+    /**
+     * @param  list<Blob> $blobs
+     * @return int|null   the row that most letters stand on; null where there are too few of them
+     */
+    private static function base(array $blobs, int $from, int $to, int $width): ?int
+    {
+        $ends = [];
+        foreach ($blobs as $blob) {
+            if ($blob->right < $width && $blob->top > $from && $blob->bottom < $to && $blob->height() >= 8 && $blob->height() <= 30 && $blob->width() >= 3 && $blob->width() <= 40) {
+                $ends[] = $blob->bottom;
+            }
+        }
+        [$base, $most] = [null, self::LETTERS - 1];
+        foreach (array_unique($ends) as $row) {
+            $count = count(array_filter($ends, static fn (int $end): bool => abs($end - $row) <= self::LEVEL));
+            [$base, $most] = $count > $most ? [$row, $count] : [$base, $most];
+        }
+
+        return $base;
+    }
+}

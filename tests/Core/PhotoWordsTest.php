@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Photo\Blobs;
+use Nasturtium\Core\Formats\Photo\Head;
+use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\Lyrics;
+use Nasturtium\Core\Formats\Photo\PageCodec;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\ReadBar;
+use Nasturtium\Core\Formats\Photo\ReadHead;
+use Nasturtium\Core\Formats\Photo\ReadPage;
+use Nasturtium\Core\Formats\Photo\ReadPhoto;
+use Nasturtium\Core\Formats\Photo\ReadSign;
+use Nasturtium\Core\Formats\Photo\Staff;
+use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Formats\Photo\TempoWords;
+use Nasturtium\Core\Formats\Photo\WordBand;
+use Nasturtium\Core\Formats\Photo\WordReader;
+use Nasturtium\Core\Score\Clef;
+use Tests\Photo\DrawnStrip;
+
+/*
+ * Words above and below a staff: where they are looked for, and whose they are.
+ */
+
+/** Says always the same words, and keeps the pictures that it was shown. */
+final class SaidWords implements WordReader
+{
+    /** @var list<array{int, int}> their widths and heights */
+    public array $shown = [];
+
+    /** @param list<array{text: string, x: int}> $words */
+    public function __construct(private readonly array $words) {}
+
+    public function lines(string $jpeg): array
+    {
+        [$width, $height] = (array) getimagesizefromstring($jpeg);
+        $this->shown[] = [(int) $width, (int) $height];
+
+        return [['text' => implode(' ', array_column($this->words, 'text')), 'height' => 40, 'words' => $this->words]];
+    }
+}
+
+/** A staff with so many letters that stand on a row. */
+function lettered(int $letters, int $row): DrawnStrip
+{
+    $drawn = new DrawnStrip();
+    for ($i = 0; $i < $letters; $i++) {
+        $drawn->box(60 + 16 * $i, $row - 12 - $i % 2 * 6, 8, 12 + $i % 2 * 6);
+    }
+
+    return $drawn;
+}
+
+/** @return list<array{text: string, x: float}> */
+function band(DrawnStrip $drawn, WordReader $words, int $width = 400): array
+{
+    $strip = $drawn->strip();
+
+    return WordBand::read($strip, Blobs::of($strip->bareRows), Strip::BOTTOM + 6, Strip::HEIGHT - 12, $width, $words);
+}
+
+test('words are read where letters stand in a row, three times as large', function (): void {
+    $words = new SaidWords([['text' => 'now', 'x' => 300], ['text' => 'row', 'x' => 390]]);
+    expect(band(lettered(6, 210), $words))->toBe([['text' => 'now', 'x' => 100.0], ['text' => 'row', 'x' => 130.0]])
+        ->and($words->shown)->toBe([[1200, 126]]);
+});
+
+test('too few letters, or those of another staff or of the right half, are not shown to the reader', function (DrawnStrip $drawn, int $width): void {
+    $words = new SaidWords([['text' => 'no', 'x' => 1]]);
+    expect(band($drawn, $words, $width))->toBe([])->and($words->shown)->toBe([]);
+})->with([
+    'four letters' => [fn (): DrawnStrip => lettered(4, 210), 400],
+    'too low' => [fn (): DrawnStrip => lettered(8, 250), 400],
+    'to the right' => [fn (): DrawnStrip => lettered(6, 210), 100],
+]);
+
+test('a syllable is of the note above it, a number and what is far away are of none', function (): void {
+    $note = static fn (float $x): Item => new Item($x, $x, [new Head($x, 3, false, 18.0, 1.0)], 48, 0, 0);
+    $items = [$note(70.0), $note(130.0), new Item(190.0, 190.0, [], 48, 0, 0), $note(250.0)];
+    $strip = lettered(6, 210)->strip();
+    $staff = (new ReflectionClass(Staff::class))->newInstanceWithoutConstructor();
+    foreach (['strip' => $strip, 'blobs' => Blobs::of($strip->bareRows)] as $name => $value) {
+        (new ReflectionProperty(Staff::class, $name))->setValue($staff, $value);
+    }
+    $said = [['text' => '“sun-', 'x' => 213], ['text' => 'ny', 'x' => 384], ['text' => '3', 'x' => 750], ['text' => 'away', 'x' => 1100]];
+    Lyrics::give($staff, $items, Strip::HEIGHT, new SaidWords($said));
+    expect(array_map(static fn (Item $item): string => $item->lyric, $items))->toBe(['sun-', 'ny', '', '']);
+    $sign = ReadSign::of($items[0]);
+    expect($sign->lyric)->toBe('sun-')->and($sign->lasting(96, 0)->lyric)->toBe('sun-')->and($sign->with([])->lyric)->toBe('');
+});
+
+test('how fast it goes is words and a number after an equals sign', function (string $read, string $words, ?int $beats): void {
+    $tempo = TempoWords::from($read);
+    expect([$tempo->words, $tempo->beats])->toBe([$words, $beats]);
+})->with([
+    'words alone' => ['Rather slowly', 'Rather slowly', null],
+    'both' => ['Gently (J = 80)', 'Gently', 80],
+    'a small word between' => ['With a swing d=108', 'With a swing', 108],
+    'a mark alone' => ['J =60', '', 60],
+    'fingers and dust' => ['1 | 3 _', '', null],
+    'no number that a metronome has' => ['Lively = 19', 'Lively', null],
+    'the lowest that is believed' => ['= 30', '', 30],
+    'nothing' => ['', '', null],
+]);
+
+test('words and tempo go out with the piece, and are kept', function (): void {
+    $signs = [new ReadSign(20, 0, 72, 0, [new ReadHead(3)], [], 'sun-'), new ReadSign(80, 72, 72, 0, [new ReadHead(4)], [], 'ny')];
+    $bar = (new ReadBar([[]], false, false, [], 0, [[0, 200]]))->withStaff(0, $signs);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble], 0, [6, 8], [$bar], 'Two Kites', new TempoWords('Gently', 54))]);
+    $again = PageCodec::read(PageCodec::written($page));
+    $piece = PhotoPiece::of($again->pieces[0]);
+    [$first, $second] = $piece->measures[0]->events();
+    expect($again)->toEqual($page)
+        ->and($piece->tempoWords)->toBe('Gently')
+        // Two beats of a dotted quarter each: 54 of them are 81 quarters.
+        ->and($piece->tempo)->toBe(81)
+        ->and($first->ink->lyrics[0]->printed())->toBe('sun-')
+        ->and($second->ink->lyrics[0]->printed())->toBe('ny');
+});
