@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Photo;
 
+use App\Page\Photo\Tesseract;
 use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Fraction;
@@ -30,20 +32,26 @@ final class Figures
     /** @var array<string, array<string, Counts>> by engraver and class */
     public array $counts = [];
 
+    /** @var array<string, array<string, Counts>> by kind and class */
+    public array $marks = [];
+
     /** @var list<string> what went wrong, for whoever wants to look */
     public array $wrong = [];
 
-    private function __construct(private readonly string $folder) {}
+    private function __construct(private readonly string $folder, private readonly bool $marked) {}
 
-    /** @param int $from the first seed; no page of one set is in another */
-    public static function of(int $count, int $from, string $folder): self
+    /**
+     * @param int  $from   the first seed; no page of one set is in another
+     * @param bool $marked with marks and a tempo, and with a reader of words
+     */
+    public static function of(int $count, int $from, string $folder, bool $marked = false): self
     {
-        $figures = new self($folder);
+        $figures = new self($folder, $marked);
         is_dir($folder) || mkdir($folder, 0777, true);
         $pages = [];
         $jobs = [];
         for ($seed = $from; $seed < $from + $count; $seed++) {
-            $piece = ShorthandReader::read(InventedPage::of($seed))->piece ?? throw new RuntimeException("page {$seed} is no page");
+            $piece = ShorthandReader::read($marked ? InventedPage::marked($seed) : InventedPage::of($seed))->piece ?? throw new RuntimeException("page {$seed} is no page");
             $engraver = $figures->engraver($seed);
             $name = str_replace(':', '-', "{$seed}-{$engraver}");
             $pages[$name] = [$piece, $engraver, $seed];
@@ -65,7 +73,7 @@ final class Figures
     private function engraver(int $seed): string
     {
         $all = array_map(static fn (string $font): string => "verovio:{$font}", self::FONTS);
-        foreach (['lilypond', 'abcm2ps'] as $program) {
+        foreach ($this->marked ? ['lilypond'] : ['lilypond', 'abcm2ps'] as $program) {
             if ((new ExecutableFinder())->find($program) !== null) {
                 array_push($all, $program, $program);
             }
@@ -107,7 +115,11 @@ final class Figures
                 default => $clean,
             });
             try {
-                $read = PhotoDocument::of((new PhotoReader())->read($picture)->page);
+                $page = (new PhotoReader(words: $this->marked ? Tesseract::here() : null))->read($picture)->page;
+                $read = PhotoDocument::of($page);
+                if ($this->marked) {
+                    $this->countMarks($class, self::marks($piece), self::marks(PhotoPiece::of($page->pieces[0])));
+                }
             } catch (BadPhoto $reason) {
                 $read = ['notes' => [], 'rests' => [], 'doubts' => [], 'clefs' => [], 'key' => 99, 'time' => [0, 0], 'repeats' => [], 'bars' => 0];
                 $this->wrong[] = "{$name} {$class}: {$reason->getMessage()}";
@@ -242,6 +254,49 @@ final class Figures
         }
 
         return $common;
+    }
+
+    /**
+     * @param array<string, list<string>> $written
+     * @param array<string, list<string>> $read
+     */
+    private function countMarks(string $class, array $written, array $read): void
+    {
+        foreach ($written as $kind => $all) {
+            foreach (['written' => count($all), 'read' => count($read[$kind]), 'right' => self::common($all, $read[$kind])] as $what => $count) {
+                $this->marks[$kind][$class][$what] = ($this->marks[$kind][$class][$what] ?? 0) + $count;
+            }
+        }
+    }
+
+    /** @return array<string, list<string>> by kind, what is printed with the notes, and the tempo */
+    private static function marks(Piece $piece): array
+    {
+        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
+        foreach ($piece->measures as $n => $measure) {
+            foreach ($measure->events() as $event) {
+                $at = "{$event->hand->value} {$n} {$event->onset}";
+                foreach ($event->ink->marks as $mark) {
+                    $marks[$mark->value][] = $at;
+                }
+                foreach ($event->ink->lyrics as $lyric) {
+                    $marks['syllables'][] = "{$at} {$lyric->text}";
+                }
+            }
+        }
+
+        return $marks;
+    }
+
+    /** @return string a table of what is printed with the notes: how many were written, read, and read right */
+    public function marksTable(): string
+    {
+        $lines = ['| written, read, right | '.implode(' | ', self::CLASSES).' |', '|---|---|---|---|'];
+        foreach ($this->marks as $kind => $classes) {
+            $lines[] = "| {$kind} | ".implode(' | ', array_map(static fn (string $class): string => implode(', ', $classes[$class] ?? []), self::CLASSES)).' |';
+        }
+
+        return implode("\n", $lines)."\n";
     }
 
     /** @return string a table of shares, by class and engraver */

@@ -3,17 +3,22 @@
 declare(strict_types=1);
 
 /*
- * How well invented pages are read: php tests/Photo/figures.php COUNT FIRST [FOLDER] [--wrong]. A page a seed from FIRST on,
- * engraved by LilyPond, abcm2ps (where they are installed) and Verovio in its five fonts, in turn. The pictures stay in FOLDER.
+ * How well invented pages are read: php tests/Photo/figures.php COUNT FIRST [FOLDER] [--wrong] [--marked]. A page a seed from
+ * FIRST on, engraved by LilyPond, abcm2ps (where they are installed) and Verovio in its five fonts, in turn. The pictures stay in
+ * FOLDER. With --marked the pages have a tempo, staccato, accents and fermatas, and words are read.
  */
 
 use Tests\Photo\Figures;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$given = array_values(array_filter(array_slice($argv, 1), static fn (string $one): bool => $one !== '--wrong'));
-$figures = Figures::of((int) ($given[0] ?? 9), (int) ($given[1] ?? 1), $given[2] ?? sys_get_temp_dir().'/invented-pages');
+$marked = in_array('--marked', $argv, true);
+$given = array_values(array_filter(array_slice($argv, 1), static fn (string $one): bool => ! str_starts_with($one, '--')));
+$figures = Figures::of((int) ($given[0] ?? 9), (int) ($given[1] ?? 1), $given[2] ?? sys_get_temp_dir().'/invented-pages'.($marked ? '-marked' : ''), $marked);
 echo $figures->table();
+if ($marked) {
+    echo "\n", $figures->marksTable();
+}
 if (in_array('--wrong', $argv, true)) {
     echo "\n", implode("\n", $figures->wrong), "\n";
 }
