@@ -164,7 +164,7 @@ test('a slip is noted by touch on a bar, and taken back', async ({ page }) => {
 test('what was typed before can be begun again', async ({ page }) => {
     await signIn(page);
     await page.goto('/books');
-    await page.getByRole('link', { name: 'Add a piece to page 4' }).click();
+    await page.getByRole('link', { name: 'Add a piece to page 4', exact: true }).click();
     await retype(page, 'R: @c4 w1\nL: w');
     await expect(page.getByText('The music grows here')).toBeHidden();
     await page.reload();
