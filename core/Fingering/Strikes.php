@@ -72,7 +72,7 @@ final class Strikes
     private function measure(Measure $measure): void
     {
         $meter = $measure->meter;
-        $this->beat = Fraction::of($meter->isCompound() ? 3 : 1, $meter->unit);
+        $this->beat = $meter->beat();
         $this->twoBeats = Fraction::of(2, $meter->unit);
         $moment = [];
         foreach ($measure->inTime($this->hand) as $event) {

@@ -66,6 +66,12 @@ final readonly class Meter
         return $this->unit === 8 && $this->count > 3 && $this->count % 3 === 0;
     }
 
+    /** A felt beat, in whole notes: 3/8 in 6/8, else the lower number. */
+    public function beat(): Fraction
+    {
+        return Fraction::of($this->isCompound() ? 3 : 1, $this->unit);
+    }
+
     public function equals(self $other): bool
     {
         return $this->count === $other->count && $this->unit === $other->unit;

@@ -164,7 +164,7 @@ final class StaffLine
         if ($this->meter === null) {
             return [];
         }
-        $beat = $this->meter->isCompound() ? Fraction::of(3, $this->meter->unit) : Fraction::of(1, $this->meter->unit);
+        $beat = $this->meter->beat();
         $groups = [];
         $at = Fraction::zero();
         foreach ($bar as $i => [$pitch, $duration]) {

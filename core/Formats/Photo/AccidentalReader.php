@@ -22,19 +22,7 @@ final readonly class AccidentalReader
     /** @return list<Blob> what looks like an accidental and nothing else: a head that is seen in it is none */
     public function sure(): array
     {
-        return array_values(array_filter($this->blobs, function (Blob $blob): bool {
-            if (! $this->mayBe($blob)) {
-                return false;
-            }
-            [$shape, $far] = Shapes::nearest($blob);
-
-            return $shape->alter() !== null && $far < self::ALIKE;
-        }));
-    }
-
-    private function mayBe(Blob $blob): bool
-    {
-        return $blob->left >= $this->from && $blob->height() >= 24 && $blob->height() <= 60 && $blob->width() <= 30 && $blob->width() >= 6;
+        return array_values(array_filter($this->blobs, fn (Blob $blob): bool => $this->mayBe($blob) && Shapes::like($blob, self::ALIKE)?->alter() !== null));
     }
 
     /** @param list<Head> $heads */
@@ -60,6 +48,11 @@ final readonly class AccidentalReader
                 $this->cutOut($bare, $head);
             }
         }
+    }
+
+    private function mayBe(Blob $blob): bool
+    {
+        return $blob->left >= $this->from && $blob->height() >= 24 && $blob->height() <= 60 && $blob->width() <= 30 && $blob->width() >= 6;
     }
 
     /** @param list<Head> $heads */

@@ -68,7 +68,7 @@ final class BeamCounter
         return true;
     }
 
-    /** Rows of ink at the right of a stem from its free end on; where there is none at the right, at its left. */
+    /** Rows of ink beside a stem from its free end on, at the side where it reaches further. */
     public static function flag(Strip $strip, Stem $stem): int
     {
         $right = (int) round($stem->x) + intdiv($stem->width, 2) + 3;

@@ -37,11 +37,9 @@ final readonly class DotReader
             if ($best !== null && self::isBeside($best, $blob->y(), false)) {
                 $best->dots = 1;
             } elseif ($best !== null) {
+                $best->dots = in_array($best, $weak, true) ? 1 : $best->dots;
                 $weak[] = $best;
             }
-        }
-        foreach ($weak as $i => $item) {
-            $item->dots = max($item->dots, in_array($item, array_slice($weak, 0, $i), true) ? 1 : 0);
         }
     }
 

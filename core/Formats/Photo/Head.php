@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Formats\Photo;
 /** The head of a note, in pixels of a strip. */
 final class Head
 {
+    /** Columns of a whole note at least. */
+    private const WHOLE = 22;
+
     public ?Stem $stem = null;
 
     /** Set by an accidental that is printed before it. */
@@ -29,6 +32,12 @@ final class Head
     public bool $tallRight = false;
 
     public function __construct(public readonly float $x, public readonly int $place, public bool $hollow, public readonly float $width, public readonly float $sure) {}
+
+    /** As wide as a whole note, where a half is narrower. */
+    public function isWide(): bool
+    {
+        return $this->width >= self::WHOLE;
+    }
 
     public function y(): int
     {

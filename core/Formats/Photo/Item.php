@@ -17,7 +17,7 @@ final class Item
     /** A beam goes on to the next one. */
     public bool $beamedOn = false;
 
-    /** Rows that hang at the right of the end of a stem without a beam to the next: a flag is long, a number that touches it is not. */
+    /** Rows of ink beside the end of a stem without a beam to the next: a flag is long, a number that touches it is not. */
     public ?int $flag = null;
 
     /** @var list<Mark> */

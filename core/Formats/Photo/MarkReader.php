@@ -20,6 +20,9 @@ final readonly class MarkReader
     /** The least width of a dot: what is smaller is a speck. */
     private const DOT = 5;
 
+    /** Rows around a line of the staff. */
+    private const LINED = 4;
+
     /**
      * @param list<Blob> $blobs
      * @param int        $top    rows above are of the staff that stands there
@@ -30,17 +33,19 @@ final readonly class MarkReader
     /** @param list<Item> $items */
     public function give(array $items): void
     {
-        $fermatas = [];
+        $taken = [];
         foreach ($this->blobs as $blob) {
-            if ($this->isFermata($blob)) {
+            $dot = $this->dotIn($blob);
+            if ($dot !== null) {
                 $this->put($items, $blob, Mark::Fermata);
-                $fermatas[] = $blob;
+                $taken[] = $dot;
             } elseif (self::isAccent($blob)) {
                 $this->put($items, $blob, Mark::Accent);
             }
         }
         foreach ($this->blobs as $blob) {
-            if ($blob->isDot() && min($blob->width(), $blob->height()) >= self::DOT && ! self::isIn($fermatas, $blob) && ! self::isOnLine($blob) && ! $this->isOfLetter($blob)) {
+            // Within the staff a dot stands between two lines; what is left of a bow where a line was taken out does not.
+            if ($blob->isDot() && min($blob->width(), $blob->height()) >= self::DOT && ! in_array($blob, $taken, true) && ! Strip::isOnLine((int) round($blob->y()), self::LINED) && ! $this->isOfLetter($blob)) {
                 $this->put($items, $blob, Mark::Staccato);
             }
         }
@@ -71,19 +76,19 @@ final readonly class MarkReader
         }
     }
 
-    /** A bow that is open below or above, with a dot in it. */
-    private function isFermata(Blob $blob): bool
+    /** The dot of a fermata: it stands in the middle of a bow that is open below or above. */
+    private function dotIn(Blob $bow): ?Blob
     {
-        if ($blob->width() < 22 || $blob->width() > 48 || $blob->height() < 9 || $blob->height() > 26 || $blob->area > 0.6 * $blob->width() * $blob->height()) {
-            return false;
+        if ($bow->width() < 22 || $bow->width() > 48 || $bow->height() < 9 || $bow->height() > 26 || $bow->area > 0.6 * $bow->width() * $bow->height()) {
+            return null;
         }
         foreach ($this->blobs as $dot) {
-            if ($dot !== $blob && $dot->isDot() && abs($dot->x() - $blob->x()) <= 4 && $dot->top >= $blob->top && $dot->bottom <= $blob->bottom + 2) {
-                return true;
+            if ($dot !== $bow && $dot->isDot() && abs($dot->x() - $bow->x()) <= 4 && $dot->top >= $bow->top && $dot->bottom <= $bow->bottom + 2) {
+                return $dot;
             }
         }
 
-        return false;
+        return null;
     }
 
     /** Two strokes that meet at the right. */
@@ -92,27 +97,15 @@ final readonly class MarkReader
         if ($blob->width() < 13 || $blob->width() > 30 || $blob->height() < 7 || $blob->height() > 18 || $blob->area > 0.62 * $blob->width() * $blob->height()) {
             return false;
         }
-        $third = intdiv($blob->width(), 4);
-        $left = $blob->within($blob->left, $blob->left + $third, $blob->top, $blob->bottom);
-        $right = $blob->within($blob->right - $third, $blob->right, $blob->top, $blob->bottom);
+        $quarter = intdiv($blob->width(), 4);
+        $left = $blob->within($blob->left, $blob->left + $quarter, $blob->top, $blob->bottom);
+        $right = $blob->within($blob->right - $quarter, $blob->right, $blob->top, $blob->bottom);
         if ($left === null || $right === null) {
             return false;
         }
-        $between = $blob->within($blob->left, $blob->left + $third, (int) $blob->y() - 1, (int) $blob->y() + 1);
+        $between = $blob->within($blob->left, $blob->left + $quarter, (int) $blob->y() - 1, (int) $blob->y() + 1);
 
         return $between === null && $left->height() >= 0.8 * $blob->height() && $right->height() <= 0.65 * $blob->height() && abs($right->y() - $blob->y()) <= 2;
-    }
-
-    /** @param list<Blob> $blobs */
-    private static function isIn(array $blobs, Blob $dot): bool
-    {
-        foreach ($blobs as $blob) {
-            if ($dot->left >= $blob->left && $dot->right <= $blob->right && $dot->top >= $blob->top && $dot->bottom <= $blob->bottom + 2) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** A letter stands right below its point, or beside it. */
@@ -128,13 +121,5 @@ final readonly class MarkReader
         }
 
         return false;
-    }
-
-    /** Within the staff a dot stands between two lines; what is left of a bow where a line was taken out does not. */
-    private static function isOnLine(Blob $dot): bool
-    {
-        $from = (int) round($dot->y()) - Strip::TOP;
-
-        return $from > -Strip::SPACE / 2 && $from < 4.5 * Strip::SPACE && min(($from + Strip::SPACE) % Strip::SPACE, Strip::SPACE - ($from + Strip::SPACE) % Strip::SPACE) < 5;
     }
 }

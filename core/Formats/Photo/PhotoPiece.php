@@ -44,7 +44,7 @@ final readonly class PhotoPiece
         $key = new Key($read->fifths);
         $meter = new Meter($read->time[0], $read->time[1]);
         $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
-        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole(Fraction::of($meter->isCompound() ? 3 : 1, $meter->unit)));
+        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($meter->beat()));
         $ties = self::ties($read);
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);

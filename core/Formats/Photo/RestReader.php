@@ -18,14 +18,7 @@ final readonly class RestReader
     /** @return list<Blob> what looks like a rest and nothing else */
     public function sure(): array
     {
-        return array_values(array_filter($this->blobs, function (Blob $blob): bool {
-            if (! $this->mayBe($blob)) {
-                return false;
-            }
-            [$shape, $far] = Shapes::nearest($blob);
-
-            return $shape->isRest() && $far < self::SURE;
-        }));
+        return array_values(array_filter($this->blobs, fn (Blob $blob): bool => $this->mayBe($blob) && Shapes::like($blob, self::SURE)?->isRest() === true));
     }
 
     /**

@@ -29,6 +29,10 @@ final class Rings
 
     private const HOLE_IN_STACK = 0.4;
 
+    /** How sure a head is that was seen by its ring alone. */
+    private const SURE = 0.9;
+
+    /** Rays from the middle of a head on which ink is looked for, and rows to the middle of the ring above and below it. */
     private const RAYS = 32;
 
     private const HIGH = 8;
@@ -104,47 +108,44 @@ final class Rings
     public static function beside(Strip $strip, array $heads, ?Stem $stem): array
     {
         $found = [];
-        foreach ($heads as $head) {
-            foreach (self::STACKED as $steps) {
-                self::look($strip, $heads, $found, new Head($head->x, $head->place + $steps, true, $head->width, 0.9), self::CLOSED_IN_STACK, self::HOLE_IN_STACK);
+        foreach (self::candidates($heads, $stem) as [$perhaps, $closed, $hole]) {
+            // Outside the staff letters have rings as well.
+            if ($perhaps->place < -1 || $perhaps->place > 9 || in_array($perhaps->place, array_column([...$heads, ...$found], 'place'), true)) {
+                continue;
             }
-            $columns = $stem === null ? [$head->x - $head->width + 2, $head->x + $head->width - 2] : [2 * $stem->x - $head->x];
-            foreach ($columns as $x) {
-                self::look($strip, $heads, $found, new Head($x, $head->place - 1, true, $head->width, 0.9), self::CLOSED, self::HOLE);
-                self::look($strip, $heads, $found, new Head($x, $head->place + 1, true, $head->width, 0.9), self::CLOSED, self::HOLE);
+            [$share, $ink] = self::around($strip, $perhaps);
+            if ($ink > $hole || $share < self::PERHAPS) {
+                continue;
             }
-        }
-        foreach ($found as $head) {
-            $head->stem = $stem;
+            if ($share >= $closed) {
+                $perhaps->stem = $stem;
+                $found[] = $perhaps;
+            } else {
+                $heads[0]->doubt ??= 'more';
+            }
         }
 
         return $found;
     }
 
     /**
-     * @param list<Head> $heads
-     * @param list<Head> $found
+     * @param  list<Head>                               $heads
+     * @return list<array{Head, float, float}> what may be there, how much of its ring has to be, and how much ink may be in its hole
      */
-    private static function look(Strip $strip, array $heads, array &$found, Head $perhaps, float $closed, float $hole): void
+    private static function candidates(array $heads, ?Stem $stem): array
     {
-        foreach ([...$heads, ...$found] as $other) {
-            if ($other->place === $perhaps->place) {
-                return;
+        $candidates = [];
+        foreach ($heads as $head) {
+            $at = static fn (float $x, int $steps): Head => new Head($x, $head->place + $steps, true, $head->width, self::SURE);
+            foreach (self::STACKED as $steps) {
+                $candidates[] = [$at($head->x, $steps), self::CLOSED_IN_STACK, self::HOLE_IN_STACK];
+            }
+            foreach ($stem === null ? [$head->x - $head->width + 2, $head->x + $head->width - 2] : [2 * $stem->x - $head->x] as $x) {
+                array_push($candidates, [$at($x, -1), self::CLOSED, self::HOLE], [$at($x, 1), self::CLOSED, self::HOLE]);
             }
         }
-        // Outside the staff letters have rings as well.
-        if ($perhaps->place < -1 || $perhaps->place > 9) {
-            return;
-        }
-        [$share, $ink] = self::around($strip, $perhaps);
-        if ($share < self::PERHAPS || $ink > $hole || ! Ledgers::hold($strip, $perhaps)) {
-            return;
-        }
-        if ($share >= $closed) {
-            $found[] = $perhaps;
-        } else {
-            $heads[0]->doubt ??= 'more';
-        }
+
+        return $candidates;
     }
 
     /**
@@ -172,7 +173,7 @@ final class Rings
             $ink = null;
             foreach ([0.7, 0.8, 0.9, 1.0, 1.1] as $far) {
                 $row = (int) round($head->y() + $far * $dy);
-                if (! self::isLined($row)) {
+                if (! Strip::isOnLine($row, self::LINED)) {
                     $ink = $ink === true || ($strip->rows[$row][(int) round($x + $far * $dx)] ?? "\0") === "\1";
                 }
             }
@@ -187,19 +188,12 @@ final class Rings
     {
         [$of, $ink] = [0, 0];
         for ($row = $y - 4; $row <= $y + 4; $row++) {
-            if (! self::isLined($row)) {
+            if (! Strip::isOnLine($row, self::LINED)) {
                 $of += 9;
                 $ink += Strip::ink($strip->rows[$row] ?? '', $x - 4, 9);
             }
         }
 
         return $of === 0 ? 0.0 : $ink / $of;
-    }
-
-    private static function isLined(int $row): bool
-    {
-        $from = ($row - Strip::TOP + self::LINED) % Strip::SPACE;
-
-        return $row >= Strip::TOP - self::LINED && $row <= Strip::BOTTOM + self::LINED && $from <= 2 * self::LINED;
     }
 }

@@ -30,7 +30,7 @@ final class Seconds
             foreach ($head->hollow ? [] : [-1, 1] as $step) {
                 $place = $head->place + $step;
                 $share = self::share($strip, $x, Strip::row($place));
-                if ($share < self::PERHAPS || self::isTaken($stem, $place) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
+                if ($share < self::PERHAPS || in_array($place, array_column($stem->heads, 'place'), true) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
                     continue;
                 }
                 if ($share < self::FULL) {
@@ -46,17 +46,6 @@ final class Seconds
         array_push($stem->heads, ...$found);
 
         return $found;
-    }
-
-    private static function isTaken(Stem $stem, int $place): bool
-    {
-        foreach ($stem->heads as $head) {
-            if ($head->place === $place) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private static function share(Strip $strip, int $x, int $row): float

@@ -36,6 +36,14 @@ final class Shapes
         return $best;
     }
 
+    /** The print that a blob looks like, where it is so near to one. */
+    public static function like(Blob $blob, float $near): ?Shape
+    {
+        [$shape, $far] = self::nearest($blob);
+
+        return $far < $near ? $shape : null;
+    }
+
     /** @return list<array{Shape, int, int, string}> */
     private static function table(): array
     {

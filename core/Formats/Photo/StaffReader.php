@@ -7,9 +7,6 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Reads what stands on a staff: notes with their stems, beams, dots, accidentals and fingers, and rests. */
 final class StaffReader
 {
-    /** Columns that a whole note takes, where a half is narrower. */
-    public const WHOLE = 22;
-
     /** Rows of the longest stroke of an accidental. */
     private const STROKE = 62;
 
@@ -74,17 +71,15 @@ final class StaffReader
 
     private function notes(): void
     {
-        $heads = array_values(array_filter(Heads::of($this->strip, $this->opening->end), fn (Head $head): bool => ! $this->isOfSign($head) && ! ($head->hollow && $this->endsInDot($head))));
-        $heads = Rings::placed($this->strip, $heads);
+        $heads = Rings::placed($this->strip, array_values(array_filter(Heads::of($this->strip, $this->opening->end), $this->mayBe(...))));
         foreach (Stems::of($this->strip) as $stem) {
             if (! $this->isBar($stem->x) && $stem->x > $this->opening->end) {
                 $this->stems[] = $stem;
             }
         }
-        $heads = array_values(array_filter($heads, fn (Head $head): bool => ! $head->hollow || ! $this->isNearBar($head)));
         $heads = (new StemHeads($this->strip, $this->stems))->given($heads);
         foreach ($heads as $head) {
-            if ($head->isNone || ($head->stem === null && (! $head->hollow || $head->width < self::WHOLE || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
+            if ($head->isNone || ($head->stem === null && (! $head->hollow || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
                 continue;
             }
             $this->heads[] = $head;
@@ -153,6 +148,11 @@ final class StaffReader
         }
 
         return false;
+    }
+
+    private function mayBe(Head $head): bool
+    {
+        return ! $this->isOfSign($head) && (! $head->hollow || ! $this->endsInDot($head) && ! $this->isNearBar($head));
     }
 
     /** Between the strokes and the dots of a repeat there is no whole note. */
@@ -248,7 +248,7 @@ final class StaffReader
     private static function isInStack(Head $head, array $heads): bool
     {
         foreach ($heads as $other) {
-            if ($other !== $head && $other->hollow && $other->width >= self::WHOLE && abs($other->x - $head->x) < 8 && abs($other->place - $head->place) === 2) {
+            if ($other !== $head && $other->hollow && $other->isWide() && abs($other->x - $head->x) < 8 && abs($other->place - $head->place) === 2) {
                 return true;
             }
         }

@@ -110,7 +110,7 @@ final readonly class StemHeads
             }
         }
         $stem->heads = $kept;
-        $wide = array_filter($kept, static fn (Head $head): bool => $head->width >= StaffReader::WHOLE);
+        $wide = array_filter($kept, static fn (Head $head): bool => $head->isWide());
         if ($filled || $kept === [] || count($wide) < count($kept) || self::goesOn($stem, $all)) {
             return;
         }

@@ -52,6 +52,12 @@ final class Strip
         return self::BOTTOM - intdiv(self::SPACE, 2) * $place;
     }
 
+    /** Whether a row is so near to a line of the staff. */
+    public static function isOnLine(int $row, int $within): bool
+    {
+        return $row >= self::TOP - $within && $row <= self::BOTTOM + $within && ($row - self::TOP + $within) % self::SPACE <= 2 * $within;
+    }
+
     /** The column that is nearest to a place of the picture. */
     public function columnAt(float $pageX): int
     {
