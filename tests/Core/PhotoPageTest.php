@@ -164,12 +164,15 @@ test('of two keys that as many lines say, the one with more signs stands: a sign
     }
 });
 
-test('what looks like a staff among grand staves is none of them', function (): void {
+test('among grand staves a short stretch of lines is none, and a whole staff is a line of its own', function (int $width, int $bars): void {
     $upper = static fn (): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3, 4), quarters(3, 1)]);
     $lower = static fn (): DrawnStrip => staff_of(Clef::Bass, [REST, quarters(3, 1), REST, quarters(3, 5)]);
-    $read = page_read((new DrawnPage([[$upper(), $lower()], [new DrawnStrip(700)], [$upper(), $lower()]]))->png());
-    expect($read['clefs'])->toBe(['G', 'F'])->and($read['bars'])->toBe(8)->and($read['notes'])->toHaveCount(36);
-});
+    $alone = $width === 700 ? $upper() : new DrawnStrip($width);
+    $page = (new PhotoReader())->read((new DrawnPage([[$upper(), $lower()], [$alone], [$upper(), $lower()]]))->png())->page;
+    $read = PhotoDocument::of($page);
+    expect($read['clefs'])->toBe(['G', 'F'])->and($read['bars'])->toBe($bars)->and($read['notes'])->toHaveCount($bars === 8 ? 36 : 48)
+        ->and(PhotoPiece::of($page->pieces[0])->measures)->toHaveCount($bars);
+})->with(['short' => [200, 8], 'whole' => [700, 12]]);
 
 test('what was read goes out as the shorthand', function (): void {
     $text = ShorthandWriter::write(PhotoPiece::of((new PhotoReader())->read(grand_page()->png())->page->pieces[0]))->text;

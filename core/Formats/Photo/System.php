@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Formats\Photo;
 /** A line of the page: one staff, or the two of a grand staff, with its bars. */
 final class System
 {
+    /** How many times as wide as a mirage of a staff a staff is. */
+    private const MIRAGE = 2;
+
     /** @var list<array{float, float, BarLine|null, BarLine|null}> from and to in the picture, and the lines there */
     public array $bars = [];
 
@@ -36,19 +39,20 @@ final class System
      */
     private static function pairs(array $staves): array
     {
-        [$pairs, $alone] = [[], []];
+        $systems = [];
+        $pairs = 0;
         for ($i = 0; $i < count($staves); $i++) {
-            if (isset($staves[$i + 1]) && $staves[$i]->isJoinedBelow()) {
-                $pairs[] = [$staves[$i], $staves[++$i]];
-            } else {
-                $alone[] = $staves[$i];
-            }
+            $isPair = isset($staves[$i + 1]) && $staves[$i]->isJoinedBelow();
+            $systems[] = $isPair ? [$staves[$i], $staves[++$i]] : [$staves[$i]];
+            $pairs += $isPair ? 1 : 0;
         }
-        if (count($pairs) > 0 && count($alone) <= 1) {
-            // What stands alone among grand staves is a mirage of one.
-            return $pairs;
+        $widest = max(array_map(static fn (Staff $staff): int => $staff->strip->width(), $staves));
+        // What is short and stands alone among grand staves is a mirage of one.
+        $whole = array_values(array_filter($systems, static fn (array $system): bool => isset($system[1]) || self::MIRAGE * $system[0]->strip->width() >= $widest));
+        if ($pairs > 0 && count($systems) - $pairs <= 1 && $whole !== []) {
+            return $whole;
         }
-        if (count($staves) % 2 === 1 || 4 * count($pairs) < count($staves)) {
+        if (count($staves) % 2 === 1 || 4 * $pairs < count($staves)) {
             return array_map(static fn (Staff $staff): array => [$staff], $staves);
         }
 
@@ -179,7 +183,7 @@ final class System
     public function giveLyrics(WordReader $words): void
     {
         $gap = $this->gap();
-        Lyrics::give($this->staves[0], $this->staves[0]->items, $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
+        Lyrics::give($this->staves[0], $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
     }
 
     public function read(): void
