@@ -149,7 +149,7 @@ test('the title is the tallest of the words above the first line', function (arr
 
         public function lines(string $jpeg): array
         {
-            return getimagesizefromstring($jpeg) === false ? [] : array_map(static fn (array $line): array => [...$line, 'words' => []], $this->lines);
+            return getimagesizefromstring($jpeg) === false ? [] : array_map(static fn (array $line): array => ['height' => $line['height'], 'words' => array_map(static fn (string $text): array => ['text' => $text, 'x' => 0], explode(' ', $line['text']))], $this->lines);
         }
     };
     // Twice as much room above it as a staff has.

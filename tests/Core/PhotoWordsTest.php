@@ -6,6 +6,7 @@ use Nasturtium\Core\Formats\Photo\Blobs;
 use Nasturtium\Core\Formats\Photo\Head;
 use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\Lyrics;
+use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\ReadBar;
@@ -39,7 +40,7 @@ final class SaidWords implements WordReader
         [$width, $height] = (array) getimagesizefromstring($jpeg);
         $this->shown[] = [(int) $width, (int) $height];
 
-        return [['text' => implode(' ', array_column($this->words, 'text')), 'height' => 40, 'words' => $this->words]];
+        return [['height' => 40, 'words' => $this->words]];
     }
 }
 
@@ -77,19 +78,34 @@ test('too few letters, or those of another staff or of the right half, are not s
     'to the right' => [fn (): DrawnStrip => lettered(6, 210), 100],
 ]);
 
-test('a syllable is of the note above it, a number and what is far away are of none', function (): void {
+/**
+ * @param  list<array{text: string, x: int}> $said
+ * @return list<Item> three notes and a rest after the second, with the syllables they are given
+ */
+function sung(array $said): array
+{
     $note = static fn (float $x): Item => new Item($x, $x, [new Head($x, 3, false, 18.0, 1.0)], 48, 0, 0);
-    $items = [$note(70.0), $note(130.0), new Item(190.0, 190.0, [], 48, 0, 0), $note(250.0)];
     $strip = lettered(6, 210)->strip();
-    $staff = (new ReflectionClass(Staff::class))->newInstanceWithoutConstructor();
-    foreach (['strip' => $strip, 'blobs' => Blobs::of($strip->bareRows)] as $name => $value) {
-        (new ReflectionProperty(Staff::class, $name))->setValue($staff, $value);
-    }
-    $said = [['text' => '“sun-', 'x' => 213], ['text' => 'ny', 'x' => 384], ['text' => '3', 'x' => 750], ['text' => 'away', 'x' => 1100]];
-    Lyrics::give($staff, $items, Strip::HEIGHT, new SaidWords($said));
-    expect(array_map(static fn (Item $item): string => $item->lyric, $items))->toBe(['sun-', 'ny', '', '']);
-    $sign = ReadSign::of($items[0]);
-    expect($sign->lyric)->toBe('sun-')->and($sign->lasting(96, 0)->lyric)->toBe('sun-')->and($sign->with([])->lyric)->toBe('');
+    $staff = new Staff($strip, Blobs::of($strip->bareRows), new Opening(Clef::Treble, 0, null, 20));
+    $staff->items = [$note(70.0), $note(130.0), new Item(190.0, 190.0, [], 48, 0, 0), $note(250.0)];
+    Lyrics::give($staff, Strip::HEIGHT, new SaidWords($said));
+
+    return $staff->items;
+}
+
+test('a syllable is of the note above it, and a hyphen says that its word goes on', function (array $said, array $syllables): void {
+    expect(array_map(static fn (Item $item): string => $item->lyric, sung($said)))->toBe($syllables);
+})->with([
+    'a number and what is far away are of none' => [[['text' => '“sun', 'x' => 213], ['text' => 'low', 'x' => 384], ['text' => '3', 'x' => 750], ['text' => 'away', 'x' => 1100]], ['sun', 'low', '', '']],
+    'a hyphen at its end' => [[['text' => 'sun-', 'x' => 210], ['text' => 'ny', 'x' => 390]], ['sun-', 'ny', '', '']],
+    'a hyphen between them' => [[['text' => 'sun', 'x' => 210], ['text' => '-', 'x' => 300], ['text' => 'ny', 'x' => 390]], ['sun-', 'ny', '', '']],
+    'a hyphen before any word' => [[['text' => '-', 'x' => 100], ['text' => 'now', 'x' => 210]], ['now', '', '', '']],
+    'two of one note: the first' => [[['text' => 'now', 'x' => 205], ['text' => 'ow', 'x' => 220]], ['now', '', '', '']],
+]);
+
+test('a syllable goes where its note goes, and with it where it becomes a rest', function (): void {
+    $sign = ReadSign::of(sung([['text' => 'sun-', 'x' => 210]])[0]);
+    expect($sign->lyric)->toBe('sun-')->and($sign->lasting(96, 0)->lyric)->toBe('sun-')->and($sign->at(48)->lyric)->toBe('sun-')->and($sign->with([])->lyric)->toBe('');
 });
 
 test('how fast it goes is words and a number after an equals sign', function (string $read, string $words, ?int $beats): void {
@@ -118,5 +134,6 @@ test('words and tempo go out with the piece, and are kept', function (): void {
         // Two beats of a dotted quarter each: 54 of them are 81 quarters.
         ->and($piece->tempo)->toBe(81)
         ->and($first->ink->lyrics[0]->printed())->toBe('sun-')
-        ->and($second->ink->lyrics[0]->printed())->toBe('ny');
+        ->and($second->ink->lyrics[0]->printed())->toBe('ny')
+        ->and([$first->ink->lyrics[0]->continues, $second->ink->lyrics[0]->continues])->toBe([false, true]);
 });

@@ -83,9 +83,30 @@ test('words are read line by line with their height, where the program is instal
     ob_start();
     imagejpeg($image);
     $lines = $words?->lines((string) ob_get_clean()) ?? [];
-    expect(array_column($lines, 'text'))->toBe(['Paper Lantern Walk', 'for two hands'])->and($lines[0]['height'])->toBeGreaterThan($lines[1]['height']);
+    expect(array_map(static fn (array $line): string => implode(' ', array_column($line['words'], 'text')), $lines))->toBe(['Paper Lantern Walk', 'for two hands'])
+        // The middle of the first small word is right of where it begins, and left of the next one's.
+        ->and($lines[1]['words'][0]['x'])->toBeGreaterThan(330)->toBeLessThan($lines[1]['words'][1]['x'])->and($lines[0]['height'])->toBeGreaterThan($lines[1]['height']);
 });
 
 test('what is no picture has no words', function (): void {
     expect(Tesseract::here()?->lines('no picture'))->toBe([]);
+});
+
+test('a page whose words take too long is read without the rest of them', function (): void {
+    $folder = sys_get_temp_dir().'/slow-'.bin2hex(random_bytes(6));
+    mkdir($folder);
+    file_put_contents("{$folder}/tesseract", "#!/bin/sh\necho x >> {$folder}/runs\nexec sleep 5\n");
+    chmod("{$folder}/tesseract", 0o755);
+    $path = (string) getenv('PATH');
+    try {
+        putenv("PATH={$folder}:{$path}");
+        $words = Tesseract::here(0.3);
+        putenv("PATH={$path}");
+        expect([$words?->lines('a'), $words?->lines('b'), $words?->lines('c')])->toBe([[], [], []])
+            ->and(file("{$folder}/runs"))->toHaveCount(1);
+    } finally {
+        putenv("PATH={$path}");
+        array_map(unlink(...), glob("{$folder}/*") ?: []);
+        rmdir($folder);
+    }
 });

@@ -10,30 +10,44 @@ use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 
 /** Reads words by Debian's tesseract-ocr; nothing where it is missing or takes too long. */
-final readonly class Tesseract implements WordReader
+final class Tesseract implements WordReader
 {
     private const SECONDS = 8;
+
+    /** Of one page: reading it has to come to an end, with or without its words. */
+    private const SECONDS_A_PAGE = 24.0;
 
     /** Per cent under which a word is a guess. */
     private const SURE = 45;
 
-    private function __construct(private string $program) {}
+    /** @param float $left seconds */
+    private function __construct(private readonly string $program, private float $left) {}
 
-    /** @return self|null null where it is not installed */
-    public static function here(): ?self
+    /**
+     * @param float $seconds in which all of a page has to be read
+     *
+     * @return self|null null where it is not installed
+     */
+    public static function here(float $seconds = self::SECONDS_A_PAGE): ?self
     {
         $program = (new ExecutableFinder())->find('tesseract');
 
-        return $program === null ? null : new self($program);
+        return $program === null ? null : new self($program, $seconds);
     }
 
     public function lines(string $jpeg): array
     {
-        $process = new Process([$this->program, 'stdin', 'stdout', '--psm', '6', '-l', 'eng', 'tsv'], sys_get_temp_dir(), ['OMP_THREAD_LIMIT' => '1'], $jpeg, self::SECONDS);
+        if ($this->left <= 0) {
+            return [];
+        }
+        $from = microtime(true);
+        $process = new Process([$this->program, 'stdin', 'stdout', '--psm', '6', '-l', 'eng', 'tsv'], sys_get_temp_dir(), ['OMP_THREAD_LIMIT' => '1'], $jpeg, min(self::SECONDS, $this->left));
         try {
             $process->run();
         } catch (ProcessTimedOutException) {
             return [];
+        } finally {
+            $this->left -= microtime(true) - $from;
         }
         $lines = [];
         foreach (explode("\n", $process->getOutput()) as $row) {
@@ -43,7 +57,6 @@ final readonly class Tesseract implements WordReader
                 continue;
             }
             $at = "{$cells[2]}.{$cells[3]}.{$cells[4]}";
-            $lines[$at]['text'] = trim(($lines[$at]['text'] ?? '').' '.trim($cells[11]));
             $lines[$at]['height'] = max($lines[$at]['height'] ?? 0, (int) $cells[9]);
             $lines[$at]['words'][] = ['text' => trim($cells[11]), 'x' => (int) $cells[6] + intdiv((int) $cells[8], 2)];
         }

@@ -15,21 +15,28 @@ final class Lyrics
     /** Columns from the middle of a syllable to its note. */
     private const REACH = 40;
 
-    /**
-     * @param list<Item> $items of the staff
-     * @param int        $bottom rows below are of the staff that stands there
-     */
-    public static function give(Staff $staff, array $items, int $bottom, WordReader $words): void
+    /** @param int $bottom rows below are of the staff that stands there */
+    public static function give(Staff $staff, int $bottom, WordReader $words): void
     {
+        $before = null;
         foreach (WordBand::read($staff->strip, $staff->blobs, Strip::BOTTOM + self::BELOW, min($bottom, Strip::HEIGHT - self::END), $staff->strip->width(), $words) as ['text' => $text, 'x' => $x]) {
-            self::put($items, $text, $x);
+            $before = self::put($staff->items, $text, $x, $before);
         }
     }
 
-    /** @param list<Item> $items */
-    private static function put(array $items, string $text, float $x): void
+    /**
+     * @param  list<Item> $items
+     * @param  Item|null  $before whose syllable was the last one
+     * @return Item|null  whose is the last one now
+     */
+    private static function put(array $items, string $text, float $x, ?Item $before): ?Item
     {
-        $syllable = trim((string) preg_replace('/[^\p{L}\'’,.!?-]+/u', '', $text), ' -');
+        $printed = trim((string) preg_replace('/[^\p{L}\'’,.!?-]+/u', '', $text));
+        $syllable = trim($printed, '-');
+        // A hyphen that stands alone says that the word goes on.
+        if ($syllable === '' && $printed !== '' && $before !== null) {
+            $before->lyric = rtrim($before->lyric, '-').'-';
+        }
         $best = null;
         $nearest = (float) self::REACH;
         foreach ($items as $item) {
@@ -37,8 +44,11 @@ final class Lyrics
                 [$best, $nearest] = [$item, abs($item->x - $x)];
             }
         }
-        if ($best !== null && preg_match('/\p{L}/u', $syllable) === 1) {
-            $best->lyric = $best->lyric === '' ? $syllable.(str_ends_with(trim($text), '-') ? '-' : '') : $best->lyric;
+        if ($best === null || $best->lyric !== '' || preg_match('/\p{L}/u', $syllable) !== 1) {
+            return $before;
         }
+        $best->lyric = $syllable.(str_ends_with($printed, '-') ? '-' : '');
+
+        return $best;
     }
 }

@@ -46,6 +46,7 @@ final readonly class PhotoPiece
         $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
         $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($meter->beat()));
         $ties = self::ties($read);
+        $lyrics = self::lyrics($read);
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
@@ -55,7 +56,7 @@ final readonly class PhotoPiece
                 if ($n === 0) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
-                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties));
+                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $lyrics));
             }
         }
         $piece = $builder->piece();
@@ -86,9 +87,10 @@ final readonly class PhotoPiece
      * @param  list<ReadSign>   $signs
      * @param  list<array<int, Pitch>> $pitches
      * @param  array<string, array{bool, bool}> $ties see ties()
+     * @param  array<int, Lyric> $lyrics by token
      * @return list<DraftEvent>
      */
-    private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties): array
+    private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties, array $lyrics): array
     {
         $lengths = array_map(static fn (ReadSign $sign): Duration => Duration::ofWhole(self::whole($sign->ticks())), $signs);
         $tuplets = TupletGroups::of(array_map(static fn (ReadSign $sign, Duration $length): array => [self::whole($sign->onset), $length->whole, Tuplet::fitting($length)], $signs, $lengths));
@@ -99,7 +101,7 @@ final readonly class PhotoPiece
 
                 return new Note($pitches[$k][$h], $head->finger, $start, $stop);
             }, $sign->heads, array_keys($sign->heads));
-            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: self::lyrics($sign->lyric), tuplet: $tuplets[$k] ?? null), false, $token + $k);
+            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: isset($lyrics[$token + $k]) ? [$lyrics[$token + $k]] : [], tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;
@@ -139,10 +141,24 @@ final readonly class PhotoPiece
         return $ties;
     }
 
-    /** @return list<Lyric> */
-    private static function lyrics(string $syllable): array
+    /** @return array<int, Lyric> by token; one after a hyphen goes on with its word, over bar lines too */
+    private static function lyrics(ReadPhoto $read): array
     {
-        return $syllable === '' ? [] : [new Lyric(rtrim($syllable, '-'), joined: str_ends_with($syllable, '-'))];
+        $lyrics = [];
+        foreach (array_keys($read->clefs) as $i) {
+            $joined = false;
+            foreach ($read->bars as $n => $bar) {
+                foreach ($bar->staves[$i] ?? [] as $k => $sign) {
+                    if ($sign->lyric !== '') {
+                        $continues = $joined;
+                        $joined = str_ends_with($sign->lyric, '-');
+                        $lyrics[self::token($n, $i, $k)] = new Lyric(rtrim($sign->lyric, '-'), joined: $joined, continues: $continues);
+                    }
+                }
+            }
+        }
+
+        return $lyrics;
     }
 
     private static function whole(int $ticks): Fraction

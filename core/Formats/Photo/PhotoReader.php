@@ -36,19 +36,10 @@ final readonly class PhotoReader
     {
         $pieces = [];
         $line = 0;
+        $lines = array_sum(array_map(count(...), $parts));
         $above = 0.0;
-        foreach ($parts as $i => $part) {
-            if ($this->words !== null) {
-                $this->say(PhotoStep::Words, $i, count($parts));
-                foreach ($part as $system) {
-                    $system->giveLyrics($this->words);
-                }
-            }
-            $piece = PageBuilder::of($part, $line);
-            if ($this->words !== null) {
-                $piece = $piece->with(title: Titles::of($picture, $part[0], $above, $this->words), tempo: TempoWords::of($part[0], $this->words));
-            }
-            $pieces[] = $piece;
+        foreach ($parts as $part) {
+            $pieces[] = $this->words === null ? PageBuilder::of($part, $line) : $this->worded($part, $line, $lines, $picture, $above, $this->words);
             $line += count($part);
             $last = $part[count($part) - 1]->staves;
             $strip = $last[count($last) - 1]->strip;
@@ -56,6 +47,22 @@ final readonly class PhotoReader
         }
 
         return new ReadPage($pieces);
+    }
+
+    /**
+     * @param non-empty-list<System> $part  of one piece
+     * @param int                    $line  of the page that the first of them is
+     * @param int                    $lines of the page
+     * @param float                  $above the row below which its title stands
+     */
+    private function worded(array $part, int $line, int $lines, Picture $picture, float $above, WordReader $words): ReadPhoto
+    {
+        foreach ($part as $n => $system) {
+            $this->say(PhotoStep::Words, $line + $n, $lines);
+            $system->giveLyrics($words);
+        }
+
+        return PageBuilder::of($part, $line)->with(title: Titles::of($picture, $part[0], $above, $words), tempo: TempoWords::of($part[0], $words));
     }
 
     private function say(PhotoStep $step, int $done, int $of): void

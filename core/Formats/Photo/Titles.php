@@ -28,8 +28,8 @@ final class Titles
             return '';
         }
         [$title, $tallest] = ['', self::TALLEST - 1];
-        foreach ($words->lines(GreyPicture::jpeg($picture->columns, $from, $to)) as ['text' => $text, 'height' => $height]) {
-            $text = trim((string) preg_replace('/^[^\p{L}\p{N}]+|[^\p{L}\p{N}!?.)]+$/u', '', $text));
+        foreach ($words->lines(GreyPicture::jpeg($picture->columns, $from, $to)) as ['words' => $line, 'height' => $height]) {
+            $text = trim((string) preg_replace('/^[^\p{L}\p{N}]+|[^\p{L}\p{N}!?.)]+$/u', '', implode(' ', array_column($line, 'text'))));
             if ($height > $tallest && self::isWords($text)) {
                 [$title, $tallest] = [$text, $height];
             }

@@ -7,6 +7,7 @@ namespace Nasturtium\Core\Formats\Photo;
 /** A line of words along a staff, cut out of its straight strip and read. */
 final class WordBand
 {
+    /** Rows above and below the row that letters stand on. */
     private const ABOVE_BASE = 30;
 
     private const UNDER_BASE = 12;

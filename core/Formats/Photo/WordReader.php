@@ -9,8 +9,8 @@ interface WordReader
 {
     /**
      * @param  string $jpeg a part of a page
-     * @return list<array{text: string, height: int, words: list<array{text: string, x: int}>}> lines of words from the top, how
-     *                                                                                          tall their letters are, and the middle of each word, in pixels
+     *
+     * @return list<array{height: int, words: non-empty-list<array{text: string, x: int}>}> lines from the top: how tall their letters are, and the middle of each word, in pixels
      */
     public function lines(string $jpeg): array;
 }
