@@ -1,6 +1,18 @@
 import { createHmac } from 'node:crypto';
 import type { Page } from '@playwright/test';
-import { api, editor, engraved, expect, expectAccessible, newPiece, retype, signIn, test } from './studio';
+import {
+    api,
+    editor,
+    engraved,
+    expect,
+    expectAccessible,
+    lessonToday,
+    newPiece,
+    retype,
+    settled,
+    signIn,
+    test,
+} from './studio';
 
 /** The code of an authenticator app for a secret in base 32. */
 function codeOf(secret: string, now = Date.now()): string {
@@ -123,10 +135,12 @@ test('a forgotten password comes back by mail', async ({ page, browser }) => {
 
 test('a session that ends in a lesson asks for the password there, and nothing is lost', async ({ page, context }) => {
     await signIn(page);
-    await page.getByRole('button', { name: 'Lesson of Jonas W.' }).click();
+    const student = await lessonToday(page, 'Ada', '06:10');
+    await page.reload();
+    await page.getByRole('button', { name: 'Lesson of Ada Q.' }).click();
     await expect(page.getByRole('list', { name: 'What was set' })).toBeVisible();
     // An answer that is still on its way would bring the session back.
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     const cookies = (await context.cookies()).filter((cookie) => cookie.name.endsWith('session'));
     await context.clearCookies({ name: cookies[0]?.name ?? '' });
     await page.keyboard.press('p');
@@ -139,4 +153,5 @@ test('a session that ends in a lesson asks for the password there, and nothing i
     await expect(page.getByText(/not saved yet/)).toBeHidden({ timeout: 20_000 });
     await page.reload();
     await expect(page.getByRole('button', { name: /: pass$/, pressed: true })).toHaveCount(1);
+    await api(page, 'DELETE', `/students/${student}`);
 });

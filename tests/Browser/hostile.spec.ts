@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { api, engraved, expect, family, signIn, test } from './studio';
+import { api, engraved, expect, family, follow, settled, signIn, test } from './studio';
 
 /*
  * Names, words and music that would run in the page if one screen wrote them out as they are: nothing runs, and nothing is
@@ -113,11 +113,12 @@ test('hostile names, words and music run on no screen and ask nothing from elsew
     for (const path of ['/paths', '/studio', '/shorthand']) await visit(page, path);
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
     const home = await phone.newPage();
+    follow(home);
     const asked = await watch(home);
     await visit(home, link);
     await expect(home.getByRole('heading', { level: 1 })).toContainText(SHORT);
     await home.getByRole('list').first().getByRole('button').first().click();
-    await home.waitForLoadState('networkidle');
+    await settled(home);
     expect(await home.locator('html').getAttribute('data-ran')).toBeNull();
     expect(asked).toEqual([]);
     await phone.close();

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, type Cookie, expect, type Locator, type Page } from '@playwright/test';
+import { test as base, type Cookie, expect, type Locator, type Page, type Request } from '@playwright/test';
 import { NEW_STUDENT } from '../../resources/js/students/draft';
 
 /** A test that fails on any error the page reports. */
@@ -15,11 +15,45 @@ export const test = base.extend({
 
 /** Gathers what a page complains of; a dropped connection and a refused answer are said on the screen, not here. */
 export function listen(page: Page, errors: string[]): void {
+    follow(page);
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
         const expected = /net::ERR_(INTERNET_DISCONNECTED|FAILED)|status of (401|404|409|419|422)/.test(message.text());
         if (message.type() === 'error' && !expected) errors.push(message.text());
     });
+}
+
+/** What each page has asked for and has had no answer to. */
+const open = new WeakMap<Page, Set<Request>>();
+
+/** Follows what a page asks of the application, so that one can wait until it has `settled`. */
+export function follow(page: Page): void {
+    const asked = new Set<Request>();
+    open.set(page, asked);
+    page.on('request', (request) => {
+        // A new document waits for nothing of the one before.
+        if (request.isNavigationRequest()) asked.clear();
+        if (request.resourceType() === 'fetch') asked.add(request);
+    });
+    page.on('requestfinished', (request) => asked.delete(request));
+    page.on('requestfailed', (request) => asked.delete(request));
+}
+
+/**
+ * Waits until a page has had every answer, for half a second: `networkidle` is told once a document, however many rooms
+ * are opened in it.
+ */
+export async function settled(page: Page): Promise<void> {
+    let quiet = 0;
+    await expect
+        .poll(
+            () => {
+                quiet = open.get(page)?.size === 0 ? quiet + 1 : 0;
+                return quiet;
+            },
+            { intervals: [100] },
+        )
+        .toBeGreaterThan(5);
 }
 
 /** The session of the test before, as a browser keeps it. */

@@ -1,4 +1,4 @@
-import { editor, engraved, expect, listen, retype, signIn, test } from './studio';
+import { editor, engraved, expect, listen, retype, settled, signIn, test } from './studio';
 
 const TUNE = [
     'title: Tin Whistle Corner',
@@ -100,7 +100,7 @@ test('the whole way: a page in, its lenses, a week, practice at home, the lesson
         await page.getByRole('button', { name: 'Note the consent' }).click();
         await expect(page.getByText('A parent, at the first lesson')).toBeVisible();
         // What is above may still move it down.
-        await page.waitForLoadState('networkidle');
+        await settled(page);
         await page.getByRole('button', { name: 'Make a link' }).click();
         return ((await page.locator('code').textContent()) ?? '').replace(/^https?:\/\/[^/]+/, '');
     });

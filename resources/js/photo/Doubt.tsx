@@ -15,13 +15,17 @@ interface Props {
     look: Looking;
     page: ReadPage;
     spot: Spot;
+    /** Which of the doubts it is, in words. */
+    which: string;
     onRight: () => void;
+    /** Goes back to clef, key and time. */
+    onSigns: () => void;
     /** Opens the bar beside it; null where only doubts are gone through. */
     onNeighbour: ((spot: Spot) => void) | null;
 }
 
 /** One place: the photo above, the reading beneath, the sign that is looked at lit in both. */
-export function Doubt({ look, page, spot, onRight, onNeighbour }: Props) {
+export function Doubt({ look, page, spot, which, onRight, onSigns, onNeighbour }: Props) {
     const [at, setAt] = useState<Cursor>({ ...spot, sign: 0, head: 0 });
     // A note that was put in is not there until the answer is.
     const cursor = look.going ? at : held(page, at);
@@ -51,18 +55,14 @@ export function Doubt({ look, page, spot, onRight, onNeighbour }: Props) {
     if (piece === undefined || bar === undefined || staff === undefined) return null;
     return (
         <Stack gap="xs">
-            <Group justify="space-between" wrap="nowrap">
-                <Text fw={700}>
-                    {t('Bar {{bar}}, {{hand}}', { bar: bar.number, hand: handOf(piece.clefs.length, spot.staff) })}
-                    {': '}
-                    <span className={styles.asked}>
-                        {staff.doubts.length > 0 ? asked(staff.doubts) : t('Is this right?')}
-                    </span>
-                </Text>
-                <Button onClick={onRight}>
-                    {t('Right, go on')} <kbd className={styles.key}>{t('Enter')}</kbd>
-                </Button>
-            </Group>
+            <Head
+                {...{ which, onSigns, onRight }}
+                place={t('Bar {{bar}}, {{hand}}', {
+                    bar: bar.number,
+                    hand: handOf(piece.clefs.length, spot.staff),
+                })}
+                question={staff.doubts.length > 0 ? asked(staff.doubts) : t('Is this right?')}
+            />
             {line !== undefined && (
                 <Strip photo={page.id} line={line} staff={staff} index={spot.staff} sign={cursor.sign} />
             )}
@@ -83,6 +83,34 @@ export function Doubt({ look, page, spot, onRight, onNeighbour }: Props) {
             ))}
             <Pad changes={changes} />
         </Stack>
+    );
+}
+
+type HeadProps = Pick<Props, 'which' | 'onSigns' | 'onRight'> & { place: string; question: string };
+
+/** Which place it is, what is asked there, and the way on. */
+function Head({ which, place, question, onSigns, onRight }: HeadProps) {
+    return (
+        <Group justify="space-between" wrap="nowrap">
+            <div>
+                <Text size="sm" className="faint" role="status">
+                    {which}
+                </Text>
+                <Text fw={700}>
+                    {place}
+                    {': '}
+                    <span className={styles.asked}>{question}</span>
+                </Text>
+            </div>
+            <Group gap="xs" justify="flex-end">
+                <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={onSigns}>
+                    {t('Clef, key and time')}
+                </Button>
+                <Button onClick={onRight}>
+                    {t('Right, go on')} <kbd className={styles.key}>{t('Enter')}</kbd>
+                </Button>
+            </Group>
+        </Group>
     );
 }
 

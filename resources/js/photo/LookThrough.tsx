@@ -1,4 +1,4 @@
-import { Button, Group, Stack, Tabs, Text } from '@mantine/core';
+import { Stack, Tabs } from '@mantine/core';
 import { useState } from 'react';
 import { t } from '../text';
 import { Doubt } from './Doubt';
@@ -68,27 +68,19 @@ function OnePiece({ look, page, piece: index, onCorners }: Props & { piece: numb
     }
     const settled = Math.max(0, first - doubts.length);
     return (
-        <Stack gap="xs">
-            <Group justify="space-between">
-                <Text size="sm" className="faint" role="status">
-                    {opened === null
-                        ? t('Doubt {{number}} of {{count}}', {
-                              number: settled + 1,
-                              count: Math.max(first, settled + doubts.length),
-                          })
-                        : t('Checking one place')}
-                </Text>
-                <Group gap="xs">
-                    <Button size="compact-sm" variant="subtle" c="var(--ink)" onClick={() => setBegun(false)}>
-                        {t('Clef, key and time')}
-                    </Button>
-                </Group>
-            </Group>
-            <Doubt
-                key={`${spot.bar} ${spot.staff}`}
-                {...{ look, page, spot, onRight: () => right(spot) }}
-                onNeighbour={opened === null ? null : setOpened}
-            />
-        </Stack>
+        <Doubt
+            key={`${spot.bar} ${spot.staff}`}
+            {...{ look, page, spot, onRight: () => right(spot) }}
+            which={
+                opened === null
+                    ? t('Doubt {{number}} of {{count}}', {
+                          number: settled + 1,
+                          count: Math.max(first, settled + doubts.length),
+                      })
+                    : t('Checking one place')
+            }
+            onSigns={() => setBegun(false)}
+            onNeighbour={opened === null ? null : setOpened}
+        />
     );
 }
