@@ -36,7 +36,7 @@ hash_of() { cat "$@" 2>/dev/null | sha256sum | cut -c1-32; }
 
 hash_tree() { find "$@" -type f -not -name '*generated.d.ts' -not -name '*.generated.ts' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32; }
 
-debian_packages="php8.2-cli php8.2-mbstring php8.2-xml php8.2-mysql php8.2-curl php8.2-zip php8.2-gd poppler-utils tesseract-ocr tesseract-ocr-eng mariadb-server composer unzip $*"
+debian_packages="php8.2-cli php8.2-mbstring php8.2-xml php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-apcu poppler-utils tesseract-ocr tesseract-ocr-eng mariadb-server composer unzip $*"
 
 install_debian() {
     export DEBIAN_FRONTEND=noninteractive

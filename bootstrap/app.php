@@ -6,7 +6,9 @@ use App\Http\English;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TrustProxies;
 use App\Http\Middleware\TryAgain;
+use App\Http\Middleware\Watched;
 use App\Http\QuietSession;
+use App\Watch\WatchController;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
@@ -16,8 +18,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Middleware\TrustProxies as AnyProxies;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Refusal;
@@ -27,8 +31,13 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
-        web: __DIR__.'/../routes/web.php',
-        health: '/up',
+        // Asked by machines, often: no session is opened for them. Before the pages, which answer any address.
+        using: function (): void {
+            Route::get('up', static fn (): Response => new PlainResponse('up', 200, ['Content-Type' => 'text/plain', 'Cache-Control' => 'no-store']));
+            Route::get('ready', [WatchController::class, 'ready']);
+            Route::get('figures', [WatchController::class, 'figures']);
+            Route::middleware('web')->group(__DIR__.'/../routes/web.php');
+        },
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withSchedule(function (Schedule $schedule): void {
@@ -41,6 +50,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->replace(AnyProxies::class, TrustProxies::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->prepend(Watched::class);
         // No page of the server's shows errors from a session: the screens ask and are answered in JSON.
         $middleware->web(remove: [ShareErrorsFromSession::class], replace: [StartSession::class => QuietSession::class]);
         // Before rows are looked up, so that a second try looks them up anew.

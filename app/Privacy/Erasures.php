@@ -31,7 +31,7 @@ final class Erasures
     /** @return list<int> students of the studio a backup comes from that were erased here, by their numbers in it */
     public static function of(string $origin): array
     {
-        if (preg_match('/^(\w+):(\d{1,12})$/D', $origin, $found) !== 1 || $found[1] !== self::installation()) {
+        if (preg_match('/^(\w+):(\d{1,12})$/D', $origin, $found) !== 1 || ! in_array($found[1], self::installations(), true)) {
             return [];
         }
 
@@ -63,8 +63,19 @@ final class Erasures
 
     private static function installation(): string
     {
-        $key = config('app.key');
+        return self::installations()[0];
+    }
 
-        return substr(hash('sha256', 'installation '.(is_string($key) ? $key : '')), 0, 16);
+    /**
+     * What this installation is and was called: a backup knows it by the key of its day, which may have been changed since.
+     *
+     * @return non-empty-list<string>
+     */
+    private static function installations(): array
+    {
+        $former = config('app.previous_keys');
+        $keys = [config('app.key'), ...is_array($former) ? $former : []];
+
+        return array_map(static fn (mixed $key): string => substr(hash('sha256', 'installation '.(is_string($key) ? $key : '')), 0, 16), $keys);
     }
 }

@@ -31,7 +31,7 @@ final class WithoutSecrets
     public static function of(string $line): string
     {
         return (string) preg_replace(
-            ['~(/(?:home|calendar)/)[A-Za-z0-9]{20,}~', '~\b(?=[A-Za-z]*\d)[A-Za-z0-9]{40}\b~', '~\b[0-9a-f]{64}\b~', '~\$2[aby]\$\d\d\$[./A-Za-z0-9]{53}~', '~("?(?:password|token|secret|authorization|cookie)"?\s*(?:=>|[:=])\s*)("[^"]*"|\'[^\']*\'|[^\s,;)\]}]+)~i'],
+            ['~(/(?:home|calendar|camera)/)[A-Za-z0-9]{20,}~', '~\b(?=[A-Za-z]*\d)[A-Za-z0-9]{40}\b~', '~\b[0-9a-f]{64}\b~', '~\$2[aby]\$\d\d\$[./A-Za-z0-9]{53}~', '~("?(?:password|token|secret|authorization|cookie)"?\s*(?:=>|[:=])\s*)("[^"]*"|\'[^\']*\'|[^\s,;)\]}]+)~i'],
             ['$1[left out]', '[left out]', '[left out]', '[left out]', '$1[left out]'],
             $line,
         );

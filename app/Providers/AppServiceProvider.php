@@ -8,6 +8,7 @@ use App\Account\Members\Membership;
 use App\Account\SignInKey;
 use App\Account\Studio;
 use App\Account\StudioPolicy;
+use App\Database\PatientConnection;
 use App\Home\Letters\Mail as KeptMail;
 use App\Home\Letters\Outbox;
 use App\Http\English;
@@ -43,6 +44,7 @@ use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\RequestGuard;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -67,6 +69,11 @@ final class AppServiceProvider extends ServiceProvider
         Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class, LedLesson::class, LedStep::class,
         PagePhoto::class, KeptPhoto::class,
     ];
+
+    public function register(): void
+    {
+        Connection::resolverFor('mariadb', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
+    }
 
     public function boot(): void
     {

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Database\OutcomeUnknown;
+use App\Database\Passing;
 use Closure;
 use Illuminate\Database\Connection;
-use Illuminate\Database\DetectsConcurrencyErrors;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -15,18 +16,12 @@ use Symfony\Component\HttpFoundation\Response;
 use Throwable;
 
 /**
- * A request that writes is one transaction, and one that the database broke off because another stood in its way is
- * tried again from its beginning: its rows are looked up anew, so that nothing of the first try is taken for kept.
+ * A request that writes is one transaction, and one that the database broke off because another stood in its way, or
+ * because its node is gone, is tried again from its beginning: its rows are looked up anew, so that nothing of the first
+ * try is taken for kept. Where nobody knows whether it was kept, whoever sent it is told so.
  */
 final class TryAgain
 {
-    use DetectsConcurrencyErrors;
-
-    private const TRIES = 6;
-
-    /** Milliseconds, more with each try, so that two do not meet again. */
-    private const WAIT = 20;
-
     public function __construct(private readonly Connection $database) {}
 
     /** @param Closure(Request): Response $next */
@@ -40,13 +35,25 @@ final class TryAgain
         }
         $parameters = $route->parameters();
         for ($try = 1; ; $try++) {
-            $response = $writes ? $this->once($request, $next) : $next($request);
+            try {
+                $response = $writes ? $this->once($request, $next) : $next($request);
+            } catch (OutcomeUnknown $reason) {
+                report($reason);
+
+                return new JsonResponse(['message' => 'The database was away for a moment, and may have kept this or not. Look, and try again.'], 503, ['Retry-After' => '2']);
+            } catch (Throwable $reason) {
+                if (! Passing::hasPassed($reason, $try)) {
+                    throw $reason;
+                }
+                $route->parameters = $parameters;
+
+                continue;
+            }
             $reason = $response instanceof JsonResponse || $response instanceof PlainResponse ? $response->exception : null;
-            if ($try === self::TRIES || $reason === null || ! $this->causedByConcurrencyError($reason)) {
+            if ($reason === null || ! Passing::hasPassed($reason, $try)) {
                 return $response;
             }
             $route->parameters = $parameters;
-            usleep(1000 * self::WAIT * $try + random_int(0, 1000 * self::WAIT));
         }
     }
 
@@ -68,10 +75,21 @@ final class TryAgain
         if ($response->getStatusCode() >= 400) {
             $this->leave($level);
         } elseif ($this->database->transactionLevel() > $level) {
-            $this->database->commit();
+            $this->keep($level);
         }
 
         return $response;
+    }
+
+    /** A node may refuse only here what another has changed meanwhile. */
+    private function keep(int $level): void
+    {
+        try {
+            $this->database->commit();
+        } catch (Throwable $reason) {
+            $this->leave($level);
+            throw $reason;
+        }
     }
 
     private function leave(int $level): void

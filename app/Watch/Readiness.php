@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Watch;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Throwable;
+
+/** Whether this process can do its work: what it needs is there. That it lives is said by /up. */
+final class Readiness
+{
+    /** A queue whose oldest job has waited longer has no worker, in seconds. */
+    public const LONGEST_WAIT = 300;
+
+    /** Less of the disk than this is as good as none, in bytes. */
+    private const LEAST_ROOM = 64 * 1024 * 1024;
+
+    /** @return array{database: bool, queue: bool, disk: bool} */
+    public static function now(): array
+    {
+        return ['database' => self::holds(self::database(...)), 'queue' => self::holds(self::queue(...)), 'disk' => self::holds(self::disk(...))];
+    }
+
+    /** @param \Closure(): bool $does */
+    private static function holds(\Closure $does): bool
+    {
+        try {
+            return $does();
+        } catch (Throwable) {
+            return false;
+        }
+    }
+
+    /** It answers, and may be written to. */
+    private static function database(): bool
+    {
+        return DB::table('migrations')->exists() && DB::scalar('select @@global.read_only') === 0;
+    }
+
+    private static function queue(): bool
+    {
+        $since = DB::table('jobs')->whereNull('reserved_at')->min('available_at');
+
+        return $since === null || is_numeric($since) && now()->getTimestamp() - (int) $since <= self::LONGEST_WAIT;
+    }
+
+    /** Logs and uploads have room, and can be written. */
+    private static function disk(): bool
+    {
+        $name = 'ready-'.bin2hex(random_bytes(8));
+        $disk = Storage::disk('photos');
+        $written = $disk->put($name, $name) && $disk->get($name) === $name;
+        $disk->delete($name);
+
+        return $written && disk_free_space(storage_path()) > self::LEAST_ROOM;
+    }
+}
