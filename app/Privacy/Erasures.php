@@ -74,7 +74,7 @@ final class Erasures
     private static function installations(): array
     {
         $former = config('app.previous_keys');
-        $keys = [config('app.key'), ...is_array($former) ? $former : []];
+        $keys = [config('app.key'), ...is_array($former) ? array_values($former) : []];
 
         return array_map(static fn (mixed $key): string => substr(hash('sha256', 'installation '.(is_string($key) ? $key : '')), 0, 16), $keys);
     }

@@ -155,7 +155,7 @@ settings() {
 }
 
 fill() {
-    sed -e "s#@RUN@#$cluster#g; s#@LOGS@#$logs#g; s#@ROOT@#$root#g; s#@USER@#$(id -un)#g; s#@CHILDREN@#${POOL_CHILDREN:-8}#g; s#@POOL@#${pool:-}#g" \
+    sed -e "s#@RUN@#$cluster#g; s#@LOGS@#$logs#g; s#@ROOT@#$root#g; s#@USER@#$(id -un)#g; s#@CHILDREN@#${POOL_CHILDREN:-16}#g; s#@POOL@#${pool:-}#g" \
         -e "s#@DB_PORT@#$DB_PORT#g; s#@NODE1@#$NODE1#g; s#@NODE2@#$NODE2#g; s#@NODE3@#$NODE3#g; s#@PORT@#$PORT#g; s#@PORT_A@#$PORT_A#g; s#@PORT_B@#$PORT_B#g" \
         "$root/deploy/cluster/$1" >"$cluster/$2"
 }
@@ -172,7 +172,7 @@ start() {
             # shellcheck disable=SC2086
             in_background "$1" ${CLOCK:-} php-fpm8.2 --nodaemonize --fpm-config "$cluster/$1.conf" --allow-to-run-as-root
             ;;
-        worker-*) in_background "$1" php -d memory_limit=512M artisan queue:work --queue=photos,mail,default --sleep=0.2 --timeout=60 --memory=400 ;;
+        worker-*) in_background "$1" php -d memory_limit=512M artisan queue:work --queue=photos,default --sleep=0.2 --timeout=60 --memory=400 ;;
         schedule) in_background schedule php artisan schedule:work ;;
         nginx) fill nginx.conf nginx.conf; fill pass.conf pass.conf; in_background nginx nginx -c "$cluster/nginx.conf" ;;
     esac
