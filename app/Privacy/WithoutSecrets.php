@@ -10,7 +10,7 @@ use Monolog\Handler\FormattableHandlerInterface;
 use Monolog\Logger as Monolog;
 use Monolog\LogRecord;
 
-/** No token and no password stands in a log: what looks like one is left out of every line. */
+/** No token, no password and no value that the database refused stands in a log: what looks like one is left out of every line. */
 final class WithoutSecrets
 {
     public function __invoke(Logger $logger): void
@@ -31,8 +31,9 @@ final class WithoutSecrets
     public static function of(string $line): string
     {
         return (string) preg_replace(
-            ['~(/(?:home|calendar|camera)/)[A-Za-z0-9]{20,}~', '~\b(?=[A-Za-z]*\d)[A-Za-z0-9]{40}\b~', '~\b[0-9a-f]{64}\b~', '~\$2[aby]\$\d\d\$[./A-Za-z0-9]{53}~', '~("?(?:password|token|secret|authorization|cookie)"?\s*(?:=>|[:=])\s*)("[^"]*"|\'[^\']*\'|[^\s,;)\]}]+)~i'],
-            ['$1[left out]', '[left out]', '[left out]', '[left out]', '$1[left out]'],
+            // What the database says of a value it does not take has the value in it.
+            ["~((?:Duplicate entry|Incorrect [a-z ]+ value:?) )'.*?'(?= for (?:key|column))~s", "~(Truncated incorrect \\w+ value:? )'.*?'(?=\\s|$)~s", '~(/(?:home|calendar|camera)/)[A-Za-z0-9]{20,}~', '~\b(?=[A-Za-z]*\d)[A-Za-z0-9]{40}\b~', '~\b[0-9a-f]{64}\b~', '~\$2[aby]\$\d\d\$[./A-Za-z0-9]{53}~', '~("?(?:password|token|secret|authorization|cookie)"?\s*(?:=>|[:=])\s*)("[^"]*"|\'[^\']*\'|[^\s,;)\]}]+)~i'],
+            ['$1[left out]', '$1[left out]', '$1[left out]', '[left out]', '[left out]', '[left out]', '$1[left out]'],
             $line,
         );
     }

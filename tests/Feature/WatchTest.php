@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Privacy\WithoutSecrets;
 use App\Watch\Exposition;
 use App\Watch\Figures;
 use App\Watch\JsonLines;
@@ -69,6 +70,11 @@ it('writes of a failure its kind and place, and nothing that was sent', function
     expect($line)->toMatchArray(['at' => '2031-05-05T10:00:00.000+00:00', 'level' => 'error', 'request' => 'abcdef12-3456', 'event' => 'failure', 'kind' => QueryException::class])
         ->and($line['from']['kind'])->toBe(PDOException::class)->and(json_encode($line))->not->toContain('Ottilie');
 });
+
+it('leaves out of any log what the database says of a value', function (string $said): void {
+    expect(WithoutSecrets::of("SQLSTATE[23000]: {$said} (Connection: mariadb, SQL: insert into students values (?))"))
+        ->toContain('[left out]', 'insert into students')->not->toContain('Ottilie');
+})->with(["1062 Duplicate entry '3-Ottilie' for key 'name'", "1366 Incorrect string value: 'Ottilie' for column `nasturtium`.`students`.`first_name` at row 1", "1292 Truncated incorrect DOUBLE value: 'Ottilie'", "1062 Duplicate entry 'Ottilie’s 'own' page' for key 'name'"]);
 
 it('gives each request a name, the one of the proxy where that is one', function (string $given, bool $isTaken): void {
     $named = $this->get('/ready', ['X-Request-Id' => $given])->headers->get('X-Request-Id');
