@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\OutcomeUnknown;
 use App\Http\English;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TrustProxies;
@@ -68,6 +69,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // So is whatever else was kept, as a path of her own, and is refused now.
         $exceptions->render(static fn (Refusal $reason): JsonResponse => new JsonResponse(['message' => ucfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
         $exceptions->dontReport([Refusal::class]);
+        $exceptions->render(static fn (OutcomeUnknown $reason): JsonResponse => new JsonResponse(['message' => 'The database was away for a moment, and may have kept this or not. Look, and try again.'], 503, ['Retry-After' => '2']));
         // What is wrong is told in the studio's English, wherever it was found.
         $exceptions->respond(static fn (Response $answer): Response => $answer instanceof JsonResponse && is_array($told = $answer->getData(true)) ? $answer->setData(English::errors($told)) : $answer);
     })

@@ -16,7 +16,7 @@ return [
         'stderr' => ['driver' => 'monolog', 'level' => env('LOG_LEVEL', 'warning'), 'handler' => StreamHandler::class, 'handler_with' => ['stream' => 'php://stderr'], 'tap' => [WithoutSecrets::class]],
         // One JSON line an event, for whoever gathers logs. Where it cannot be written, as on a full disk, the work goes on.
         'json' => ['driver' => 'stack', 'channels' => ['json-file'], 'ignore_exceptions' => true],
-        'json-file' => ['driver' => 'single', 'path' => storage_path('logs/nasturtium.json'), 'level' => env('LOG_LEVEL', 'info'), 'permission' => 0600, 'tap' => [JsonLines::class]],
+        'json-file' => ['driver' => 'single', 'path' => storage_path('logs/nasturtium.json.log'), 'level' => env('LOG_LEVEL', 'info'), 'permission' => 0600, 'formatter' => JsonLines::class],
         'null' => ['driver' => 'monolog', 'handler' => NullHandler::class],
     ],
 ];

@@ -7,7 +7,7 @@ namespace App\Database;
 use RuntimeException;
 use Throwable;
 
-/** The connection was lost while a transaction was being kept: nobody here knows whether it was. Whoever sent it sends it again, with its key. */
+/** The connection was lost while a transaction was being kept: nobody here knows whether it was, so it is not tried again, and whoever sent it is told. */
 final class OutcomeUnknown extends RuntimeException
 {
     public function __construct(Throwable $reason)

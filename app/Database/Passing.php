@@ -18,16 +18,11 @@ final class Passing
     /** Milliseconds before each further try, by what it failed on; more with each, so that two do not meet again. */
     private const IN_THE_WAY = [20, 40, 60, 80, 100];
 
-    /** Six seconds in all: a node is left out after four. */
+    /** Six seconds in all, and up to half as much again: a node is left out after four. */
     private const AWAY = [50, 150, 300, 500, 1000, 1000, 1500, 1500];
 
     /** What a node says that is not, or no longer, part of the majority: what it was asked to keep it has not. */
     private const ALONE = ['WSREP has not yet prepared node for application use', 'Not connected to Primary Component'];
-
-    public static function isInTheWay(Throwable $reason): bool
-    {
-        return (new ConcurrencyErrorDetector())->causedByConcurrencyError($reason);
-    }
 
     public static function isAway(Throwable $reason): bool
     {
@@ -52,7 +47,7 @@ final class Passing
     public static function wait(Throwable $reason, int $try): ?int
     {
         return match (true) {
-            self::isInTheWay($reason) => self::IN_THE_WAY[$try - 1] ?? null,
+            (new ConcurrencyErrorDetector())->causedByConcurrencyError($reason) => self::IN_THE_WAY[$try - 1] ?? null,
             self::isAway($reason) => self::AWAY[$try - 1] ?? null,
             default => null,
         };

@@ -33,20 +33,14 @@ final class PatientConnection extends MariaDbConnection
     #[Override]
     public function transaction(Closure $callback, $attempts = 1)
     {
+        // Asked now: a connection that is lost takes the level with it, and what is within another is not begun again without it.
         if ($this->transactions > 0) {
             return parent::transaction($callback);
         }
-        for ($try = 1; ; $try++) {
-            try {
-                return parent::transaction($callback);
-            } catch (OutcomeUnknown $reason) {
-                throw $reason;
-            } catch (Throwable $reason) {
-                if (! Passing::hasPassed($reason, $try)) {
-                    throw $reason;
-                }
-                $this->freshAfter($reason);
-            }
+        try {
+            return parent::transaction($callback);
+        } catch (Throwable $reason) {
+            return $this->again($reason, fn () => parent::transaction($callback));
         }
     }
 
@@ -73,36 +67,11 @@ final class PatientConnection extends MariaDbConnection
         }
     }
 
-    #[Override]
-    protected function handleBeginTransactionException(Throwable $e): void
-    {
-        for ($try = 1; Passing::hasPassed($e, $try); $try++) {
-            try {
-                $this->reconnect();
-                $this->executeBeginTransactionStatement();
-
-                return;
-            } catch (Throwable $reason) {
-                $e = $reason;
-            }
-        }
-        throw $e;
-    }
-
     /** @param array<mixed> $bindings */
     #[Override]
     protected function handleQueryException(QueryException $e, $query, $bindings, Closure $callback): mixed
     {
-        for ($try = 1; $this->transactions === 0 && Passing::hasPassed($e, $try); $try++) {
-            try {
-                $this->freshAfter($e);
-
-                return $this->runQueryCallback($query, $bindings, $callback);
-            } catch (QueryException $reason) {
-                $e = $reason;
-            }
-        }
-        throw $e;
+        return $this->transactions > 0 ? throw $e : $this->again($e, fn () => $this->runQueryCallback($query, $bindings, $callback));
     }
 
     /**
@@ -121,15 +90,27 @@ final class PatientConnection extends MariaDbConnection
         }
     }
 
-    private function freshAfter(Throwable $reason): void
+    /**
+     * @template T
+     *
+     * @param  Closure(): T $ask what failed for this reason
+     * @return T
+     *
+     * @throws Throwable the last reason, where it does not pass, or not in time
+     */
+    private function again(Throwable $reason, Closure $ask): mixed
     {
-        if (! Passing::isAway($reason)) {
-            return;
+        for ($try = 1; Passing::hasPassed($reason, $try); $try++) {
+            try {
+                if (Passing::isAway($reason)) {
+                    $this->reconnect();
+                }
+
+                return $ask();
+            } catch (Throwable $next) {
+                $reason = $next;
+            }
         }
-        try {
-            $this->reconnect();
-        } catch (Throwable) {
-            // It is still away, which the next try will say.
-        }
+        throw $reason;
     }
 }

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Watch;
 
 use App\Privacy\WithoutSecrets;
-use Illuminate\Log\Logger;
 use Monolog\Formatter\JsonFormatter;
-use Monolog\Handler\FormattableHandlerInterface;
-use Monolog\Logger as Monolog;
 use Monolog\LogRecord;
+use Override;
 use PDOException;
 use Throwable;
 
@@ -17,21 +15,12 @@ use Throwable;
  * A log of one JSON line an event: when, how bad, what, and of which request. Of a failure it has the kind and the place,
  * and of those it came from theirs; nothing that was sent stands in it, no name, no token and no word of a child.
  */
-final class JsonLines
+final class JsonLines extends JsonFormatter
 {
-    public function __invoke(Logger $logger): void
+    #[Override]
+    public function format(LogRecord $record): string
     {
-        $monolog = $logger->getLogger();
-        foreach ($monolog instanceof Monolog ? $monolog->getHandlers() : [] as $handler) {
-            if ($handler instanceof FormattableHandlerInterface) {
-                $handler->setFormatter(new class extends JsonFormatter {
-                    public function format(LogRecord $record): string
-                    {
-                        return WithoutSecrets::of($this->toJson(JsonLines::of($record), true))."\n";
-                    }
-                });
-            }
-        }
+        return WithoutSecrets::of($this->toJson(self::of($record), true))."\n";
     }
 
     /** @return array<string, mixed> */

@@ -20,7 +20,10 @@ final class Readiness
     /** @return array{database: bool, queue: bool, disk: bool} */
     public static function now(): array
     {
-        return ['database' => self::holds(self::database(...)), 'queue' => self::holds(self::queue(...)), 'disk' => self::holds(self::disk(...))];
+        $database = self::holds(self::database(...));
+
+        // The queue is in it, and a database that is away has been waited for.
+        return ['database' => $database, 'queue' => $database && self::holds(self::queue(...)), 'disk' => self::holds(self::disk(...))];
     }
 
     /** @param \Closure(): bool $does */

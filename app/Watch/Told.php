@@ -12,9 +12,9 @@ final class Told
 {
     /** What the database is asked, by the name it is told under. */
     private const DATABASE = [
-        'Threads_connected' => ['nasturtium_database_connections', 'Connections that are open.'],
-        'Innodb_row_lock_time_avg' => ['nasturtium_database_lock_wait_milliseconds', 'How long a row is waited for, on average.'],
-        'Slow_queries' => ['nasturtium_database_slow_statements', 'Statements over the time that counts as slow.'],
+        'threads_connected' => ['nasturtium_database_connections', 'Connections that are open.'],
+        'innodb_row_lock_time_avg' => ['nasturtium_database_lock_wait_milliseconds', 'How long a row is waited for, on average.'],
+        'slow_queries' => ['nasturtium_database_slow_statements', 'Statements over the time that counts as slow.'],
         'wsrep_cluster_size' => ['nasturtium_database_nodes', 'Nodes that are together.'],
         'wsrep_local_recv_queue' => ['nasturtium_database_behind', 'Changes of other nodes that wait.'],
         'wsrep_local_cert_failures' => ['nasturtium_database_refused', 'Transactions refused because another node was first.'],
@@ -70,10 +70,9 @@ final class Told
     {
         $rows = DB::select("select variable_name as name, variable_value as value from information_schema.global_status where variable_name in ('".implode("','", array_keys(self::DATABASE))."')");
         foreach ($rows as $row) {
-            foreach (self::DATABASE as $variable => [$name, $help]) {
-                if (strcasecmp((string) $row->name, $variable) === 0 && is_numeric($row->value)) {
-                    $told->add($name, 'gauge', $help, [[[], (float) $row->value]]);
-                }
+            [$name, $help] = self::DATABASE[strtolower((string) $row->name)];
+            if (is_numeric($row->value)) {
+                $told->add($name, 'gauge', $help, [[[], (float) $row->value]]);
             }
         }
     }

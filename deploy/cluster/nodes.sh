@@ -52,7 +52,7 @@ wait_for() {
     fail "$what does not answer; see .run/cluster/logs"
 }
 
-# A node whose disk is full waits for room, and everything that writes waits for it: it leaves before.
+# A database whose disk is full waits for room. So that the others need not wait for it, it leaves before.
 has_room() { [ "$(df --output=avail -m "$cluster/$1" | tail -n 1)" -ge "${LEAST_ROOM:-32}" ]; }
 
 at_node() {

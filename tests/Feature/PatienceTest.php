@@ -74,6 +74,22 @@ it('begins again on another connection when its own is lost', function (): void 
     expect($connection->scalar('select 8'))->toBe(8);
 });
 
+it('begins a transaction within another again with the one that it is in', function (): void {
+    $connection = untouched();
+    $levels = [];
+    $connection->transaction(static function () use ($connection, &$levels): void {
+        $levels[] = $connection->transactionLevel();
+        $connection->transaction(static function () use ($connection, &$levels): void {
+            $levels[] = $connection->transactionLevel();
+            if (count($levels) === 2) {
+                cut($connection);
+            }
+            $connection->scalar('select 7');
+        });
+    });
+    expect($levels)->toBe([1, 2, 1, 2]);
+});
+
 it('does not try again what may have been kept', function (): void {
     $connection = untouched();
     $tries = 0;
@@ -94,7 +110,7 @@ it('leaves a statement within a transaction to whoever began it', function (): v
     $connection->rollBack();
 });
 
-it('waits six seconds at most in all', function (): void {
+it('waits for six seconds in all', function (): void {
     $away = new PDOException('SQLSTATE[08S01]: Communication link failure: 1047 WSREP has not yet prepared node for application use');
     $waits = [];
     for ($try = 1; Passing::wait($away, $try) !== null; $try++) {
