@@ -62,6 +62,9 @@ at_node() {
 }
 is_synced() { [ "$(at_node "$1" --execute="select variable_value from information_schema.global_status where variable_name = 'wsrep_local_state'")" = 4 ]; }
 
+# The process of a node may outlive its part in the cluster, where it could not agree with the others: only a new start helps.
+is_cut_off() { [ "$(timeout 2 mariadb --no-defaults --socket="$cluster/$1.sock" --user="$(id -un)" --batch --skip-column-names --execute="select variable_value from information_schema.global_status where variable_name = 'wsrep_connected'" 2>/dev/null)" = OFF ]; }
+
 # recovered NODE: how far its data are, as CLUSTER:NUMBER; nothing where there are none, or nobody knows.
 recovered() {
     [ -f "$cluster/node$1/grastate.dat" ] || return 0
