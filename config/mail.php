@@ -9,7 +9,6 @@ declare(strict_types=1);
 return [
     'default' => env('MAIL_MAILER', 'outbox'),
     'mailers' => [
-        'outbox' => ['transport' => 'outbox'],
         'smtp' => [
             'transport' => 'smtp',
             'host' => env('MAIL_HOST', '127.0.0.1'),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Account\AccountController;
+use App\Account\Letters\Mail;
 use App\Account\Members\InvitationsController;
 use App\Account\Members\MembersController;
 use App\Account\Members\Membership;
@@ -27,7 +28,6 @@ use App\Drill\RoomController;
 use App\Drill\TrainingController;
 use App\Home\HomeAppController;
 use App\Home\HomeController;
-use App\Home\Letters\Mail;
 use App\Home\Letters\MailController;
 use App\Home\Letters\SendWeekController;
 use App\Home\PracticeController;
@@ -139,6 +139,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::get('marks.csv', [ExportController::class, 'marks'])->middleware('throttle:heavy')->can('teach', Lesson::class);
         Route::get('students/{student}/export', [ExportController::class, 'student'])->middleware('throttle:heavy')->can('own', 'student');
         Route::get('mails', [MailController::class, 'index'])->can('teach', Mail::class);
+        Route::get('mails/refused', [MailController::class, 'refused'])->can('teach', Mail::class);
+        Route::put('mails/{mail}', [MailController::class, 'update'])->middleware('throttle:mail')->can('own', 'mail');
         Route::post('students/{student}/report', [MailController::class, 'report'])->middleware('throttle:mail')->can('own', 'student');
         Route::get('calendars', [CalendarController::class, 'index'])->can('teach', CalendarFeed::class);
         Route::post('calendars', [CalendarController::class, 'store'])->can('teach', CalendarFeed::class);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Account\Letters\Mail;
 use App\Account\Members\Membership;
 use App\Account\Members\Role;
 use App\Account\Studio;
@@ -143,6 +144,7 @@ final class Fixtures
     public function at(string $uri): string
     {
         return '/'.strtr($uri, [
+            '{mail}' => str_contains($uri, '{mail}') ? $this->refusedMail()->id : 0,
             '{studio}' => $this->studio->id, '{member}' => $this->invited->id, '{student}' => $this->student->id, '{link}' => $this->link->id, '{learning}' => $this->learning->id,
             '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,
             '{week}' => $this->week->id, '{lesson}' => $this->lesson->id, '{task}' => $this->task('Tap and count')->id, '{slip}' => $this->slip->id,
@@ -170,6 +172,21 @@ final class Fixtures
         }
 
         return $photo;
+    }
+
+    /** A letter about the student that no mail server takes. */
+    private function refusedMail(): Mail
+    {
+        return Mail::query()->firstOrCreate(['studio_id' => $this->studio->id, 'student_id' => $this->student->id], ['to' => 'family@home.example', 'subject' => 'The week', 'body' => 'Hello', 'trouble' => 'Nobody of that name.']);
+    }
+
+    /** Someone who works in the studio too. */
+    public function joined(Role $role, string $name): User
+    {
+        $user = User::query()->create(['studio_id' => $this->studio->id, 'name' => $name, 'email' => mb_strtolower($name).'@studio.example', 'password' => 'secret-word']);
+        Membership::of($this->studio, $user, $role);
+
+        return $user;
     }
 
     public function student(string $name, int $age): Student

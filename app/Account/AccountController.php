@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Account\Letters\Letter;
 use App\Api\Get;
 use App\Api\Patch;
 use App\Api\Put;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** The account of whoever is signed in: name, address, password. */
 final class AccountController
@@ -52,18 +52,15 @@ final class AccountController
         PasswordAskedRequest::hold($user, $request->string('password')->toString(), 'password');
         $address = $request->string('email')->toString();
         $token = Str::random(48);
-        try {
-            Mail::to($address)->send(new Letter($user->studio, null, 'Confirm your new address', [
+        DB::transaction(static function () use ($user, $address, $token): void {
+            $user->update(['new_email' => $address, 'new_email_hash' => hash('sha256', $token), 'new_email_until' => now()->addDays(self::DAYS_TO_CONFIRM)]);
+            (new Letter($user->studio, null, 'Confirm your new address', [
                 "Hello {$user->name},",
                 '',
                 'open this within two days to sign in with this address from now on:',
                 url("/account?confirm={$token}"),
-            ]));
-        } catch (TransportExceptionInterface $reason) {
-            report($reason);
-            throw ValidationException::withMessages(['email' => 'No mail could be sent to this address, so nothing was changed. Try again.']);
-        }
-        $user->update(['new_email' => $address, 'new_email_hash' => hash('sha256', $token), 'new_email_until' => now()->addDays(self::DAYS_TO_CONFIRM)]);
+            ]))->post($address);
+        });
 
         return new JsonResponse(AccountResource::of($user));
     }

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Account\Letters\Letter;
 use App\Api\Post;
 use App\Api\Put;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** A forgotten password: a mail with a link, which is answered with a new one. */
 final class PasswordResetController
@@ -22,18 +21,14 @@ final class PasswordResetController
     public function store(ForgottenRequest $request): Response
     {
         Password::broker()->sendResetLink($request->only('email'), static function (User $user, string $token): string {
-            try {
-                Mail::to($user->email)->send(new Letter($user->studio, null, 'A new password', [
-                    "Hello {$user->name},",
-                    '',
-                    'open this within an hour to choose a new password:',
-                    url('/new-password?'.http_build_query(['token' => $token, 'email' => $user->email])),
-                    '',
-                    'If you did not ask for it, leave it. Your password stays as it is.',
-                ]));
-            } catch (TransportExceptionInterface $reason) {
-                report($reason);
-            }
+            (new Letter($user->studio, null, 'A new password', [
+                "Hello {$user->name},",
+                '',
+                'open this within an hour to choose a new password:',
+                url('/new-password?'.http_build_query(['token' => $token, 'email' => $user->email])),
+                '',
+                'If you did not ask for it, leave it. Your password stays as it is.',
+            ]))->post($user->email);
 
             return Password::RESET_LINK_SENT;
         });

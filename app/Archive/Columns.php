@@ -56,6 +56,9 @@ final class Columns
     /** Archives from before it do not say in which books a student is. */
     public const FOR_BOOKS = '2026_12_02_000001_books_of_students';
 
+    /** What waited to be sent when an archive was made does not go once more when it comes back. */
+    private const FOR_LETTERS = '2026_12_10_000001_letters_by_the_queue';
+
     private const FOR_MEMBERS = '2026_12_01_000001_memberships';
 
     private const FOR_SENT = '2026_12_03_000001_sent_plans';
@@ -95,7 +98,7 @@ final class Columns
             ],
             'memberships' => [...$own, 'role' => Column::oneOf(Role::class), 'name' => Column::text(120, 1), 'email' => Column::mail(), ...$times],
             'students' => self::student($own, $times),
-            'mails' => [...$own, 'student_id' => Column::number()->orNull()->since(self::FOR_CONSENT, null), 'to' => Column::text(190), 'subject' => Column::text(190), 'body' => Column::text(60_000), ...$times],
+            'mails' => [...$own, 'student_id' => Column::number()->orNull()->since(self::FOR_CONSENT, null), 'to' => Column::text(190), 'subject' => Column::text(190), 'body' => Column::text(60_000), ...$times, 'waits_since' => Column::workedOut()->since(self::FOR_LETTERS, null), 'sent_at' => Column::moment()->orNull()->since(self::FOR_LETTERS, null), 'trouble' => Column::text(190)->orNull()->since(self::FOR_LETTERS, null)],
             'accesses' => [...$own, 'student_id' => Column::number(), 'who' => Column::text(120), 'what' => Column::oneOf(Access::KINDS), 'on_date' => Column::date()],
             'drill_answers' => [
                 ...$own, 'student_id' => Column::number(), 'session' => Column::matching('/^[0-9a-f-]{36}$/Di', 'the mark of a session'), 'position' => Column::whole(0, 999), 'kind' => Column::oneOf(DrillKind::class), 'card' => Column::text(80, 1), 'note' => Column::matching('/^'.DrillAnswer::NOTE.'$/D', 'a note, as treble:C4')->orNull(),

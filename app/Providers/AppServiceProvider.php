@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\Letters\Mail;
 use App\Account\Members\Membership;
 use App\Account\SignInKey;
 use App\Account\Studio;
 use App\Account\StudioPolicy;
 use App\Database\PatientConnection;
-use App\Home\Letters\Mail as KeptMail;
-use App\Home\Letters\Outbox;
 use App\Http\English;
 use App\Http\QuietSessionHandler;
 use App\Http\WrongTokens;
@@ -54,7 +53,6 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
@@ -66,7 +64,7 @@ final class AppServiceProvider extends ServiceProvider
     private const ROWS = [
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
-        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, KeptMail::class, Worksheet::class, LedLesson::class, LedStep::class,
+        Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, Mail::class, Worksheet::class, LedLesson::class, LedStep::class,
         PagePhoto::class, KeptPhoto::class,
     ];
 
@@ -98,7 +96,6 @@ final class AppServiceProvider extends ServiceProvider
             (int) config('session.lifetime'),
             $app,
         ));
-        Mail::extend('outbox', static fn (): Outbox => new Outbox());
         $this->address();
         $this->limits();
     }

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Account\Letters\Mail as KeptMail;
 use App\Account\SecondStep\OneTimeCode;
 use App\Account\SecondStep\SecondStep;
 use App\Account\Studio;
 use App\Account\User;
-use App\Home\Letters\Mail as KeptMail;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Tests\Fixtures;

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use App\Account\BeginStudio;
+use App\Account\Letters\Mail as KeptMail;
 use App\Account\Members\Membership;
 use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
 use App\Archive\PackRows;
 use App\Archive\RestoreStudio;
-use App\Home\Letters\Mail as KeptMail;
 use App\Student\Student;
 use Illuminate\Routing\Route as RoutingRoute;
 use Illuminate\Support\Facades\Cache;
@@ -19,14 +19,6 @@ use Tests\Fixtures;
 beforeEach(function (): void {
     $this->own = new Fixtures();
 });
-
-function joined(Fixtures $own, Role $role, string $name): User
-{
-    $user = User::query()->create(['studio_id' => $own->studio->id, 'name' => $name, 'email' => mb_strtolower($name).'@studio.example', 'password' => 'secret-word']);
-    Membership::of($own->studio, $user, $role);
-
-    return $user;
-}
 
 /** What an assistant may ask for; all else of the teacher's side is refused. */
 const AN_ASSISTANTS = [
@@ -53,8 +45,8 @@ const OF_HER_STUDENTS = [
 const OF_THE_LEAD = ['POST members', 'POST members/{member}/invitation', 'PATCH members/{member}', 'DELETE members/{member}', 'DELETE studios/{studio}', 'POST studios/{studio}/restore'];
 
 test('each route in each role of a studio', function (): void {
-    $teacher = joined($this->own, Role::Teacher, 'Tara');
-    $assistant = joined($this->own, Role::Assistant, 'Asta');
+    $teacher = $this->own->joined(Role::Teacher, 'Tara');
+    $assistant = $this->own->joined(Role::Assistant, 'Asta');
     $routes = array_filter(api_routes(), static fn (RoutingRoute $route): bool => ! str_starts_with($route->uri(), 'api/home') && ! str_starts_with($route->uri(), 'api/camera'));
     $ask = function (User $who, RoutingRoute $route): int {
         app('auth')->forgetGuards();
@@ -82,7 +74,7 @@ test('each route in each role of a studio', function (): void {
 });
 
 test('an assistant’s lists have the students given to her, and a breakdown asks for no other', function (): void {
-    $assistant = joined($this->own, Role::Assistant, 'Asta');
+    $assistant = $this->own->joined(Role::Assistant, 'Asta');
     $hers = $this->own->student('Otto', 8);
     $hers->update(['membership_id' => Membership::query()->where('user_id', $assistant->id)->value('id')]);
     $this->actingAs($assistant);
@@ -147,7 +139,7 @@ test('somebody in two studios goes from one to the other, on each device for its
 });
 
 test('a student is handed over, and who leaves hands over hers', function (): void {
-    $tara = joined($this->own, Role::Teacher, 'Tara');
+    $tara = $this->own->joined(Role::Teacher, 'Tara');
     $member = Membership::query()->where('user_id', $tara->id)->firstOrFail();
     $this->actingAs($this->own->teacher);
     $hand = fn (int $to) => $this->putJson("/api/students/{$this->own->student->id}/teacher", ['memberId' => $to]);
@@ -168,7 +160,7 @@ test('a student is handed over, and who leaves hands over hers', function (): vo
 });
 
 test('the lead goes over to another, who is one alone', function (): void {
-    $tara = joined($this->own, Role::Teacher, 'Tara');
+    $tara = $this->own->joined(Role::Teacher, 'Tara');
     $member = Membership::query()->where('user_id', $tara->id)->firstOrFail();
     $this->actingAs($this->own->teacher)->patchJson("/api/members/{$member->id}", ['role' => 'owner'])->assertOk();
     expect(Membership::query()->where('studio_id', $this->own->studio->id)->where('role', 'owner')->pluck('id')->all())->toBe([$member->id])
@@ -213,8 +205,8 @@ test('another studio is made where it is open to all, a first one by invitation 
 });
 
 test('who is in a studio, and whose a student is, survive a backup', function (): void {
-    $tara = joined($this->own, Role::Teacher, 'Tara');
-    $asta = joined($this->own, Role::Assistant, 'Asta');
+    $tara = $this->own->joined(Role::Teacher, 'Tara');
+    $asta = $this->own->joined(Role::Assistant, 'Asta');
     $of = fn (User $who): int => (int) Membership::query()->where('user_id', $who->id)->value('id');
     $this->own->student->update(['membership_id' => $of($tara)]);
     [$otto, $leads] = [$this->own->student('Otto', 8), $this->own->student('Lea', 8)];
@@ -237,7 +229,7 @@ test('who is in a studio, and whose a student is, survive a backup', function ()
 });
 
 test('a letter about an account is read by its owner alone, and goes into no backup', function (): void {
-    $tara = joined($this->own, Role::Teacher, 'Tara');
+    $tara = $this->own->joined(Role::Teacher, 'Tara');
     $this->postJson('/api/password-resets', ['email' => $this->own->teacher->email])->assertNoContent();
     $subjects = fn (User $who): array => $this->actingAs($who)->getJson('/api/mails')->json('*.subject');
     expect($subjects($this->own->teacher))->toBe(['A new password'])->and($subjects($tara))->toBe([]);

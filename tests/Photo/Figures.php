@@ -35,6 +35,9 @@ final class Figures
     /** @var array<string, array<string, Counts>> by kind and class */
     public array $marks = [];
 
+    /** @var array<string, Counts> by why a bar is shown, how many are, and how many of them are wrong */
+    public array $doubts = [];
+
     /** @var list<string> what went wrong, for whoever wants to look */
     public array $wrong = [];
 
@@ -168,6 +171,14 @@ final class Figures
             $add('bars wrong', $isRight ? 0 : 1);
             $add('bars wrong and shown', ! $isRight && $isShown ? 1 : 0);
             $add('bars shown', $isShown ? 1 : 0);
+            $whys = array_unique(array_column(array_filter($read['doubts'], static fn (array $doubt): bool => $doubt['bar'] === $bar), 'why'));
+            foreach ($whys as $why) {
+                $this->doubts[$why]['shown'] = ($this->doubts[$why]['shown'] ?? 0) + 1;
+                $this->doubts[$why]['wrong'] = ($this->doubts[$why]['wrong'] ?? 0) + ($isRight ? 0 : 1);
+            }
+            if ($isRight && $isShown) {
+                $this->wrong[] = "{$name}: bar {$bar} is right, shown for ".implode(' and ', $whys);
+            }
             if (! $isRight) {
                 $this->wrong[] = "{$name}: bar {$bar}".($isShown ? ' (shown)' : ' NOT SHOWN').': '.implode(', ', array_diff($of($read), $of($written))).' for '.implode(', ', array_diff($of($written), $of($read)));
             }
@@ -286,6 +297,17 @@ final class Figures
         }
 
         return $marks;
+    }
+
+    /** @return string a table of why bars are shown */
+    public function doubtsTable(): string
+    {
+        $lines = ['| shown for | bars | wrong |', '|---|---|---|'];
+        foreach ($this->doubts as $why => $counts) {
+            $lines[] = "| {$why} | {$counts['shown']} | {$counts['wrong']} |";
+        }
+
+        return implode("\n", $lines)."\n";
     }
 
     /** @return string a table of what is printed with the notes: how many were written, read, and read right */

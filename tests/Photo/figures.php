@@ -15,7 +15,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 $marked = in_array('--marked', $argv, true);
 $given = array_values(array_filter(array_slice($argv, 1), static fn (string $one): bool => ! str_starts_with($one, '--')));
 $figures = Figures::of((int) ($given[0] ?? 9), (int) ($given[1] ?? 1), $given[2] ?? sys_get_temp_dir().'/invented-pages'.($marked ? '-marked' : ''), $marked);
-echo $figures->table();
+echo $figures->table(), "\n", $figures->doubtsTable();
 if ($marked) {
     echo "\n", $figures->marksTable();
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Account\Members;
 
 use App\Account\CurrentStudio;
-use App\Account\Letter;
+use App\Account\Letters\Letter;
 use App\Account\User;
 use App\Api\Delete;
 use App\Api\Get;
@@ -14,9 +14,7 @@ use App\Api\Post;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** Who belongs to a studio. */
 final class MembersController
@@ -109,17 +107,13 @@ final class MembersController
     private function invite(Membership $member, User $from): JsonResponse
     {
         $token = $member->invite();
-        try {
-            Mail::to($member->email)->send(new Letter($this->studio->get(), null, 'An invitation to '.$this->studio->get()->name, [
-                "Hello {$member->name},",
-                '',
-                "{$from->name} invites you to work in {$this->studio->get()->name}. Open this within two weeks:",
-                url("/invited#{$token}"),
-            ]));
-        } catch (TransportExceptionInterface $reason) {
-            // The link stands on the screen as well.
-            report($reason);
-        }
+        // The link stands on the screen as well.
+        (new Letter($this->studio->get(), null, 'An invitation to '.$this->studio->get()->name, [
+            "Hello {$member->name},",
+            '',
+            "{$from->name} invites you to work in {$this->studio->get()->name}. Open this within two weeks:",
+            url("/invited#{$token}"),
+        ]))->post($member->email);
 
         return new JsonResponse(MemberResource::of($member->loadCount('students'), $this->studio->member(), $token));
     }

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace App\Home\Letters;
 
-use App\Account\Letter;
+use App\Account\Letters\Letter;
 use App\Http\English;
-
 use App\Student\Student;
 use App\Week\SentPlan;
 use App\Week\Week;
-use Illuminate\Support\Facades\Mail;
-use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** What goes to a family by mail, where the teacher has entered an address: the week that is sent, a report. */
 final class WriteToFamily
@@ -32,7 +28,7 @@ final class WriteToFamily
         }
         $lines[] = '';
         $lines[] = 'The next lesson is on '.English::weekday($week->ends_on).'.';
-        self::send($student, new Letter($student->studio, $student->id, "{$student->first_name}’s week from ".English::day($week->starts_on), $lines));
+        (new Letter($student->studio, $student->id, "{$student->first_name}’s week from ".English::day($week->starts_on), $lines))->post($student->family_mail);
     }
 
     /** @param non-empty-list<string> $changes in a plan that the family has */
@@ -43,23 +39,12 @@ final class WriteToFamily
             return;
         }
         $lines = [...$week->message === '' ? [] : [$week->message, ''], ...$changes, '', 'The plan at home shows it already.'];
-        self::send($student, new Letter($student->studio, $student->id, "What has changed in {$student->first_name}’s plan", $lines));
+        (new Letter($student->studio, $student->id, "What has changed in {$student->first_name}’s plan", $lines))->post($student->family_mail);
     }
 
     /** @param list<string> $lines */
-    public static function report(Student $student, string $title, array $lines): void
+    public static function report(Student $student, string $to, string $title, array $lines): void
     {
-        self::send($student, new Letter($student->studio, $student->id, $title, $lines));
-    }
-
-    /** @throws ValidationException when the mailer does not take it; nothing is sent by halves */
-    private static function send(Student $student, Letter $letter): void
-    {
-        try {
-            Mail::to($student->family_mail ?? '')->send($letter);
-        } catch (TransportExceptionInterface $reason) {
-            report($reason);
-            throw ValidationException::withMessages(['mail' => "The mail to {$student->family_mail} could not be sent, so nothing was. Try again, or take the address off the student’s page."]);
-        }
+        (new Letter($student->studio, $student->id, $title, $lines))->post($to);
     }
 }

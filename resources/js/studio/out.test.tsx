@@ -2,7 +2,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { draw, serve } from '../../../tests/screen';
+import { draw, drawRoom, serve } from '../../../tests/screen';
 import { OutAndIn } from './OutAndIn';
 import { Outbox } from './Outbox';
 
@@ -52,25 +52,62 @@ describe('what leaves the studio', () => {
     });
 });
 
+const letter = (change: object) => ({
+    id: 1,
+    to: 'family@home.example',
+    subject: 'Ida’s week',
+    body: 'Slow is fine.',
+    at: '2031-05-05T10:00:00+00:00',
+    state: 'kept',
+    trouble: null,
+    ...change,
+});
+
 describe('the outbox', () => {
     it('has each mail with its words, and says what comes into it while it is empty', async () => {
         let mails: object[] = [];
         serve({ 'GET /mails': () => mails });
-        const { unmount } = draw(<Outbox />);
+        const { unmount } = drawRoom('/studio', '/studio', <Outbox />);
         expect(await screen.findByText(/No mail yet/)).toBeTruthy();
         unmount();
-        mails = [
-            {
-                id: 1,
-                to: 'family@home.example',
-                subject: 'Ida’s week',
-                body: 'Slow is fine.',
-                at: '2031-05-05T10:00:00+00:00',
-            },
-        ];
-        draw(<Outbox />);
+        mails = [letter({})];
+        drawRoom('/studio', '/studio', <Outbox />);
         expect(await screen.findByText('Ida’s week')).toBeTruthy();
         expect(screen.getByText('to family@home.example, 5 May')).toBeTruthy();
         expect(screen.getByText('Slow is fine.')).toBeTruthy();
+        expect(document.activeElement).toBe(document.body);
+    });
+
+    it('says what has become of each, and is gone to from where a letter is missed', async () => {
+        serve({
+            'GET /mails': () => [
+                letter({ id: 3, state: 'waiting', trouble: 'The mail server does not take it yet.' }),
+                letter({ id: 2, state: 'sent', subject: 'A new password', body: '' }),
+            ],
+        });
+        drawRoom('/studio', '/studio#outbox', <Outbox />);
+        expect(await screen.findByText('on its way')).toBeTruthy();
+        expect(screen.getByText('The mail server does not take it yet.')).toBeTruthy();
+        expect(screen.getByText('sent')).toBeTruthy();
+        expect(screen.getByText('The link that was in it is not kept.')).toBeTruthy();
+        expect(screen.queryByRole('button', { name: 'Send again' })).toBeNull();
+        expect(document.activeElement).toBe(screen.getByRole('heading', { name: 'Outbox' }));
+    });
+
+    it('sends a letter again that was refused, or leaves it', async () => {
+        let mail = letter({ id: 7, state: 'refused', trouble: 'The mail server does not take it (550).' });
+        const asked = serve({
+            'GET /mails': () => [mail],
+            'PUT /mails/7': () => mail,
+        });
+        const puts = () => asked.filter((one) => one.method === 'PUT').map((one) => one.body);
+        drawRoom('/studio', '/studio', <Outbox />);
+        expect(await screen.findByText('did not go')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+        expect(puts()).toEqual([{ again: false }]);
+        mail = letter({ id: 7, state: 'waiting' });
+        await userEvent.click(screen.getByRole('button', { name: 'Send again' }));
+        expect(puts()).toEqual([{ again: false }, { again: true }]);
+        expect(await screen.findByText('on its way')).toBeTruthy();
     });
 });

@@ -13,12 +13,14 @@ import { mine } from '../shared/studios';
 import { clockTime, longDate, minutes } from '../shared/words';
 import { t } from '../text';
 import { FirstSteps } from './FirstSteps';
+import { RefusedLetters } from './RefusedLetters';
 import styles from './ThisWeek.module.css';
 
 type Row = Api['ThisWeekResource'];
 
 export function ThisWeek() {
     const session = useSession();
+    const isTeacher = useTeaches();
     const navigate = useNavigate();
     const week = api.useQuery('get', '/this-week');
     const lesson = useOpenLesson();
@@ -47,6 +49,7 @@ export function ThisWeek() {
                 </Title>
                 <Text className="faint">{today && longDate(today)}</Text>
             </Group>
+            {isTeacher && <RefusedLetters />}
             <FirstSteps rows={week.data} />
             {others > 0 && <Whose everyone={everyone} set={setEveryone} />}
             {find}

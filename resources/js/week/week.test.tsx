@@ -24,7 +24,10 @@ const row = (studentId: number, change: object = {}) => ({
     ...change,
 });
 
-const SESSION = { 'GET /session': () => ({ name: 'Odile', studio: { today: '2031-05-05' } }) };
+const SESSION = {
+    'GET /session': () => ({ name: 'Odile', studio: { today: '2031-05-05' } }),
+    'GET /mails/refused': () => [],
+};
 
 function open(rows: object[], answers: Parameters<typeof serve>[0] = {}) {
     const asked = serve({ ...SESSION, 'GET /this-week': () => rows, ...answers });
@@ -52,6 +55,17 @@ describe('this week', () => {
         expect(second?.textContent).toContain('Tuesday 6 May');
         expect(second?.textContent).toContain('nothing planned');
         expect(within(second as HTMLElement).getByText('All set')).toBeTruthy();
+    });
+
+    it('says which letter did not go, and where to look', async () => {
+        const letters = [{ subject: 'Ida’s week from 5 May', to: 'family@home.example' }];
+        open([row(1)], { 'GET /mails/refused': () => letters });
+        const told = await screen.findByText(/A letter did not go/);
+        expect(told.textContent).toContain('“Ida’s week from 5 May”, to family@home.example.');
+        expect(within(told).getByRole('link').getAttribute('href')).toBe('/studio#outbox');
+        letters.push({ subject: 'Otto’s week', to: 'other@home.example' });
+        open([row(2)], { 'GET /mails/refused': () => letters });
+        expect((await screen.findByText(/2 letters did not go/)).textContent).toContain('The last: “Ida’s week');
     });
 
     it('finds a student by the beginning of a name, where there are many', async () => {

@@ -1,3 +1,0 @@
-{!! implode("\n", $lines) !!}
-
-{!! $studio !!}
