@@ -12,12 +12,10 @@ use Nasturtium\Core\Formats\Photo\Heads;
 use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\LineFit;
 use Nasturtium\Core\Formats\Photo\Numbers;
-use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\OpeningReader;
 use Nasturtium\Core\Formats\Photo\Rings;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Shapes;
-use Nasturtium\Core\Formats\Photo\StaffReader;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\Stems;
 use Nasturtium\Core\Formats\Photo\Strip;
@@ -38,15 +36,6 @@ function heads_found(DrawnStrip $drawn): array
     );
 }
 
-/** @return list<Item> */
-function items_read(DrawnStrip $drawn, array $bars = [], int $bottom = Strip::HEIGHT): array
-{
-    $strip = $drawn->strip();
-    $blobs = Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
-
-    return StaffReader::read($strip, $blobs, $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom);
-}
-
 /** @return list<string> `q`, `v.`, `rh` and so on, as the shorthand's letters */
 function signs_read(DrawnStrip $drawn, array $bars = []): array
 {
@@ -54,7 +43,7 @@ function signs_read(DrawnStrip $drawn, array $bars = []): array
         $letter = ['192' => 'w', '96' => 'h', '48' => 'q', '24' => 'v', '12' => 'x'][(string) $item->base] ?? '?';
 
         return ($item->isRest() ? 'r' : '').$letter.str_repeat('.', $item->dots);
-    }, items_read($drawn, $bars));
+    }, $drawn->items($bars));
 }
 
 dataset('places', static function (): iterable {
@@ -69,21 +58,21 @@ test('a filled head is found on its place, from three ledger lines below to thre
 })->with('places');
 
 test('so is a half note', function (int $place): void {
-    $items = items_read((new DrawnStrip())->head(200, $place, true)->stem(200, $place, $place < 4));
+    $items = (new DrawnStrip())->head(200, $place, true)->stem(200, $place, $place < 4)->items();
     expect($items)->toHaveCount(1)
         ->and($items[0]->heads[0]->place)->toBe($place)
         ->and($items[0]->ticks())->toBe(2 * Item::QUARTER);
 })->with('places');
 
 test('and a whole note', function (int $place): void {
-    $items = items_read((new DrawnStrip())->whole(200, $place));
+    $items = (new DrawnStrip())->whole(200, $place)->items();
     expect($items)->toHaveCount(1)
         ->and($items[0]->heads[0]->place)->toBe($place)
         ->and($items[0]->ticks())->toBe(4 * Item::QUARTER);
 })->with('places');
 
 test('where lines are as thick as in bold print, a half note on one is found all the same', function (int $place): void {
-    $items = items_read((new DrawnStrip(400, 4))->head(200, $place, true)->stem(200, $place, true));
+    $items = (new DrawnStrip(400, 4))->head(200, $place, true)->stem(200, $place, true)->items();
     expect(array_map(static fn (Item $item): int => $item->heads[0]->place, $items))->toBe([$place]);
 })->with(['on the second line' => [2], 'on a ledger line' => [-2], 'in a space' => [1]]);
 
@@ -102,7 +91,7 @@ test('thirds and a whole chord are as many heads as there are', function (array 
         $drawn->head(200, $place);
     }
     $drawn->stem(200, max($places), true)->stem(200, min($places), true, 1.0 * (max($places) - min($places)) / 2 + 1);
-    $items = items_read($drawn);
+    $items = $drawn->items();
     expect($items)->toHaveCount(1)
         ->and(array_map(static fn (Head $head): int => $head->place, $items[0]->heads))->toBe($places)
         ->and($items[0]->ticks())->toBe(Item::QUARTER);
@@ -138,7 +127,7 @@ test('what is under one beam is told so, up to its last note', function (): void
         $drawn->head($x, 4)->stem($x, 4, true);
     }
     $drawn->beam(100, 200, 4, true);
-    expect(array_map(static fn (Item $item): bool => $item->beamedOn, items_read($drawn)))->toBe([true, true, false, false]);
+    expect(array_map(static fn (Item $item): bool => $item->beamedOn, $drawn->items()))->toBe([true, true, false, false]);
 });
 
 test('a dot makes the note before it longer, beside it or in the space above its line', function (int $place, int $dot, string $sign): void {
@@ -170,14 +159,14 @@ test('a block elsewhere is no rest', function (int $y): void {
 })->with(['above the staff' => [60], 'below it' => [190], 'between the lowest lines' => [Strip::BOTTOM - 12]]);
 
 test('a quarter rest is one, and its thick middle is no head', function (): void {
-    $items = items_read((new DrawnStrip())->sign(Shape::QuarterRest, 150, 128));
+    $items = (new DrawnStrip())->sign(Shape::QuarterRest, 150, 128)->items();
     expect($items)->toHaveCount(1)->and($items[0]->isRest())->toBeTrue()->and($items[0]->ticks())->toBe(Item::QUARTER);
 });
 
 test('an accidental is of the note after it on its place', function (Shape $shape, int $place, ?int $sign): void {
     $drawn = (new DrawnStrip())->head(200, $place)->stem(200, $place, true);
     $middle = $shape === Shape::Flat ? Strip::row($place) - 10 : Strip::row($place);
-    $items = items_read($drawn->sign($shape, 164, $middle));
+    $items = $drawn->sign($shape, 164, $middle)->items();
     $notes = array_values(array_filter($items, static fn (Item $item): bool => ! $item->isRest()));
     expect($notes)->toHaveCount(1)->and($notes[0]->heads[0]->sign)->toBe($sign);
 })->with([
@@ -189,12 +178,12 @@ test('an accidental is of the note after it on its place', function (Shape $shap
 ]);
 
 test('one that stands two places away is of another note', function (): void {
-    $items = items_read((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign(Shape::Sharp, 164, Strip::row(6)));
+    $items = (new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign(Shape::Sharp, 164, Strip::row(6))->items();
     expect($items[0]->heads[0]->sign)->toBeNull();
 });
 
 test('a finger number is of the note above or below it', function (Shape $digit, int $finger, int $y): void {
-    $items = items_read((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign($digit, 194, $y));
+    $items = (new DrawnStrip())->head(200, 3)->stem(200, 3, true)->sign($digit, 194, $y)->items();
     expect($items[0]->heads[0]->finger)->toBe($finger);
 })->with([
     'one above' => [Shape::One, 1, 70],
@@ -206,18 +195,18 @@ test('a finger number is of the note above or below it', function (Shape $digit,
 
 test('of two numbers above a chord the upper is of the upper note, whichever begins further left', function (int $left): void {
     $drawn = (new DrawnStrip())->head(200, 2)->head(200, 4)->stem(200, 4, true)->stem(200, 2, true, 2.0);
-    $items = items_read($drawn->sign(Shape::Three, 194, 40)->sign(Shape::Five, 194 + $left, 20));
+    $items = $drawn->sign(Shape::Three, 194, 40)->sign(Shape::Five, 194 + $left, 20)->items();
     expect(array_map(static fn (Head $head): ?int => $head->finger, $items[0]->heads))->toBe([3, 5]);
 })->with(['the upper' => [-2], 'the lower' => [2]]);
 
 test('one number below a chord is of its lowest note', function (): void {
     $drawn = (new DrawnStrip())->head(200, 4)->head(200, 6)->stem(200, 6, true)->stem(200, 4, true, 2.0);
-    $items = items_read($drawn->sign(Shape::One, 196, 190));
+    $items = $drawn->sign(Shape::One, 196, 190)->items();
     expect(array_map(static fn (Head $head): ?int => $head->finger, $items[0]->heads))->toBe([1, null]);
 });
 
 test('a number of the other staff, or one among letters, is no finger', function (DrawnStrip $drawn, int $bottom): void {
-    $items = items_read($drawn->head(200, 3)->stem(200, 3, true)->sign(Shape::Three, 194, 200), [], $bottom);
+    $items = $drawn->head(200, 3)->stem(200, 3, true)->sign(Shape::Three, 194, 200)->items([], $bottom);
     expect($items[0]->heads[0]->finger)->toBeNull();
 })->with([
     'nearer to the staff below' => [new DrawnStrip(), 190],
@@ -399,7 +388,7 @@ function curved(int $place, int $depth, int $way, int $other = 0): DrawnStrip
 }
 
 test('a thin curve between two heads on one place is a tie', function (int $place, int $depth, int $way, int $other, bool $tied): void {
-    $items = items_read(curved($place, $depth, $way, $other));
+    $items = curved($place, $depth, $way, $other)->items();
     expect($items)->toHaveCount(2)->and($items[0]->heads[0]->tied)->toBe($tied)->and($items[1]->heads[0]->tied)->toBeFalse();
 })->with([
     'below' => [3, 7, 1, 0, true],
@@ -433,7 +422,7 @@ test('whole notes one above the other are one chord without a stem, and so are t
     foreach ($heads as [$x, $place]) {
         $drawn->whole($x, $place);
     }
-    $items = items_read($drawn);
+    $items = $drawn->items();
     expect($items)->toHaveCount(1)->and($items[0]->base)->toBe(192)
         ->and(array_map(static fn ($head): int => $head->place, $items[0]->heads))->toBe($places);
 })->with([
@@ -444,14 +433,14 @@ test('whole notes one above the other are one chord without a stem, and so are t
 test('a head on the other side of its stem is of the chord, a step from its neighbour', function (int $place, bool $up, int $second): void {
     $drawn = (new DrawnStrip())->head(200, $place)->stem(200, $place, $up);
     $drawn->head($up ? 218 : 182, $second);
-    $items = items_read($drawn);
+    $items = $drawn->items();
     $places = [$place, $second];
     sort($places);
     expect($items)->toHaveCount(1)->and(array_map(static fn ($head): int => $head->place, $items[0]->heads))->toBe($places);
 })->with(['above, to the right of its stem' => [3, true, 4], 'below, to the left of its stem' => [6, false, 5]]);
 
 test('an accidental beside a stem is no second', function (): void {
-    $plain = items_read((new DrawnStrip())->head(200, 5)->stem(200, 5, false)->sign(Shape::Sharp, 170, Strip::row(5)));
+    $plain = (new DrawnStrip())->head(200, 5)->stem(200, 5, false)->sign(Shape::Sharp, 170, Strip::row(5))->items();
     expect($plain)->toHaveCount(1)->and($plain[0]->heads)->toHaveCount(1)->and($plain[0]->heads[0]->sign)->toBe(1)->and($plain[0]->heads[0]->doubt)->not->toBe('more');
 });
 
@@ -468,7 +457,7 @@ test('a stroke that leans or is torn is one stem, two that stand apart are two',
 ]);
 
 test('the other hollow heads of a chord are seen by their rings', function (DrawnStrip $drawn, array $places): void {
-    $items = items_read($drawn);
+    $items = $drawn->items();
     expect($items)->toHaveCount(1)->and($items[0]->base)->toBe(96)
         ->and(array_map(static fn (Head $head): int => $head->place, $items[0]->heads))->toBe($places);
 })->with([
@@ -493,18 +482,18 @@ test('what is in doubt between two places is so no more where one ring is cleare
 });
 
 test('a number that touches the end of a stem is no flag', function (): void {
-    $alone = static fn (DrawnStrip $drawn): ?int => items_read($drawn)[0]->flag;
+    $alone = static fn (DrawnStrip $drawn): ?int => $drawn->items()[0]->flag;
     $plain = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true));
     $number = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->box(213, Strip::row(3) - 56, 5, 14));
     $flag = $alone((new DrawnStrip())->head(200, 3)->stem(200, 3, true)->box(214, Strip::row(3) - 54, 3, 34));
     expect($plain)->toBe(0)->and($number)->toBeGreaterThan(8)->toBeLessThan(18)->and($flag)->toBeGreaterThanOrEqual(24);
     // Beneath one beam there is none to look for.
-    $beamed = items_read((new DrawnStrip())->head(100, 3)->stem(100, 3, true)->head(150, 3)->stem(150, 3, true)->beam(100, 150, 3, true));
+    $beamed = (new DrawnStrip())->head(100, 3)->stem(100, 3, true)->head(150, 3)->stem(150, 3, true)->beam(100, 150, 3, true)->items();
     expect($beamed[0]->flag)->toBeNull()->and($beamed[1]->flag)->toBeNull();
 });
 
 test('a stroke right before a note that is of nothing is a sign in doubt, one that was read is not', function (): void {
-    $doubt = static fn (DrawnStrip $drawn): ?string => items_read($drawn)[0]->heads[0]->doubt;
+    $doubt = static fn (DrawnStrip $drawn): ?string => $drawn->items()[0]->heads[0]->doubt;
     $note = static fn (): DrawnStrip => (new DrawnStrip())->head(200, 5)->stem(200, 5, false);
     expect($doubt($note()))->toBeNull()
         ->and($doubt($note()->box(180, Strip::row(5) - 20, 2, 40)))->toBe('sign')
@@ -517,13 +506,13 @@ test('the point over an i makes no chord longer, two dots below it do', function
     for ($i = 1; $i < $dots; $i++) {
         $drawn->dot(222, 1);
     }
-    expect(items_read($drawn)[0]->dots)->toBe($expected);
+    expect($drawn->items()[0]->dots)->toBe($expected);
 })->with(['one below' => [1, 0], 'one below and one between' => [2, 1]]);
 
 /** @return list<string> */
 function marks_read(DrawnStrip $drawn): array
 {
-    return array_map(static fn (Mark $mark): string => $mark->value, items_read($drawn)[0]->marks);
+    return array_map(static fn (Mark $mark): string => $mark->value, $drawn->items()[0]->marks);
 }
 
 /** A note in the third space, its stem up, and something else. */

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Photo;
 
+use Nasturtium\Core\Formats\Photo\BarLine;
 use Nasturtium\Core\Formats\Photo\Blob;
+use Nasturtium\Core\Formats\Photo\Blobs;
+use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\StaffPath;
+use Nasturtium\Core\Formats\Photo\StaffReader;
 use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Score\Clef;
 
 /** Draws a straight staff with signs on it, pixel by pixel, as it comes out of a picture. */
 final class DrawnStrip
@@ -171,14 +177,30 @@ final class DrawnStrip
         );
     }
 
+    /**
+     * What is read on it after its first columns.
+     *
+     * @param  list<BarLine> $bars
+     * @return list<Item>
+     */
+    public function items(array $bars = [], int $bottom = Strip::HEIGHT): array
+    {
+        $strip = $this->strip();
+
+        return StaffReader::read($strip, Blobs::glued(Blobs::of($strip->bareRows), $strip->line), $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom);
+    }
+
     private function ink(int $x, int $row, int $width): void
     {
         $this->put($x, $row, $width, "\1");
     }
 
-    private function paper(int $x, int $row, int $width): void
+    /** A row without ink, as where print is torn. */
+    public function paper(int $x, int $row, int $width): self
     {
         $this->put($x, $row, $width, "\0");
+
+        return $this;
     }
 
     private function put(int $x, int $row, int $width, string $what): void

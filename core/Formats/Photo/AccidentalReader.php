@@ -43,9 +43,10 @@ final readonly class AccidentalReader
         }
         $bare = null;
         foreach ($heads as $head) {
-            if ($head->sign === null && $this->hasInkBefore($head)) {
+            [$from, $right] = self::before($head, $heads);
+            if ($head->sign === null && $this->hasInkBefore($head, $from)) {
                 $bare ??= HollowHeads::bare($this->strip);
-                $this->cutOut($bare, $head);
+                $this->cutOut($bare, $head, $from, $right);
             }
         }
     }
@@ -72,19 +73,27 @@ final readonly class AccidentalReader
         return $best;
     }
 
-    private function hasInkBefore(Head $head): bool
+    private function hasInkBefore(Head $head, int $from): bool
     {
-        $from = self::before($head)[0];
-
         return Strip::ink($this->strip->bareRows[$head->y() - 6] ?? '', $from, 20) + Strip::ink($this->strip->bareRows[$head->y() + 6] ?? '', $from, 20) >= 4;
     }
 
-    /** @return array{int, int} columns right before a head */
-    private static function before(Head $head): array
+    /**
+     * @param  list<Head>      $heads
+     * @return array{int, int} columns right before a head, and after the one before it
+     */
+    private static function before(Head $head, array $heads): array
     {
         $right = (int) ($head->x - $head->width / 2) - 1;
+        $from = max(0, $right - 22);
+        foreach ($heads as $other) {
+            $end = (int) ($other->x + $other->width / 2) + 4;
+            if ($end < $right && abs($other->y() - $head->y()) < 2 * Strip::SPACE) {
+                $from = max($from, $end);
+            }
+        }
 
-        return [max(0, $right - 22), $right];
+        return [$from, $right];
     }
 
     /**
@@ -92,9 +101,8 @@ final readonly class AccidentalReader
      *
      * @param list<string> $bare columns without any line
      */
-    private function cutOut(array $bare, Head $head): void
+    private function cutOut(array $bare, Head $head, int $from, int $right): void
     {
-        [$from, $right] = self::before($head);
         $top = max(0, $head->y() - 30);
         $window = [];
         foreach (array_slice($bare, $from, max(0, $right - $from)) as $column) {

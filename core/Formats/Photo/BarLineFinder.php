@@ -13,6 +13,16 @@ final class BarLineFinder
     /** Pixels of a dot. */
     private const DOT = 24;
 
+    /** Columns beside a stroke in which a head is seen, and rows that it has there at least. */
+    private const AWAY = 4;
+
+    private const HEAD = 9;
+
+    private const HIGH = 14;
+
+    /** Rows of heads in thirds at most; what is longer is a stroke beside it. */
+    private const CHORD = 48;
+
     /** Strokes nearer than this are one sign. */
     private const TOGETHER = 22;
 
@@ -59,6 +69,29 @@ final class BarLineFinder
                 $ink += Strip::ink($strip->bareRows[$y] ?? '', $way > 0 ? $to + 2 : $from - 11, 9);
             }
             if ($ink >= 45) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether heads stand at the side of a stroke that ends at its staff, where the bar lines of a grand staff go on to the next. */
+    public static function isOfHeads(Strip $strip, int $from, int $to, bool $isUpper): bool
+    {
+        $least = $to - $from >= 5 ? self::HIGH : self::HEAD;
+        $column = $strip->columns[intdiv($from + $to, 2)] ?? '';
+        $goesOn = substr_count($isUpper ? substr($column, Strip::BOTTOM + 4, self::CHORD) : substr($column, Strip::TOP - 4 - self::CHORD, self::CHORD), "\1") >= 0.8 * self::CHORD;
+
+        return ! $goesOn && (self::isTouched($strip, $from - self::AWAY, $least) || self::isTouched($strip, $to + self::AWAY - 1, $least));
+    }
+
+    /** @param int $least rows of a head there */
+    private static function isTouched(Strip $strip, int $x, int $least): bool
+    {
+        preg_match_all('/\x01+/', substr($strip->bareColumns[$x] ?? '', Strip::TOP, Strip::BOTTOM - Strip::TOP), $runs);
+        foreach ($runs[0] as $run) {
+            if (strlen($run) >= $least && strlen($run) <= self::CHORD) {
                 return true;
             }
         }

@@ -7,6 +7,9 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Counts the beams or flags at the free end of a stem. */
 final class BeamCounter
 {
+    /** Columns from one stem to the next under a beam, at most. */
+    private const LONGEST = 18 * Strip::SPACE;
+
     /** Columns beside a stem that a flag takes. */
     private const FLAG = 11;
 
@@ -90,7 +93,7 @@ final class BeamCounter
     /** Whether a beam goes from the end of one stem to the end of the next. */
     public static function joins(Strip $strip, Stem $from, Stem $to): bool
     {
-        if ($from->up !== $to->up || $to->x - $from->x > 9 * Strip::SPACE) {
+        if ($from->up !== $to->up || $to->x - $from->x > self::LONGEST) {
             return false;
         }
         [$y0, $y1] = $from->up === true ? [$from->top + 3, $to->top + 3] : [$from->bottom - 4, $to->bottom - 4];

@@ -10,6 +10,11 @@ final readonly class Blob
     /** The sides of the picture that blobs are compared by. */
     public const SIDE = 16;
 
+    /** Columns and rows of a dot at least, and with what hangs at it at most. */
+    private const ROUND = 3;
+
+    private const TAILED = 16;
+
     /** @param list<array{int, int, int}> $runs row, first column, one after the last */
     public function __construct(public int $left, public int $top, public int $right, public int $bottom, public int $area, public array $runs) {}
 
@@ -33,10 +38,23 @@ final readonly class Blob
         return ($this->top + $this->bottom) / 2;
     }
 
-    /** As round as the dot of a note or of a repeat. */
+    /** As round as the dot of a note or of a repeat; what is thin about it is of a line or of a tie beside it. */
     public function isDot(): bool
     {
-        return min($this->width(), $this->height()) >= 3 && max($this->width(), $this->height()) <= 11 && $this->area >= 0.55 * $this->width() * $this->height();
+        if (self::isRound($this)) {
+            return true;
+        }
+        if (max($this->width(), $this->height()) > self::TAILED) {
+            return false;
+        }
+        $core = array_values(array_filter($this->runs, static fn (array $run): bool => $run[2] - $run[1] >= self::ROUND));
+
+        return $core !== [] && self::isRound(Blobs::made($core));
+    }
+
+    private static function isRound(self $blob): bool
+    {
+        return min($blob->width(), $blob->height()) >= self::ROUND && max($blob->width(), $blob->height()) <= 11 && $blob->area >= 0.55 * $blob->width() * $blob->height();
     }
 
     public function with(self $other): self

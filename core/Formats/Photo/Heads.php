@@ -13,6 +13,9 @@ final class Heads
 
     private const FILLED = 0.86;
 
+    /** How sure a filled head is that is one alone: what is torn may be two in a second. */
+    private const FULL = 0.95;
+
     /** Two places of one head that are as likely as each other. */
     private const AS_SURE = 0.012;
 
@@ -33,6 +36,9 @@ final class Heads
 
                     continue 2;
                 }
+            }
+            if (! $head->hollow && $head->sure < self::FULL) {
+                $head->doubt = 'place';
             }
             $head = Ledgers::placed($strip, $head);
             if (Ledgers::hold($strip, $head)) {

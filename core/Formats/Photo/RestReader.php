@@ -12,6 +12,11 @@ final readonly class RestReader
 
     private const LIKE = 0.3;
 
+    /** The share of its columns that a row of a block has, and of its rows that have them. */
+    private const WIDE = 0.7;
+
+    private const MOST = 0.7;
+
     /** @param list<Blob> $blobs */
     public function __construct(private Strip $strip, private array $blobs, private int $from) {}
 
@@ -43,6 +48,7 @@ final readonly class RestReader
     /** A whole rest hangs from the fourth line, a half rest lies on the third. */
     private function block(Blob $blob): ?Item
     {
+        $blob = self::trimmed($blob);
         $y = $blob->y();
         if ($blob->width() < 14 || $blob->width() > 38 || $blob->height() < 5 || $blob->height() > 13 || $blob->area < 0.72 * $blob->width() * $blob->height()
             || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34 || ! self::hasCorners($blob)) {
@@ -51,6 +57,15 @@ final readonly class RestReader
         $whole = $y < Strip::TOP + 24.8;
 
         return $this->item($blob, ($whole ? 4 : 2) * Item::QUARTER, 0, $whole, 1.0);
+    }
+
+    /** Without what is left of a line along one of its sides. */
+    private static function trimmed(Blob $blob): Blob
+    {
+        $wide = array_values(array_filter($blob->runs, static fn (array $run): bool => $run[2] - $run[1] >= self::WIDE * $blob->width()));
+        $core = $wide === [] ? $blob : Blobs::made($wide);
+
+        return $core->height() >= self::MOST * $blob->height() ? $core : $blob;
     }
 
     /** The bow of a tie narrows upwards or downwards. */

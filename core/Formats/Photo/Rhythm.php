@@ -24,6 +24,15 @@ final class Rhythm
     /** One change that is often needed, and nothing against it. */
     private const SIMPLE = 1.25;
 
+    /** What was seen, as a second beam, is sooner there than what is small, as a dot, is not. */
+    private const SEEN = 1.3;
+
+    /** Before a last, shorter note under its beam a dot is hardly missing. */
+    private const DOTTED = 0.5;
+
+    /** A beam that goes on to the next note, or a whole flag, is hardly none. */
+    private const JOINED = 1.7;
+
     /** Pixels of the picture within which two signs are struck together, and beyond which they are not. */
     private const TOGETHER = 9.0;
 
@@ -89,10 +98,10 @@ final class Rhythm
     {
         /** @var array<int, list<array{float, list<array{int, int, int}|null>}>> $best by ticks so far */
         $best = [0 => [[0.0, []]]];
-        foreach ($items as $item) {
+        foreach ($items as $i => $item) {
             $next = [];
             foreach ($best as $ticks => $ways) {
-                foreach (self::options($item) as [$more, $option]) {
+                foreach (self::options($item, $items[$i + 1] ?? null) as [$more, $option]) {
                     $to = $ticks + ($option === null ? 0 : self::ticks($option));
                     if ($to <= $length) {
                         foreach ($ways as [$cost, $chosen]) {
@@ -169,21 +178,24 @@ final class Rhythm
     private static function flagged(Item $item, int $beams): float
     {
         return match (true) {
-            $item->flag === null => 1.0,
+            $item->flag === null => $beams === 0 ? self::JOINED : ($beams < $item->beams ? self::SEEN : 1.0),
             $beams === 0 && $item->flag > 0 && $item->flag < self::NO_FLAG, $beams === 1 && $item->beams === 0 && $item->flag >= self::FLAG => 0.3,
+            $beams === 0 && $item->flag >= self::FLAG => self::JOINED,
             default => 1.0,
         };
     }
 
     /** @return list<array{float, array{int, int, int}|null}> what a sign may be instead, and how unlikely that is */
-    private static function options(Item $item): array
+    private static function options(Item $item, ?Item $next): array
     {
         $options = [[0.0, [$item->base, $item->dots, $item->beams]]];
-        $options[] = [$item->dots > 0 ? 1.05 : 1.1, [$item->base, $item->dots > 0 ? 0 : 1, $item->beams]];
+        $isDotted = $item->beamedOn && $next !== null && ! $next->beamedOn && $next->beams === $item->beams + 1;
+        $options[] = [$item->dots > 0 ? 1.05 : ($isDotted ? self::DOTTED : 1.1), [$item->base, $item->dots > 0 ? 0 : 1, $item->beams]];
         if ($item->isRest()) {
             $options[] = [1.3, [$item->base * 2, 0, 0]];
             $options[] = [1.3, [$item->base >> 1, 0, $item->beams]];
-            $options[] = [1.6, null];
+            // What fills a bar stands alone in it.
+            $options[] = [$item->fillsBar ? 1.2 : 1.6, null];
 
             return $options;
         }
@@ -197,6 +209,9 @@ final class Rhythm
         }
         if ($item->stem !== null && $item->beams === 0) {
             $options[] = [1.4, [$item->base === 2 * Item::QUARTER ? Item::QUARTER : 2 * Item::QUARTER, $item->dots, 0]];
+        }
+        if ($item->stem === null) {
+            $options[] = [1.3, [$item->base >> 1, $item->dots, 0]];
         }
         $options[] = [2.2 + 4 * ($item->sure - 0.9), null];
 

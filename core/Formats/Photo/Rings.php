@@ -16,7 +16,12 @@ final class Rings
     private const CLOSED_IN_STACK = 0.9;
 
     /** And in what may be one. */
-    private const PERHAPS = 0.87;
+    private const PERHAPS = 0.75;
+
+    /** The share of ink within a hollow head, its ring with it: more is a filled one, less is none. */
+    private const INKED = 0.4;
+
+    private const FILLED = 0.85;
 
     /** What a ring shows of a head at least. */
     private const LEAST = 0.7;
@@ -109,23 +114,54 @@ final class Rings
     {
         $found = [];
         foreach (self::candidates($heads, $stem) as [$perhaps, $closed, $hole]) {
-            // Outside the staff letters have rings as well.
-            if ($perhaps->place < -1 || $perhaps->place > 9 || in_array($perhaps->place, array_column([...$heads, ...$found], 'place'), true)) {
+            // Outside the staff letters have rings as well, and no lines of their own.
+            if (! self::isFree($perhaps, [...$heads, ...$found]) || ! Ledgers::hold($strip, $perhaps)) {
                 continue;
             }
             [$share, $ink] = self::around($strip, $perhaps);
-            if ($ink > $hole || $share < self::PERHAPS) {
-                continue;
-            }
-            if ($share >= $closed) {
+            $full = self::full($strip, $perhaps, $stem);
+            if ($share >= $closed && ($ink <= $hole || $full >= self::INKED && $full <= self::FILLED)) {
                 $perhaps->stem = $stem;
                 $found[] = $perhaps;
-            } else {
+            } elseif ($share >= self::PERHAPS && $full >= self::INKED) {
                 $heads[0]->doubt ??= 'more';
             }
         }
 
         return $found;
+    }
+
+    /**
+     * Two heads in one column are two steps apart at least.
+     *
+     * @param list<Head> $heads
+     */
+    private static function isFree(Head $perhaps, array $heads): bool
+    {
+        foreach ($heads as $head) {
+            if ($head->place === $perhaps->place || abs($head->place - $perhaps->place) === 1 && abs($head->x - $perhaps->x) < $head->width / 2) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** The share of ink where a head may be, apart from its stem and the lines. */
+    private static function full(Strip $strip, Head $head, ?Stem $stem): float
+    {
+        [$of, $ink] = [0, 0];
+        $x = (int) round($head->x);
+        for ($row = $head->y() - 5; $row <= $head->y() + 5; $row++) {
+            for ($column = $x - 8; $column <= $x + 8 && ! Strip::isOnLine($row, self::LINED); $column++) {
+                if ($stem === null || abs($column - $stem->x) > 3) {
+                    $of++;
+                    $ink += ($strip->bareRows[$row][$column] ?? "\0") === "\1" ? 1 : 0;
+                }
+            }
+        }
+
+        return $of === 0 ? 0.0 : $ink / $of;
     }
 
     /**

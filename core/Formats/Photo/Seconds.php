@@ -18,6 +18,12 @@ final class Seconds
     /** And in what may be one. */
     private const PERHAPS = 0.79;
 
+    /** Rows of the upright stroke of an accidental. */
+    private const STROKE = 26;
+
+    /** Rows above and below a head in which it stands. */
+    private const AROUND = 40;
+
     /** Columns from the stem to the middle of a head. */
     private const BESIDE = 10;
 
@@ -30,7 +36,7 @@ final class Seconds
             foreach ($head->hollow ? [] : [-1, 1] as $step) {
                 $place = $head->place + $step;
                 $share = self::share($strip, $x, Strip::row($place));
-                if ($share < self::PERHAPS || in_array($place, array_column($stem->heads, 'place'), true) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
+                if ($share < self::PERHAPS || $x < $stem->x && self::isOfSign($strip, $x, Strip::row($place)) || in_array($place, array_column($stem->heads, 'place'), true) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
                     continue;
                 }
                 if ($share < self::FULL) {
@@ -46,6 +52,19 @@ final class Seconds
         array_push($stem->heads, ...$found);
 
         return $found;
+    }
+
+    /** Before a note whose stem goes down stands its accidental, which has an upright stroke. */
+    private static function isOfSign(Strip $strip, int $x, int $row): bool
+    {
+        for ($column = $x - self::BESIDE; $column < $x + self::HALF; $column++) {
+            preg_match_all('/\x01+/', substr($strip->bareColumns[$column] ?? '', max(0, $row - self::AROUND), 2 * self::AROUND), $runs);
+            if (max([0, ...array_map(strlen(...), $runs[0])]) >= self::STROKE) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function share(Strip $strip, int $x, int $row): float

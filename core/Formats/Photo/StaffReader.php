@@ -10,6 +10,12 @@ final class StaffReader
     /** Rows of the longest stroke of an accidental. */
     private const STROKE = 62;
 
+    /** Columns that a flag takes beside its stem, with its hole. */
+    private const FLAG = 24;
+
+    /** Columns from what is before a note to the middle of its head. */
+    private const CLOSE = 36;
+
     /** @var list<Head> */
     private array $heads = [];
 
@@ -52,7 +58,7 @@ final class StaffReader
     {
         $reader = new self($strip, $blobs, $bars, $opening);
         $reader->notes();
-        array_push($reader->items, ...$reader->restReader->items(fn (Blob $blob): bool => $reader->isBar($blob->x()) || $reader->isOfNote($blob)));
+        array_push($reader->items, ...$reader->restReader->items(fn (Blob $blob): bool => $reader->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob)));
         usort($reader->items, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
         foreach ($reader->items as $i => $item) {
             $next = $reader->items[$i + 1]->stem ?? null;
@@ -79,7 +85,7 @@ final class StaffReader
         }
         $heads = (new StemHeads($this->strip, $this->stems))->given($heads);
         foreach ($heads as $head) {
-            if ($head->isNone || ($head->stem === null && (! $head->hollow || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
+            if ($head->isNone || $head->hollow && ($this->isInFlag($head) || $head->stem === null && self::isBesideNote($head, $heads)) || ($head->stem === null && (! $head->hollow || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
                 continue;
             }
             $this->heads[] = $head;
@@ -99,12 +105,48 @@ final class StaffReader
                 $hollow = count(array_filter($heads, static fn (Head $head): bool => $head->hollow));
                 $half = 2 * $hollow > count($heads);
                 $more = $half ? Rings::beside($this->strip, $heads, $stem) : [];
+                if ($this->areKnown([...$heads, ...$more])) {
+                    continue;
+                }
                 array_push($this->heads, ...$more);
                 array_push($heads, ...$more);
+                self::trustSeconds($heads);
                 $beams = $half ? 0 : BeamCounter::count($this->strip, $stem);
                 $this->add($heads, $half ? 2 * Item::QUARTER : Item::QUARTER >> $beams, $beams, $stem);
             }
         }
+    }
+
+    /**
+     * Two heads a step apart hide a part of each other; both are seen.
+     *
+     * @param non-empty-list<Head> $heads
+     */
+    private static function trustSeconds(array $heads): void
+    {
+        $places = array_column($heads, 'place');
+        foreach ($heads as $head) {
+            if (! $head->hollow && $head->doubt === 'place' && array_intersect([$head->place - 1, $head->place + 1], $places) !== []) {
+                $head->doubt = null;
+            }
+        }
+    }
+
+    /**
+     * What looks like a second stem at a hollow chord has the same heads.
+     *
+     * @param list<Head> $heads
+     */
+    private function areKnown(array $heads): bool
+    {
+        foreach ($this->items as $item) {
+            $same = array_filter($heads, static fn (Head $head): bool => array_filter($item->heads, static fn (Head $other): bool => $other->place === $head->place && abs($other->x - $head->x) < 8) !== []);
+            if (count($same) === count($heads)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Right before a note an upright stroke that is of nothing else is of an accidental that was not known. */
@@ -185,6 +227,53 @@ final class StaffReader
         foreach ($this->signs as $blob) {
             if ($head->x > $blob->left - 4 && $head->x < $blob->right + 4 && $head->y() > $blob->top - 4 && $head->y() < $blob->bottom + 4) {
                 return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A head stands on no other note's stem: what looks hollow there is between a stem and its flag. */
+    private function isInFlag(Head $head): bool
+    {
+        foreach ($this->stems as $stem) {
+            $isNear = $stem !== $head->stem && $head->x > $stem->x - 2 && $head->x < $stem->x + self::FLAG && $head->y() > $stem->top - 2 && $head->y() < $stem->bottom + 2;
+            $filled = array_filter($isNear ? $stem->heads : [], static fn (Head $other): bool => ! $other->hollow && abs($other->y() - $head->y()) > 12);
+            if ($filled !== [] && count($filled) === count($stem->heads)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Nothing follows a whole note as closely: what looks like one is the hole of an accidental, or under a tie.
+     *
+     * @param list<Head> $heads
+     */
+    private static function isBesideNote(Head $head, array $heads): bool
+    {
+        foreach ($heads as $other) {
+            if ($other->stem !== null && $other->place === $head->place && $other->x - $head->x > 12 && $other->x - $head->x < self::CLOSE) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The bow of a tie that runs into a line looks like a block of a rest. */
+    private function isTie(Blob $blob): bool
+    {
+        $isBetween = fn (Head $left, Head $right): bool => $left->place === $right->place
+            && abs($blob->left - $left->x - $left->width / 2) < self::CLOSE / 2 && abs($right->x - $right->width / 2 - $blob->right) < self::CLOSE / 2
+            && abs($blob->y() - $left->y()) > 3 && abs($blob->y() - $left->y()) < 26;
+        foreach ($blob->height() < 14 ? $this->heads : [] as $left) {
+            foreach ($this->heads as $right) {
+                if ($isBetween($left, $right)) {
+                    return true;
+                }
             }
         }
 

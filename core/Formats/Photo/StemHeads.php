@@ -15,6 +15,9 @@ final readonly class StemHeads
     /** Rows that a stem goes on beyond its last head, at least. */
     private const BEYOND = 20;
 
+    /** Rows between the heads of one end. */
+    private const NEAR = 24;
+
     /** How much surer the heads at one end of a stem are than those at the other, where those are none. */
     private const SURER = 0.05;
 
@@ -132,18 +135,36 @@ final readonly class StemHeads
         $up = 0.0;
         $rows = [];
         $best = [0.0, 0.0];
+        $surest = array_reduce($heads, static fn (float $most, Head $head): float => max($most, $head->sure), 0.0);
         foreach ($heads as $head) {
+            if ($head->sure < $surest - 2 * self::SURER) {
+                continue;
+            }
             $side = $stem->x > $head->x ? 1 : 0;
             $up += ($side === 1 ? 1 : -1) * $head->sure;
             $best[$side] = max($best[$side], $head->sure);
             $rows[] = $head->y();
         }
+        if ($rows === []) {
+            return true;
+        }
+        [$top, $bottom] = [min($rows), max($rows)];
+        [$above, $below] = [$top - $stem->top >= self::BEYOND, $stem->bottom - $bottom >= self::BEYOND];
+        if (min($best) > 0 && $above !== $below) {
+            return $above;
+        }
+        // Heads at both ends: the fewer of them are no heads.
+        $high = count(array_filter($rows, static fn (int $row): bool => $row - $top <= self::NEAR));
+        $low = count(array_filter($rows, static fn (int $row): bool => $bottom - $row <= self::NEAR));
+        if (! $above && ! $below && $high + $low === count($rows) && $high !== $low) {
+            return $low > $high;
+        }
         // What thickens in a beam is less of a head than the head at the other end.
         if (abs($best[1] - $best[0]) > self::SURER) {
             return $best[1] > $best[0];
         }
-        if (count($rows) === 2 && abs($up) < 0.5 && max($rows) - min($rows) < Strip::SPACE) {
-            return min($rows) - $stem->top > $stem->bottom - max($rows);
+        if (count($rows) === 2 && abs($up) < 0.5 && $bottom - $top < Strip::SPACE) {
+            return $top - $stem->top > $stem->bottom - $bottom;
         }
 
         return $up > 0;

@@ -12,6 +12,9 @@ final class Stems
     /** The least of a stroke that a column shows where the print leans. */
     private const PART = 12;
 
+    /** Rows of a stem that nothing is beside. */
+    private const BARE = 10;
+
     /** Columns between two pieces of one stroke, and rows that may be torn out of it. */
     private const SAME = 3.0;
 
@@ -106,6 +109,17 @@ final class Stems
             $thin += Strip::ink($row, $x - 6, 13) <= 6 ? 1 : 0;
         }
 
-        return $thin >= 3;
+        return $thin >= 3 || $thin > 0 && self::isBareSomewhere($strip, $x, $from, $to);
+    }
+
+    /** Between a chord and its beams little of a stem is seen, but in one piece. */
+    private static function isBareSomewhere(Strip $strip, int $x, int $from, int $to): bool
+    {
+        $bare = 0;
+        for ($row = $from; $row < $to && $bare < self::BARE; $row++) {
+            $bare = Strip::ink($strip->bareRows[$row] ?? '', $x - 6, 13) <= 6 ? $bare + 1 : 0;
+        }
+
+        return $bare >= self::BARE;
     }
 }

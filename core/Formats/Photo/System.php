@@ -121,7 +121,7 @@ final class System
         $upper = [];
         $lower = [];
         foreach ($strokes[0] as $stroke) {
-            $stem = BarLineFinder::isStem($this->staves[0]->strip, $stroke[0], $stroke[1]);
+            $stem = $this->isStem(0, $stroke);
             if (! isset($this->staves[1])) {
                 if (! $stem) {
                     $upper[] = $stroke;
@@ -131,7 +131,7 @@ final class System
             }
             $at = $this->staves[0]->strip->pageX[$stroke[0]] ?? 0.0;
             foreach ($strokes[1] as $i => $other) {
-                if (abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at) < 12 && ! ($stem && BarLineFinder::isStem($this->staves[1]->strip, $other[0], $other[1]))) {
+                if (abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at) < 12 && ! ($stem && $this->isStem(1, $other))) {
                     $upper[] = $stroke;
                     $lower[] = $other;
                     unset($strokes[1][$i]);
@@ -156,6 +156,14 @@ final class System
         }
 
         return $pairs;
+    }
+
+    /** @param array{int, int} $stroke */
+    private function isStem(int $staff, array $stroke): bool
+    {
+        $strip = $this->staves[$staff]->strip;
+
+        return BarLineFinder::isStem($strip, ...$stroke) || isset($this->staves[1]) && BarLineFinder::isOfHeads($strip, $stroke[0], $stroke[1], $staff === 0);
     }
 
     /** What stands after the last line that was seen is a bar whose line was not. */
