@@ -165,7 +165,7 @@ test('with another time the bars that do not come to it are in doubt, and the ot
     $waltz = changed(new ReadPage([$page->pieces[0]->with(bars: $bars)]), Change::Time)->pieces[0];
     // The bar of rest is as long as any bar.
     expect(array_map(static fn (ReadBar $bar): array => $bar->doubts, $waltz->bars))->toBe([[], [[1, 'sign']], [[1, 'sum']], []])
-        ->and($waltz->bars[3]->sum(0))->toBe(144);
+        ->and($waltz->bars[3]->sums(0))->toBe([144]);
 });
 
 test('a first bar may be short under any time: it is a pickup', function (): void {

@@ -41,20 +41,20 @@ final class Figures
     /** @var list<string> what went wrong, for whoever wants to look */
     public array $wrong = [];
 
-    private function __construct(private readonly string $folder, private readonly bool $marked) {}
+    private function __construct(private readonly string $folder, private readonly string $kind) {}
 
     /**
      * @param int  $from   the first seed; no page of one set is in another
-     * @param bool $marked with marks and a tempo, and with a reader of words
+     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff
      */
-    public static function of(int $count, int $from, string $folder, bool $marked = false): self
+    public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
-        $figures = new self($folder, $marked);
+        $figures = new self($folder, $kind);
         is_dir($folder) || mkdir($folder, 0777, true);
         $pages = [];
         $jobs = [];
         for ($seed = $from; $seed < $from + $count; $seed++) {
-            $piece = ShorthandReader::read($marked ? InventedPage::marked($seed) : InventedPage::of($seed))->piece ?? throw new RuntimeException("page {$seed} is no page");
+            $piece = ShorthandReader::read(self::shorthand($seed, $kind))->piece ?? throw new RuntimeException("page {$seed} is no page");
             $engraver = $figures->engraver($seed);
             $name = str_replace(':', '-', "{$seed}-{$engraver}");
             $pages[$name] = [$piece, $engraver, $seed];
@@ -72,11 +72,20 @@ final class Figures
         return $figures;
     }
 
+    private static function shorthand(int $seed, string $kind): string
+    {
+        return match ($kind) {
+            'marked' => InventedPage::marked($seed),
+            'voiced' => InventedPage::voiced($seed),
+            default => InventedPage::of($seed),
+        };
+    }
+
     /** Each page by one of them, in turn; those with one font as often as two. */
     private function engraver(int $seed): string
     {
         $all = array_map(static fn (string $font): string => "verovio:{$font}", self::FONTS);
-        foreach ($this->marked ? ['lilypond'] : ['lilypond', 'abcm2ps'] as $program) {
+        foreach ($this->kind === '' ? ['lilypond', 'abcm2ps'] : ['lilypond'] as $program) {
             if ((new ExecutableFinder())->find($program) !== null) {
                 array_push($all, $program, $program);
             }
@@ -118,9 +127,9 @@ final class Figures
                 default => $clean,
             });
             try {
-                $page = (new PhotoReader(words: $this->marked ? Tesseract::here() : null))->read($picture)->page;
+                $page = (new PhotoReader(words: $this->kind === 'marked' ? Tesseract::here() : null))->read($picture)->page;
                 $read = PhotoDocument::of($page);
-                if ($this->marked) {
+                if ($this->kind === 'marked') {
                     $this->countMarks($class, self::marks($piece), self::marks(PhotoPiece::of($page->pieces[0])));
                 }
             } catch (BadPhoto $reason) {

@@ -29,12 +29,38 @@ final class InventedPage
         8 => [['w']],
     ];
 
+    /** Lengths of a lower voice. */
+    private const LOWER = [
+        '4/4' => [['w'], ['h', 'h'], ['h.', 'q'], ['q', 'q', 'h'], ['h', 'qr', 'q']],
+        '3/4' => [['h.'], ['h', 'q'], ['q', 'h']],
+        '2/4' => [['h'], ['q', 'q']],
+        '6/8' => [['h.'], ['q.', 'q.']],
+    ];
+
     private function __construct(private readonly Randomizer $chance) {}
 
     /** @return string shorthand */
     public static function of(int $seed): string
     {
         return (new self(new Randomizer(new Mt19937($seed))))->page();
+    }
+
+    /** @return string the same page with a second voice below some bars of the left hand */
+    public static function voiced(int $seed): string
+    {
+        $page = new self(new Randomizer(new Mt19937($seed)));
+        $text = self::of($seed);
+        preg_match('/^time: (.*)$/m', $text, $time);
+
+        return (string) preg_replace_callback('/^L: @5=c3 (.*)$/m', static function (array $line) use ($page, $time): string {
+            $lower = [];
+            foreach (explode(' | ', $line[1]) as $bar) {
+                $end = str_ends_with($bar, ' :|') ? ' :|' : '';
+                $lower[] = ($bar === '/' || ! $page->hits(60) ? '/' : implode(' ', array_map(static fn (string $length): string => $length.$page->one(['f', 'g', 'a', 'b']), $page->one(self::LOWER[$time[1]])))).$end;
+            }
+
+            return 'L: @5=e3 '.$line[1]."\nL2: @5=f2 ".implode(' | ', $lower);
+        }, $text);
     }
 
     /** @return string the same page with a tempo, and marks at some of its notes */

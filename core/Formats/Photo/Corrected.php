@@ -79,7 +79,7 @@ final class Corrected
             foreach ($bar->staves as $staff => $signs) {
                 if (count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar()) {
                     $bar = $bar->withStaff($staff, [$signs[0]->lasting($full, 0)]);
-                } elseif ($bar->sum($staff) !== $full && ! ($n === 0 && $bar->sum($staff) < $full)) {
+                } elseif (array_unique($bar->sums($staff)) !== [$full] && ! ($n === 0 && max($bar->sums($staff)) < $full)) {
                     $doubts[] = [$staff + 1, 'sum'];
                 }
             }
@@ -119,7 +119,7 @@ final class Corrected
         }
         $new = match ($correction->change) {
             Change::Remove => [],
-            Change::Add => [$sign, new ReadSign($sign->x + self::BESIDE, 0, Item::QUARTER, 0, [new ReadHead($sign->heads[0]->place ?? self::MIDDLE)])],
+            Change::Add => [$sign, new ReadSign($sign->x + self::BESIDE, 0, Item::QUARTER, 0, [new ReadHead($sign->heads[0]->place ?? self::MIDDLE)], voice: $sign->voice)],
             default => [self::sign($sign, $correction, $full)],
         };
         array_splice($signs, $correction->sign, 1, $new);

@@ -28,19 +28,35 @@ final readonly class DotReader
             $nearest = (float) self::REACH;
             foreach ($items as $item) {
                 $far = $blob->left - self::end($item);
-                if ($far >= 0 && $far < $nearest && self::isBeside($item, $blob->y())) {
+                if ($far >= 0 && $far < $nearest && self::isBeside($item, $blob->y(), count($item->heads) > 1 || self::isLower($item, $items))) {
                     $nearest = $far;
                     $best = $item;
                 }
             }
             // Below the line of its head a dot of a chord is not alone: the point over an i is.
-            if ($best !== null && self::isBeside($best, $blob->y(), false)) {
+            if ($best !== null && (self::isBeside($best, $blob->y(), false) || self::isLower($best, $items))) {
                 $best->dots = 1;
             } elseif ($best !== null) {
                 $best->dots = in_array($best, $weak, true) ? 1 : $best->dots;
                 $weak[] = $best;
             }
         }
+    }
+
+    /**
+     * The dots of a lower voice stand below the line.
+     *
+     * @param list<Item> $items
+     */
+    private static function isLower(Item $item, array $items): bool
+    {
+        foreach ($item->stem?->up === false ? $items : [] as $other) {
+            if ($other !== $item && ! $other->isRest() && $other->stem?->up !== false && abs($other->x - $item->x) < self::REACH && $other->heads[0]->place > $item->heads[0]->place) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function end(Item $item): float
@@ -53,7 +69,7 @@ final readonly class DotReader
         return $end;
     }
 
-    private static function isBeside(Item $item, float $y, bool $below = true): bool
+    private static function isBeside(Item $item, float $y, bool $below): bool
     {
         if ($item->isRest()) {
             return abs($y - Strip::row(5)) <= 5;
@@ -61,7 +77,7 @@ final readonly class DotReader
         foreach ($item->heads as $head) {
             // On a line it stands in the space above, in a chord perhaps below.
             foreach ($head->place % 2 === 0 ? [8, -8] : [0] as $up) {
-                if (abs($y - ($head->y() - $up)) <= 4.5 && ($up >= 0 || $below && count($item->heads) > 1)) {
+                if (abs($y - ($head->y() - $up)) <= 4.5 && ($up >= 0 || $below)) {
                     return true;
                 }
             }

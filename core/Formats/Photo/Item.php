@@ -14,6 +14,12 @@ final class Item
 
     public int $onset = 0;
 
+    /** 0, or 1 for the lower of two on one staff. */
+    public int $voice = 0;
+
+    /** A rest outside its staff, which only two voices have. */
+    public bool $isAside = false;
+
     /** A beam goes on to the next one. */
     public bool $beamedOn = false;
 

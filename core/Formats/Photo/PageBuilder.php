@@ -41,8 +41,7 @@ final class PageBuilder
                 $order = array_keys($read);
                 usort($order, static fn (int $a, int $b): int => abs(Rhythm::sum($read[$a]) - $own) <=> abs(Rhythm::sum($read[$b]) - $own));
                 foreach ($order as $i) {
-                    [$staves[$i], $isSure] = Rhythm::settle($read[$i], $own, $sure);
-                    $sure = $isSure && count($staves[$i]) > 1 ? $staves[$i] : $sure;
+                    [$staves[$i], $isSure] = self::settled($read[$i], $system->staves[$i]->aside($from, $to), $own, $sure);
                     if (! $isSure) {
                         $doubts[] = [$i + 1, 'sum'];
                     }
@@ -64,6 +63,32 @@ final class PageBuilder
         }
 
         return new ReadPhoto(array_map(Clef::from(...), $clefs), $fifths, $time, $bars);
+    }
+
+    /**
+     * What stands on a staff in a bar, each of its voices on its own.
+     *
+     * @param  list<Item>              $items
+     * @param  list<Item>              $aside rests that two voices have
+     * @param  list<Item>              $sure what is sure in the bar; one of these voices where it is
+     * @return array{list<Item>, bool} from left to right, and whether it is sure
+     */
+    private static function settled(array $items, array $aside, int $length, array &$sure): array
+    {
+        $all = [];
+        $areSure = true;
+        $voices = Voices::of($items, $aside, $length);
+        foreach ($voices as $voice) {
+            [$kept, $isSure] = Rhythm::settle($voice, $length, $sure);
+            $sure = $isSure && count($kept) > 1 ? $kept : $sure;
+            $areSure = $areSure && $isSure;
+            array_push($all, ...$kept);
+        }
+        if (count($voices) > 1) {
+            usort($all, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
+        }
+
+        return [$all, $areSure];
     }
 
     /**

@@ -93,7 +93,12 @@ final readonly class PhotoPiece
     private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties, array $lyrics): array
     {
         $lengths = array_map(static fn (ReadSign $sign): Duration => Duration::ofWhole(self::whole($sign->ticks())), $signs);
-        $tuplets = TupletGroups::of(array_map(static fn (ReadSign $sign, Duration $length): array => [self::whole($sign->onset), $length->whole, Tuplet::fitting($length)], $signs, $lengths));
+        $tuplets = [];
+        foreach ([0, 1] as $voice) {
+            $own = array_filter($signs, static fn (ReadSign $sign): bool => $sign->voice === $voice);
+            $found = TupletGroups::of(array_map(static fn (int $k): array => [self::whole($signs[$k]->onset), $lengths[$k]->whole, Tuplet::fitting($lengths[$k])], array_keys($own)));
+            $tuplets += array_combine(array_keys($own), array_map(static fn (int $i): mixed => $found[$i] ?? null, array_keys(array_values($own))));
+        }
         $events = [];
         foreach ($signs as $k => $sign) {
             $notes = array_map(static function (ReadHead $head, int $h) use ($pitches, $k, $token, $ties): Note {
@@ -101,7 +106,7 @@ final readonly class PhotoPiece
 
                 return new Note($pitches[$k][$h], $head->finger, $start, $stop);
             }, $sign->heads, array_keys($sign->heads));
-            $events[] = new DraftEvent($hand, '1', self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: isset($lyrics[$token + $k]) ? [$lyrics[$token + $k]] : [], tuplet: $tuplets[$k] ?? null), false, $token + $k);
+            $events[] = new DraftEvent($hand, (string) ($sign->voice + 1), self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: isset($lyrics[$token + $k]) ? [$lyrics[$token + $k]] : [], tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;
@@ -116,7 +121,7 @@ final readonly class PhotoPiece
     {
         $ties = [];
         foreach (array_keys($read->clefs) as $i) {
-            $open = [];
+            $open = [[], []];
             foreach ($read->bars as $n => $bar) {
                 $signs = $bar->staves[$i] ?? [];
                 $pitches = $read->pitches($signs, $i);
@@ -124,7 +129,7 @@ final readonly class PhotoPiece
                     $next = [];
                     foreach ($sign->heads as $h => $head) {
                         $at = self::token($n, $i, $k).' '.$h;
-                        $from = $open[$pitches[$k][$h]->midi()] ?? null;
+                        $from = $open[$sign->voice][$pitches[$k][$h]->midi()] ?? null;
                         if ($from !== null) {
                             $ties[$from] = [true, $ties[$from][1] ?? false];
                             $ties[$at] = [false, true];
@@ -133,7 +138,7 @@ final readonly class PhotoPiece
                             $next[$pitches[$k][$h]->midi()] = $at;
                         }
                     }
-                    $open = $next;
+                    $open[$sign->voice] = $next;
                 }
             }
         }

@@ -8,7 +8,7 @@ namespace Nasturtium\Core\Formats\Photo;
 final readonly class ReadBar
 {
     /**
-     * @param list<list<ReadSign>>        $staves  from the top
+     * @param list<list<ReadSign>>        $staves  from the top; signs of both voices from left to right
      * @param list<array{int, string}>    $doubts  the staff from 1, and why
      * @param int                         $line    which line of the page it stands in, from 0
      * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
@@ -18,11 +18,11 @@ final readonly class ReadBar
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self
     {
-        $at = 0;
+        $at = [0, 0];
         $placed = [];
         foreach ($signs as $sign) {
-            $placed[] = $sign->at($at);
-            $at += $sign->ticks();
+            $placed[] = $sign->at($at[$sign->voice] ?? 0);
+            $at[$sign->voice] = ($at[$sign->voice] ?? 0) + $sign->ticks();
         }
         $staves = $this->staves;
         $staves[$staff] = $placed;
@@ -36,9 +36,14 @@ final readonly class ReadBar
         return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns);
     }
 
-    /** @return int ticks of what stands on a staff */
-    public function sum(int $staff): int
+    /** @return non-empty-list<int> ticks of what stands on a staff, by voice */
+    public function sums(int $staff): array
     {
-        return array_sum(array_map(static fn (ReadSign $sign): int => $sign->ticks(), $this->staves[$staff] ?? []));
+        $sums = [0];
+        foreach ($this->staves[$staff] ?? [] as $sign) {
+            $sums[$sign->voice] = ($sums[$sign->voice] ?? 0) + $sign->ticks();
+        }
+
+        return array_values($sums);
     }
 }

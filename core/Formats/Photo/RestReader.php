@@ -12,6 +12,9 @@ final readonly class RestReader
 
     private const LIKE = 0.3;
 
+    /** Rows from the staff to the middle of a rest of two voices, at most. */
+    private const ASIDE = 40;
+
     /** The share of its columns that a row of a block has, and of its rows that have them. */
     private const WIDE = 0.7;
 
@@ -37,6 +40,29 @@ final readonly class RestReader
             if ($blob->left >= $this->from && $blob->y() > Strip::TOP - 4 && $blob->y() < Strip::BOTTOM + 4 && ! $isOfOther($blob)) {
                 $item = $this->block($blob) ?? ($this->mayBe($blob) ? $this->sign($blob) : null);
                 if ($item !== null) {
+                    $items[] = $item;
+                }
+            }
+        }
+
+        return [...$items, ...$this->aside($isOfOther)];
+    }
+
+    /**
+     * What looks like a rest above or below the staff, as the rests of two voices stand.
+     *
+     * @param  callable(Blob): bool $isOfOther
+     * @return list<Item>
+     */
+    private function aside(callable $isOfOther): array
+    {
+        $items = [];
+        foreach ($this->blobs as $blob) {
+            $far = max(Strip::TOP - $blob->y(), $blob->y() - Strip::BOTTOM);
+            if ($blob->left >= $this->from && $far > -4 && $far < self::ASIDE && self::isTall($blob) && Shapes::nearest($blob)[1] < self::SURE && ! $isOfOther($blob)) {
+                $item = $this->sign($blob);
+                if ($item !== null) {
+                    $item->isAside = true;
                     $items[] = $item;
                 }
             }
@@ -103,7 +129,11 @@ final readonly class RestReader
 
     private function mayBe(Blob $blob): bool
     {
-        return $blob->left >= $this->from && $blob->y() > Strip::TOP - 4 && $blob->y() < Strip::BOTTOM + 4
-            && $blob->height() >= 20 && $blob->height() <= 56 && $blob->width() >= 8 && $blob->width() <= 30;
+        return $blob->left >= $this->from && $blob->y() > Strip::TOP - 4 && $blob->y() < Strip::BOTTOM + 4 && self::isTall($blob);
+    }
+
+    private static function isTall(Blob $blob): bool
+    {
+        return $blob->height() >= 20 && $blob->height() <= 56 && $blob->width() >= 8 && $blob->width() <= 30;
     }
 }

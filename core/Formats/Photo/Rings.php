@@ -107,15 +107,17 @@ final class Rings
     }
 
     /**
-     * @param  list<Head> $heads of one chord, hollow
+     * @param  list<Head> $heads  of one chord, hollow
+     * @param  list<Head> $others what is known on the staff, of this chord or another
      * @return list<Head> what belongs to them
      */
-    public static function beside(Strip $strip, array $heads, ?Stem $stem): array
+    public static function beside(Strip $strip, array $heads, ?Stem $stem, array $others = []): array
     {
         $found = [];
+        $others = array_values(array_filter($others, static fn (Head $other): bool => ! in_array($other, $heads, true)));
         foreach (self::candidates($heads, $stem) as [$perhaps, $closed, $hole]) {
             // Outside the staff letters have rings as well, and no lines of their own.
-            if (! self::isFree($perhaps, [...$heads, ...$found]) || ! Ledgers::hold($strip, $perhaps)) {
+            if (! self::isFree($perhaps, [...$heads, ...$found]) || self::isOther($perhaps, $others) || ! Ledgers::hold($strip, $perhaps)) {
                 continue;
             }
             [$share, $ink] = self::around($strip, $perhaps);
@@ -145,6 +147,22 @@ final class Rings
         }
 
         return true;
+    }
+
+    /**
+     * A head of another voice has a stem of its own.
+     *
+     * @param list<Head> $others
+     */
+    private static function isOther(Head $perhaps, array $others): bool
+    {
+        foreach ($others as $other) {
+            if (abs($other->place - $perhaps->place) <= 1 && abs($other->x - $perhaps->x) < $other->width / 2 + 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The share of ink where a head may be, apart from its stem and the lines. */

@@ -27,16 +27,20 @@ final class Seconds
     /** Columns from the stem to the middle of a head. */
     private const BESIDE = 10;
 
-    /** @return list<Head> what was put to the stem */
-    public static function of(Strip $strip, Stem $stem): array
+    /**
+     * @param  list<Head> $others of the stem that goes the other way from there
+     * @return list<Head> what was put to the stem
+     */
+    public static function of(Strip $strip, Stem $stem, array $others = []): array
     {
         $found = [];
+        $taken = array_column([...$stem->heads, ...$others], 'place');
         foreach ($stem->heads as $head) {
             $x = (int) round($stem->x + ($stem->x <=> $head->x) * self::BESIDE);
             foreach ($head->hollow ? [] : [-1, 1] as $step) {
                 $place = $head->place + $step;
                 $share = self::share($strip, $x, Strip::row($place));
-                if ($share < self::PERHAPS || $x < $stem->x && self::isOfSign($strip, $x, Strip::row($place)) || in_array($place, array_column($stem->heads, 'place'), true) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
+                if ($share < self::PERHAPS || $x < $stem->x && self::isOfSign($strip, $x, Strip::row($place)) || in_array($place, $taken, true) || self::share($strip, $x, Strip::row($place + 2 * $step)) > 0.6) {
                     continue;
                 }
                 if ($share < self::FULL) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 /** Says which heads stand at which stem, and which way the stem goes. */
-final readonly class StemHeads
+final class StemHeads
 {
     /** Columns between two heads on either side of a stem. */
     private const BESIDE = 16.8;
@@ -18,11 +18,16 @@ final readonly class StemHeads
     /** Rows between the heads of one end. */
     private const NEAR = 24;
 
+    /** Rows of a stem without beams at least, where a voice has it to itself, and from its end to its head at most. */
+    private const WHOLE = 44;
+
+    private const BEGINS = 14;
+
     /** How much surer the heads at one end of a stem are than those at the other, where those are none. */
     private const SURER = 0.05;
 
-    /** @param list<Stem> $stems */
-    public function __construct(private Strip $strip, private array $stems) {}
+    /** @param list<Stem> $stems of a staff; where two run together they are two, once heads are given */
+    public function __construct(private readonly Strip $strip, public array $stems) {}
 
     /**
      * @param  list<Head> $heads
@@ -37,8 +42,14 @@ final readonly class StemHeads
             $this->attachBeside($head);
         }
         foreach ($this->stems as $stem) {
+            if ($stem->heads === [] && $stem->height() >= self::WHOLE) {
+                self::takeBack($stem, $heads);
+            }
+        }
+        $this->stems = array_merge(...array_map(self::parted(...), $this->stems));
+        foreach ($this->stems as $stem) {
             $this->settle($stem, $heads);
-            $seconds = Seconds::of($this->strip, $stem);
+            $seconds = Seconds::of($this->strip, $stem, array_values(array_filter($heads, static fn (Head $head): bool => $head->stem !== null && $head->stem !== $stem && abs($head->stem->x - $stem->x) < 1)));
             self::takeOver($seconds, $heads);
             array_push($heads, ...$seconds);
         }
@@ -64,6 +75,60 @@ final readonly class StemHeads
         if ($best !== null) {
             $best->heads[] = $head;
         }
+    }
+
+    /**
+     * A stem that begins at the last head of a chord is of another voice, and so is that head.
+     *
+     * @param list<Head> $heads
+     */
+    private static function takeBack(Stem $stem, array $heads): void
+    {
+        foreach ($heads as $head) {
+            $own = $head->stem;
+            $chord = $own->heads ?? [];
+            $up = $stem->x > $head->x;
+            $begins = $up ? $stem->bottom - $head->y() : $head->y() - $stem->top;
+            if ($own === null || count($chord) < 2 || ! self::touches($stem, $head) || abs($begins) > self::BEGINS) {
+                continue;
+            }
+            $rows = array_map(static fn (Head $one): int => $one->y(), $chord);
+            if ($head->y() === ($up ? min($rows) : max($rows)) && ($own->x > $head->x) !== $up) {
+                $own->heads = array_values(array_filter($chord, static fn (Head $one): bool => $one !== $head));
+                $head->stem = $stem;
+                $stem->heads[] = $head;
+
+                return;
+            }
+        }
+    }
+
+    /**
+     * A stroke that goes on beyond its heads both ways is two stems: one up from the heads at its left, one down from those
+     * at its right that are below them.
+     *
+     * @return non-empty-list<Stem>
+     */
+    private static function parted(Stem $stem): array
+    {
+        $left = array_values(array_filter($stem->heads, static fn (Head $head): bool => $head->x < $stem->x));
+        $lowest = min([...array_column($left, 'place'), ReadHead::HIGHEST]);
+        $right = array_values(array_filter($stem->heads, static fn (Head $head): bool => $head->x > $stem->x && $head->place < $lowest));
+        $left = array_values(array_filter($stem->heads, static fn (Head $head): bool => ! in_array($head, $right, true)));
+        $rows = array_map(static fn (Head $head): int => $head->y(), $stem->heads);
+        if ($left === [] || $right === [] || $rows === [] || min($rows) - $stem->top < self::BEYOND || $stem->bottom - max($rows) < self::BEYOND) {
+            return [$stem];
+        }
+        $middle = intdiv(min($rows) + max($rows), 2);
+        $parts = [new Stem($stem->x, $stem->top, $middle, $stem->width), new Stem($stem->x, $middle, $stem->bottom, $stem->width)];
+        foreach ([$left, $right] as $i => $heads) {
+            $parts[$i]->heads = $heads;
+            foreach ($heads as $head) {
+                $head->stem = $parts[$i];
+            }
+        }
+
+        return $parts;
     }
 
     private static function touches(Stem $stem, Head $head): bool
