@@ -119,6 +119,10 @@ test('a rest below the staff is set aside, within it it is a rest', function (in
     expect(array_map(static fn (Item $item): bool => $item->isAside, $drawn->items()))->toBe([$aside]);
 })->with([[128, false], [Strip::BOTTOM + 20, true]]);
 
+test('a whole rest that hangs from another line is of two voices', function (int $y, array $aside): void {
+    expect(array_map(static fn (Item $item): bool => $item->isAside, (new DrawnStrip())->box(200, $y, 20, 9)->items()))->toBe($aside);
+})->with([[Strip::TOP + 17, [false]], [Strip::TOP + 1, [true]], [Strip::TOP + 65, [true]], [Strip::TOP + 85, []]]);
+
 /** A bar of the left hand in 3/4: three quarters above a half and a quarter. */
 function two_voices(): ReadPage
 {

@@ -165,6 +165,17 @@ describe('with a mail server', function (): void {
         expect(($this->state)()[0][0])->toBe($state);
     })->with([[24 * 3600 - 5, 'sent'], [24 * 3600 + 5, 'refused']]);
 
+    test('where no mailer is named any more it stays to be read, and so does one that is to go again', function (): void {
+        ($this->send)();
+        config(['mail.default' => 'outbox']);
+        worked();
+        expect(($this->state)())->toBe([['kept', null]])->and(DB::table('failed_jobs')->count())->toBe(0);
+        Mail::query()->update(['trouble' => 'Nobody of that name.']);
+        $this->putJson('/api/mails/'.($this->outbox)()[0]['id'], ['again' => true])->assertOk();
+        worked();
+        expect(($this->state)())->toBe([['kept', null]]);
+    });
+
     test('a link to an account is not kept once it is sent, and no colleague can look at it', function (): void {
         $this->postJson('/api/password-resets', ['email' => $this->own->teacher->email])->assertNoContent();
         $mail = Mail::query()->sole();

@@ -19,13 +19,19 @@ final readonly class Letter
      */
     public function __construct(private Studio $studio, private ?int $student, private string $title, private array $lines) {}
 
+    /** Whether a mailer is named. */
+    public static function leaves(): bool
+    {
+        return config('mail.default') !== self::STAYS;
+    }
+
     /**
      * Kept first, then sent by the queue: who writes it waits for no mail server, and what is tried again writes it once.
      * Within a transaction it is written with all else, or not at all.
      */
     public function post(string $to): void
     {
-        $leaves = config('mail.default') !== self::STAYS;
+        $leaves = self::leaves();
         DB::transaction(function () use ($to, $leaves): void {
             $mail = Mail::query()->create([
                 'studio_id' => $this->studio->id,

@@ -46,6 +46,11 @@ final class SendLetter implements ShouldQueue
         if ($mail?->waits_since === null) {
             return;
         }
+        if (! Letter::leaves()) {
+            $mail->update(['waits_since' => null, 'trouble' => null]);
+
+            return;
+        }
         if ($mail->waits_since->isBefore(now()->subHours(self::HOURS))) {
             $this->settle($mail, 'It has waited longer than a day. Send it again if it is still wanted.');
 

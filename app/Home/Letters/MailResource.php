@@ -13,12 +13,15 @@ use OpenApi\Attributes as OA;
 final readonly class MailResource
 {
     /**
+     * @param ?int    $studentId about whom it is; null: about an account
      * @param string  $body    empty where a link to an account was in it and it is sent
      * @param ?string $trouble why it has not gone yet, or does not go
      */
     public function __construct(
         #[OA\Property]
         public int $id,
+        #[OA\Property]
+        public ?int $studentId,
         #[OA\Property]
         public string $to,
         #[OA\Property]
@@ -35,6 +38,6 @@ final readonly class MailResource
 
     public static function of(Mail $mail): self
     {
-        return new self($mail->id, $mail->to, $mail->subject, $mail->body, $mail->created_at->toIso8601String(), $mail->state(), $mail->trouble);
+        return new self($mail->id, $mail->student_id, $mail->to, $mail->subject, $mail->body, $mail->created_at->toIso8601String(), $mail->state(), $mail->trouble);
     }
 }

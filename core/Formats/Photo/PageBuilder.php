@@ -77,6 +77,8 @@ final class PageBuilder
     {
         $all = [];
         $areSure = true;
+        // Where two voices rest, one rest is printed.
+        $items = $items === [] && count($aside) === 1 && $aside[0]->fillsBar ? $aside : $items;
         $voices = Voices::of($items, $aside, $length);
         foreach ($voices as $voice) {
             [$kept, $isSure] = Rhythm::settle($voice, $length, $sure);

@@ -12,8 +12,14 @@ final readonly class RestReader
 
     private const LIKE = 0.3;
 
+    /** And outside the staff, where numbers stand. */
+    private const CERTAIN = 0.2;
+
     /** Rows from the staff to the middle of a rest of two voices, at most. */
     private const ASIDE = 40;
+
+    /** Rows from a line to the middle of the block that hangs from it. */
+    private const HANGS = 5.5;
 
     /** The share of its columns that a row of a block has, and of its rows that have them. */
     private const WIDE = 0.7;
@@ -58,8 +64,12 @@ final readonly class RestReader
     {
         $items = [];
         foreach ($this->blobs as $blob) {
+            $block = $blob->left >= $this->from && ! $isOfOther($blob) ? $this->hanging($blob) : null;
+            if ($block !== null) {
+                $items[] = $block;
+            }
             $far = max(Strip::TOP - $blob->y(), $blob->y() - Strip::BOTTOM);
-            if ($blob->left >= $this->from && $far > -4 && $far < self::ASIDE && self::isTall($blob) && Shapes::nearest($blob)[1] < self::SURE && ! $isOfOther($blob)) {
+            if ($blob->left >= $this->from && $far > -4 && $far < self::ASIDE && self::isTall($blob) && Shapes::nearest($blob)[1] < self::CERTAIN && ! $isOfOther($blob)) {
                 $item = $this->sign($blob);
                 if ($item !== null) {
                     $item->isAside = true;
@@ -76,13 +86,33 @@ final readonly class RestReader
     {
         $blob = self::trimmed($blob);
         $y = $blob->y();
-        if ($blob->width() < 14 || $blob->width() > 38 || $blob->height() < 5 || $blob->height() > 13 || $blob->area < 0.72 * $blob->width() * $blob->height()
-            || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34 || ! self::hasCorners($blob)) {
+        if (! self::isBlock($blob) || $y <= Strip::TOP + 12 || $y >= Strip::TOP + 34) {
             return null;
         }
         $whole = $y < Strip::TOP + 24.8;
 
         return $this->item($blob, ($whole ? 4 : 2) * Item::QUARTER, 0, $whole, 1.0);
+    }
+
+    private static function isBlock(Blob $blob): bool
+    {
+        return $blob->width() >= 14 && $blob->width() <= 38 && $blob->height() >= 5 && $blob->height() <= 13 && $blob->area >= 0.72 * $blob->width() * $blob->height() && self::hasCorners($blob);
+    }
+
+    /** A whole rest of one of two voices hangs from the top line, or from one below the middle. */
+    private function hanging(Blob $blob): ?Item
+    {
+        $blob = self::trimmed($blob);
+        foreach ([0, 3, 4] as $line) {
+            if (abs($blob->y() - Strip::TOP - $line * Strip::SPACE - self::HANGS) <= 2.5 && self::isBlock($blob)) {
+                $item = $this->item($blob, 4 * Item::QUARTER, 0, true, 1.0);
+                $item->isAside = true;
+
+                return $item;
+            }
+        }
+
+        return null;
     }
 
     /** Without what is left of a line along one of its sides. */

@@ -23,7 +23,7 @@ final class Voices
 
     private const ORDER = 40;
 
-    private const ASIDE = 15;
+    private const ASIDE = 150;
 
     /**
      * @param  list<Item>                 $items  of one staff in one bar, from left to right

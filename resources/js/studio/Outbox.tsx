@@ -1,7 +1,7 @@
-import { Badge, Button, Group, Text, Title } from '@mantine/core';
+import { Anchor, Badge, Button, Group, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { type Api, api, ask, at, keyOf } from '../api';
 import { Trouble } from '../shared/Notes';
 import { dateOf, shortDate } from '../shared/words';
@@ -71,6 +71,17 @@ function Letter({ mail }: { mail: Mail }) {
                     >
                         {t('Leave it')}
                     </Button>
+                    {mail.studentId !== null && (
+                        <Anchor
+                            component={Link}
+                            to={`/students/${mail.studentId}`}
+                            c="var(--ink)"
+                            fz="sm"
+                            td="underline"
+                        >
+                            {t('Where the address is entered')}
+                        </Anchor>
+                    )}
                 </Group>
             )}
             <Trouble error={settle.error} />

@@ -54,6 +54,7 @@ describe('what leaves the studio', () => {
 
 const letter = (change: object) => ({
     id: 1,
+    studentId: 9,
     to: 'family@home.example',
     subject: 'Ida’s week',
     body: 'Slow is fine.',
@@ -103,6 +104,9 @@ describe('the outbox', () => {
         const puts = () => asked.filter((one) => one.method === 'PUT').map((one) => one.body);
         drawRoom('/studio', '/studio', <Outbox />);
         expect(await screen.findByText('did not go')).toBeTruthy();
+        expect(screen.getByRole('link', { name: 'Where the address is entered' }).getAttribute('href')).toBe(
+            '/students/9',
+        );
         await userEvent.click(screen.getByRole('button', { name: 'Leave it' }));
         expect(puts()).toEqual([{ again: false }]);
         mail = letter({ id: 7, state: 'waiting' });

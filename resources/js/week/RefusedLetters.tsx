@@ -18,7 +18,7 @@ export function RefusedLetters() {
                           subject: first.subject,
                           to: first.to,
                       })}{' '}
-                <Anchor component={Link} to="/studio#outbox" c="var(--ink)">
+                <Anchor component={Link} to="/studio#outbox" c="var(--ink)" fz="inherit" td="underline">
                     {t('Look at it in the outbox')}
                 </Anchor>
             </Text>
