@@ -15,6 +15,7 @@ use App\Account\SessionController;
 use App\Account\SessionsController;
 use App\Account\Studio;
 use App\Account\StudioController;
+use App\Archive\ArchiveController;
 use App\Archive\ExportController;
 use App\Demo\DemoController;
 use App\Desk\BreakdownController;
@@ -131,9 +132,12 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::patch('studios/{studio}', [StudioController::class, 'update'])->can('own', 'studio');
         Route::delete('studios/{studio}', [StudioController::class, 'destroy'])->middleware('throttle:account')->can('lead', 'studio');
 
-        Route::get('studios/{studio}/backup', [ExportController::class, 'backup'])->middleware('throttle:heavy')->can('own', 'studio');
+        Route::get('studios/{studio}/archives', [ArchiveController::class, 'index'])->can('own', 'studio');
+        Route::post('studios/{studio}/archives', [ArchiveController::class, 'store'])->middleware('throttle:heavy')->can('own', 'studio');
+        Route::get('archives/{archive}', [ArchiveController::class, 'show'])->middleware('throttle:heavy')->can('own', 'archive');
+        Route::delete('archives/{archive}', [ArchiveController::class, 'destroy'])->can('own', 'archive');
         Route::group(['megabytes' => 512], function (): void {
-            Route::post('studios/{studio}/restore', [ExportController::class, 'restore'])->middleware('throttle:heavy')->can('lead', 'studio');
+            Route::post('studios/{studio}/restore', [ArchiveController::class, 'restore'])->middleware('throttle:heavy')->can('lead', 'studio');
         });
         Route::get('practice.csv', [ExportController::class, 'practice'])->middleware('throttle:heavy')->can('teach', Practice::class);
         Route::get('marks.csv', [ExportController::class, 'marks'])->middleware('throttle:heavy')->can('teach', Lesson::class);

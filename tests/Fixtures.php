@@ -9,6 +9,9 @@ use App\Account\Members\Membership;
 use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Account\User;
+use App\Archive\Archive;
+use App\Archive\ArchiveKind;
+use App\Archive\ArchiveState;
 use App\Lead\LedLesson;
 use App\Lead\LedStep;
 use App\Lesson\Lesson;
@@ -37,6 +40,7 @@ use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
 use Nasturtium\Core\Formats\Photo\GreyPicture;
 use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\ReadBar;
@@ -144,6 +148,7 @@ final class Fixtures
     public function at(string $uri): string
     {
         return '/'.strtr($uri, [
+            '{archive}' => str_contains($uri, '{archive}') ? Archive::query()->firstOrCreate(['studio_id' => $this->studio->id], ['kind' => ArchiveKind::Pack, 'state' => ArchiveState::Done, 'file' => self::packed()])->id : 0,
             '{mail}' => str_contains($uri, '{mail}') ? $this->refusedMail()->id : 0,
             '{studio}' => $this->studio->id, '{member}' => $this->invited->id, '{student}' => $this->student->id, '{link}' => $this->link->id, '{learning}' => $this->learning->id,
             '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,
@@ -172,6 +177,14 @@ final class Fixtures
         }
 
         return $photo;
+    }
+
+    /** @return string an archive on its disk */
+    private static function packed(): string
+    {
+        Storage::disk(Archive::DISK)->put('packed.zip', 'PK');
+
+        return 'packed.zip';
     }
 
     /** A letter about the student that no mail server takes. */

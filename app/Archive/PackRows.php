@@ -7,10 +7,12 @@ namespace App\Archive;
 use App\Account\Studio;
 use App\Privacy\Erasures;
 use App\Student\Student;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
+use Throwable;
 use ZipArchive;
 
 /** Rows as an archive: a file for each table, a JSON object a line (docs/backup.md). */
@@ -20,12 +22,15 @@ final class PackRows
 
     private const AT_ONCE = 1000;
 
-    /** @return string the path of a file that the caller removes */
-    public function studio(Studio $studio): string
+    /**
+     * @param  Closure(int, int): void|null  $tell  is told how many tables are done, and of how many; what it throws ends it
+     * @return string the path of a file that the caller removes
+     */
+    public function studio(Studio $studio, ?Closure $tell = null): string
     {
         $settings = $studio->refresh()->only(StudioSettings::columns());
 
-        return $this->pack(['format' => self::FORMAT, 'version' => self::version(), 'made' => now()->toIso8601String(), 'origin' => Erasures::origin($studio->id), 'studio' => $settings], Rows::ofStudio($studio->id), []);
+        return $this->pack(['format' => self::FORMAT, 'version' => self::version(), 'made' => now()->toIso8601String(), 'origin' => Erasures::origin($studio->id), 'studio' => $settings], Rows::ofStudio($studio->id), [], $tell);
     }
 
     /** Everything of one student, with the practice and the marks as tables to be read. */
@@ -47,9 +52,11 @@ final class PackRows
      * @param  array<string, mixed>  $manifest
      * @param  iterable<string, Builder>  $tables
      * @param  array<string, string>  $more  files
+     * @param  Closure(int, int): void|null  $tell
      */
-    private function pack(array $manifest, iterable $tables, array $more): string
+    private function pack(array $manifest, iterable $tables, array $more, ?Closure $tell = null): string
     {
+        $of = count(Tables::inOrder());
         $path = (string) tempnam(sys_get_temp_dir(), 'rows');
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::OVERWRITE) !== true) {
@@ -57,32 +64,44 @@ final class PackRows
         }
         $zip->addFromString('manifest.json', json_encode($manifest, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR));
         $made = [];
-        foreach ($tables as $table => $rows) {
-            $zip->addFile($made[] = $this->lines($table, $rows), "tables/{$table}.jsonl");
+        try {
+            foreach ($tables as $table => $rows) {
+                $done = count($made);
+                $made[] = $lines = (string) tempnam(sys_get_temp_dir(), 'rows');
+                $this->lines($lines, $table, $rows, static fn () => $tell === null ? null : $tell($done, $of));
+                $zip->addFile($lines, "tables/{$table}.jsonl");
+            }
+            foreach ($more as $name => $content) {
+                $zip->addFromString($name, $content);
+            }
+            $zip->close();
+        } catch (Throwable $reason) {
+            $zip->unchangeAll();
+            unlink($path);
+
+            throw $reason;
+        } finally {
+            array_map(unlink(...), $made);
         }
-        foreach ($more as $name => $content) {
-            $zip->addFromString($name, $content);
-        }
-        $zip->close();
-        array_map(unlink(...), $made);
 
         return $path;
     }
 
-    private function lines(string $table, Builder $rows): string
+    /** @param  Closure(): void  $tell */
+    private function lines(string $path, string $table, Builder $rows, Closure $tell): void
     {
-        $path = (string) tempnam(sys_get_temp_dir(), 'rows');
         $file = fopen($path, 'w');
         if ($file === false) {
             throw new RuntimeException('a table cannot be written');
         }
         $left = array_flip(Rows::NOT_KEPT[$table] ?? []);
         // A table between two others has no numbers of its own, and is short enough to be read at once.
-        foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $row) {
+        foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $i => $row) {
+            if ($i % self::AT_ONCE === 0) {
+                $tell();
+            }
             fwrite($file, json_encode(array_diff_key((array) $row, $left), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
         }
         fclose($file);
-
-        return $path;
     }
 }

@@ -17,6 +17,4 @@ final class RestoreRequest extends Asked
     {
         return ['file' => ['required', 'file', 'max:'.self::MOST]];
     }
-
-    /** Where the uploaded file lies. */
 }

@@ -11,6 +11,7 @@ use App\Privacy\EraseStudent;
 use App\Privacy\Erasures;
 use App\Student\Learning\StudentBooks;
 use App\Student\Student;
+use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -43,11 +44,12 @@ final class RestoreStudio
     public function __construct(private readonly KeptMusic $music, private readonly EraseStudent $erase) {}
 
     /**
+     * @param  Closure(int, int): void|null  $tell  is told how many tables are done, and of how many; what it throws ends it
      * @return int rows that were put back
      *
      * @throws BadInput
      */
-    public function __invoke(Studio $studio, string $path): int
+    public function __invoke(Studio $studio, string $path, ?Closure $tell = null): int
     {
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
@@ -57,14 +59,14 @@ final class RestoreStudio
             self::holdSize($zip);
             $manifest = $this->manifest($zip);
 
-            return DB::transaction(function () use ($zip, $studio, $manifest): int {
+            return DB::transaction(function () use ($zip, $studio, $manifest, $tell): int {
                 if ($studio->students()->exists() || $studio->books()->exists()) {
                     throw BadBackup::studioInUse();
                 }
                 $studio->update(StudioSettings::taken($manifest['studio']));
                 $gone = [];
                 $here = Membership::query()->where('studio_id', $studio->id)->get();
-                $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone);
+                $rows = $this->tables($zip, $studio->id, $manifest['version'], Erasures::of($manifest['origin']), $gone, $tell);
                 self::meet($here, Membership::query()->where('studio_id', $studio->id)->whereKeyNot($here->modelKeys())->get());
                 if ($manifest['version'] < Columns::FOR_BOOKS) {
                     StudentBooks::enterOpened($studio->id);
@@ -135,16 +137,20 @@ final class RestoreStudio
     /**
      * @param  list<int>  $erased  students, by their number in the archive
      * @param  list<int>  $gone  their numbers now
+     * @param  Closure(int, int): void|null  $tell
      *
      * @throws BadInput
      */
-    private function tables(ZipArchive $zip, int $studio, string $version, array $erased, array &$gone): int
+    private function tables(ZipArchive $zip, int $studio, string $version, array $erased, array &$gone, ?Closure $tell): int
     {
         $all = Columns::all();
         $step = [];
         $known = [];
         $count = 0;
-        foreach (Tables::inOrder() as $table => $refers) {
+        $order = Tables::inOrder();
+        foreach ($order as $table => $refers) {
+            $tells = static fn () => $tell === null ? null : $tell(count($step), count($order));
+            $tells();
             $columns = $all[$table] ?? throw new \LogicException("the columns of {$table} are not listed");
             $step[$table] = isset($columns['id']) ? (int) DB::table($table)->max('id') : 0;
             $rows = [];
@@ -168,6 +174,7 @@ final class RestoreStudio
                     DB::table($table)->insert($rows);
                     $rows = [];
                     $held = 0;
+                    $tells();
                 }
             }
             DB::table($table)->insert($rows);

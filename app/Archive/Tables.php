@@ -12,8 +12,8 @@ final class Tables
     /** Accounts and the machinery stay where they are. */
     private const NOT_KEPT = ['users', 'studios', ...self::PASSING];
 
-    /** Pictures of pages while they are read and looked at. */
-    private const PASSING = ['page_photos', 'photo_lines', 'photo_links'];
+    /** Pictures of pages while they are read and looked at, archives while they are packed. */
+    private const PASSING = ['page_photos', 'photo_lines', 'photo_links', 'archives'];
 
     /** @return array<string, array<string, string>> by table: the table that a column refers to, by column */
     public static function inOrder(): array

@@ -38,13 +38,16 @@ final class Tidy
         return DB::table('page_photos')->where('state', 'awaited')->where('updated_at', '<', now()->subHours(self::KEEP_UPLOADS))->delete();
     }
 
-    /** Files whose page went before they were read. */
+    /** Files whose page went before they were read, and archives that are a day old. */
     private function uploads(): void
     {
-        $disk = Storage::disk('photos');
-        foreach ($disk->files() as $file) {
-            if ($disk->lastModified($file) < now()->subHours(self::KEEP_UPLOADS)->getTimestamp()) {
-                $disk->delete($file);
+        DB::table('archives')->where('created_at', '<', now()->subHours(self::KEEP_UPLOADS))->delete();
+        foreach (['photos', 'archives'] as $name) {
+            $disk = Storage::disk($name);
+            foreach ($disk->files() as $file) {
+                if ($disk->lastModified($file) < now()->subHours(self::KEEP_UPLOADS)->getTimestamp()) {
+                    $disk->delete($file);
+                }
             }
         }
     }

@@ -9,6 +9,7 @@ use App\Account\Members\Membership;
 use App\Account\SignInKey;
 use App\Account\Studio;
 use App\Account\StudioPolicy;
+use App\Archive\Archive;
 use App\Database\PatientConnection;
 use App\Http\English;
 use App\Http\QuietSessionHandler;
@@ -65,7 +66,7 @@ final class AppServiceProvider extends ServiceProvider
         Studio::class, Membership::class, Student::class, FamilyLink::class, Book::class, Page::class,
         Piece::class, Learning::class, Stage::class, Week::class, Task::class,
         Practice::class, Lesson::class, Slip::class, OwnPath::class, Holiday::class, Performance::class, WeekPattern::class, CalendarFeed::class, Mail::class, Worksheet::class, LedLesson::class, LedStep::class,
-        PagePhoto::class, KeptPhoto::class,
+        PagePhoto::class, KeptPhoto::class, Archive::class,
     ];
 
     public function register(): void

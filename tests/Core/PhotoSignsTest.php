@@ -43,7 +43,7 @@ function signs_read(DrawnStrip $drawn, array $bars = []): array
         $letter = ['192' => 'w', '96' => 'h', '48' => 'q', '24' => 'v', '12' => 'x'][(string) $item->base] ?? '?';
 
         return ($item->isRest() ? 'r' : '').$letter.str_repeat('.', $item->dots);
-    }, array_values(array_filter($drawn->items($bars), static fn (Item $item): bool => ! $item->isAside)));
+    }, array_values(array_filter($drawn->items($bars), static fn (Item $item): bool => $item->aside === null)));
 }
 
 dataset('places', static function (): iterable {

@@ -40,10 +40,10 @@ function voiced(float $x, int $place, int $base, ?bool $up, int $dots = 0): Item
     return new Item($x, $x, [new Head($x, $place, $base > 48, 18, 1.0)], $base, $dots, 0, false, 1.0, $stem);
 }
 
-function resting(float $x, int $base, bool $aside = false): Item
+function resting(float $x, int $base, ?int $aside = null): Item
 {
     $rest = new Item($x, $x, [], $base, 0, 0);
-    $rest->isAside = $aside;
+    $rest->aside = $aside;
 
     return $rest;
 }
@@ -93,9 +93,11 @@ test('a whole note above or below a voice is the other one', function (): void {
 
 test('a rest outside the staff is taken where a voice lacks it, and a number there is none', function (): void {
     $items = [voiced(20, 7, 48, true), voiced(20, 1, 48, false), voiced(60, 7, 48, true)];
-    expect(voices_told($items, 96, [resting(60, 48, true)]))->toBe(['20:48@0 60:48@48', '20:48@0 r60:48@48']);
+    expect(voices_told($items, 96, [resting(60, 48, 1)]))->toBe(['20:48@0 60:48@48', '20:48@0 r60:48@48']);
+    // A number above or below a note of its own voice is none either, though it looks like one.
+    expect(voices_told($items, 96, [resting(24, 48, 1)])[1])->toBe('20:96@0');
     $full = [voiced(20, 7, 48, true), voiced(20, 1, 96, false), voiced(60, 7, 48, true)];
-    expect(voices_told($full, 96, [resting(60, 48, true)]))->toBe(['20:48@0 60:48@48', '20:96@0']);
+    expect(voices_told($full, 96, [resting(60, 48, 1)]))->toBe(['20:48@0 60:48@48', '20:96@0']);
 });
 
 test('two stems that run together are told apart by their heads', function (): void {
@@ -114,14 +116,14 @@ test('a hollow chord takes no head that has a stem of its own', function (): voi
     expect(array_map(static fn (Item $item): array => array_column($item->heads, 'place'), $drawn->items()))->toEqualCanonicalizing([[5], [1]]);
 });
 
-test('a rest below the staff is set aside, within it it is a rest', function (int $y, bool $aside): void {
+test('a rest above or below the staff is set aside, within it it is a rest', function (int $y, ?int $aside): void {
     $drawn = (new DrawnStrip())->sign(Shape::QuarterRest, 200, $y);
-    expect(array_map(static fn (Item $item): bool => $item->isAside, $drawn->items()))->toBe([$aside]);
-})->with([[128, false], [Strip::BOTTOM + 20, true]]);
+    expect(array_map(static fn (Item $item): ?int => $item->aside, $drawn->items()))->toBe([$aside]);
+})->with([[128, null], [Strip::BOTTOM + 20, 1], [Strip::TOP - 20, 0]]);
 
 test('a whole rest that hangs from another line is of two voices', function (int $y, array $aside): void {
-    expect(array_map(static fn (Item $item): bool => $item->isAside, (new DrawnStrip())->box(200, $y, 20, 9)->items()))->toBe($aside);
-})->with([[Strip::TOP + 17, [false]], [Strip::TOP + 1, [true]], [Strip::TOP + 65, [true]], [Strip::TOP + 85, []]]);
+    expect(array_map(static fn (Item $item): ?int => $item->aside, (new DrawnStrip())->box(200, $y, 20, 9)->items()))->toBe($aside);
+})->with([[Strip::TOP + 17, [null]], [Strip::TOP + 1, [0]], [Strip::TOP + 65, [1]], [Strip::TOP + 85, []]]);
 
 /** A bar of the left hand in 3/4: three quarters above a half and a quarter. */
 function two_voices(): ReadPage

@@ -96,7 +96,7 @@ test('a studio goes out whole and comes back the same, in another studio with ot
     expect($this->getJson("/api/lessons/{$lesson->id}")->assertOk()->json('cards.1.tasks.0.piece'))->toBe('Blue Gate')
         ->and($this->getJson('/api/home/week', ['Authorization' => "Bearer {$this->own->token}"])->assertOk()->json('studentId'))->toBe($student->id);
     app('auth')->forgetGuards();
-    $this->actingAs($teacher, 'web')->postJson("/api/studios/{$empty->id}/restore", ['file' => new UploadedFile($path, 'b.zip', test: true)])->assertJsonPath('errors.file.0', fn (string $says): bool => str_contains($says, 'already'));
+    $this->actingAs($teacher, 'web')->postJson("/api/studios/{$empty->id}/restore", ['file' => new UploadedFile($path, 'b.zip', test: true)])->assertJsonPath('state', 'refused')->assertJsonPath('reason', fn (string $says): bool => str_contains($says, 'already'));
     expect(Studio::query()->whereKey($elsewhere->studio->id)->exists())->toBeTrue();
 });
 
@@ -121,11 +121,11 @@ test('what is no backup, or of a newer version, or here already, is refused and 
     $this->actingAs(teacher_of(['studio_id' => $empty->id, 'name' => 'T', 'email' => 'new@studio.example', 'password' => 'x']));
     $restore = fn (string $bytes) => $this->post("/api/studios/{$empty->id}/restore", ['file' => UploadedFile::fake()->createWithContent('b.zip', $bytes)], ['Accept' => 'application/json']);
     $manifest = ['format' => 'nasturtium-studio', 'version' => '2026', 'studio' => ['name' => 'Again']];
-    expect($restore('no zip')->json('errors.file.0'))->toStartWith('This is no archive')
-        ->and($restore(zipped(['manifest.json' => '{}']))->json('errors.file.0'))->toBe('This is not the backup of a studio.')
-        ->and($restore(zipped(['manifest.json' => json_encode(['version' => '2999'] + $manifest)]))->json('errors.file.0'))->toStartWith('This backup is of a newer version.')
-        ->and($restore(zipped(['manifest.json' => json_encode($manifest), 'tables/books.jsonl' => "nothing\n"]))->json('errors.file.0'))->toBe('tables/books.jsonl, line 1: this is no row.')
-        ->and($restore((string) file_get_contents(app(PackRows::class)->studio($this->own->studio)))->json('errors.file.0'))->toContain('on this installation already')
+    expect($restore('no zip')->json('reason'))->toStartWith('This is no archive')
+        ->and($restore(zipped(['manifest.json' => '{}']))->json('reason'))->toBe('This is not the backup of a studio.')
+        ->and($restore(zipped(['manifest.json' => json_encode(['version' => '2999'] + $manifest)]))->json('reason'))->toStartWith('This backup is of a newer version.')
+        ->and($restore(zipped(['manifest.json' => json_encode($manifest), 'tables/books.jsonl' => "nothing\n"]))->json('reason'))->toBe('tables/books.jsonl, line 1: this is no row.')
+        ->and($restore((string) file_get_contents(app(PackRows::class)->studio($this->own->studio)))->json('reason'))->toContain('on this installation already')
         ->and($empty->refresh()->name)->toBe('New')->and($empty->students()->exists())->toBeFalse();
 });
 

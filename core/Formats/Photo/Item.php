@@ -17,8 +17,8 @@ final class Item
     /** 0, or 1 for the lower of two on one staff. */
     public int $voice = 0;
 
-    /** A rest outside its staff, which only two voices have. */
-    public bool $isAside = false;
+    /** The voice of a rest outside its staff, which only two voices have. */
+    public ?int $aside = null;
 
     /** A beam goes on to the next one. */
     public bool $beamedOn = false;

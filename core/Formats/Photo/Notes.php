@@ -27,16 +27,18 @@ final class Notes
      * @param list<Blob>    $signs what looks like a rest or an accidental and nothing else
      * @param list<BarLine> $bars
      */
-    private function __construct(private readonly Strip $strip, private readonly array $blobs, private readonly array $signs, private readonly array $bars, private readonly Opening $opening) {}
+    private function __construct(private readonly Strip $strip, private readonly array $blobs, private readonly array $signs, private readonly array $bars, private readonly Opening $opening, private readonly int $top, private readonly int $bottom) {}
 
     /**
      * @param list<Blob>    $blobs
      * @param list<Blob>    $signs likewise
      * @param list<BarLine> $bars
+     * @param int           $top    rows above are of the staff that stands there
+     * @param int           $bottom likewise below
      */
-    public static function of(Strip $strip, array $blobs, array $signs, array $bars, Opening $opening): self
+    public static function of(Strip $strip, array $blobs, array $signs, array $bars, Opening $opening, int $top, int $bottom): self
     {
-        $notes = new self($strip, $blobs, $signs, $bars, $opening);
+        $notes = new self($strip, $blobs, $signs, $bars, $opening, $top, $bottom);
         $notes->read();
 
         return $notes;
@@ -54,7 +56,7 @@ final class Notes
         $heads = $standing->given($heads);
         $this->stems = $standing->stems;
         foreach ($heads as $head) {
-            if ($head->isNone || $head->hollow && ($this->isInFlag($head) || $head->stem === null && self::isBesideNote($head, $heads)) || ($head->stem === null && (! $head->hollow || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
+            if ($head->isNone || $head->hollow && ($this->isInFlag($head) || $head->stem === null && self::isBesideNote($head, $heads)) || ($head->stem === null && (! $head->hollow || $head->y() < $this->top || $head->y() > $this->bottom || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
                 continue;
             }
             $this->heads[] = $head;

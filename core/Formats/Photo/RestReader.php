@@ -72,7 +72,7 @@ final readonly class RestReader
             if ($blob->left >= $this->from && $far > -4 && $far < self::ASIDE && self::isTall($blob) && Shapes::nearest($blob)[1] < self::CERTAIN && ! $isOfOther($blob)) {
                 $item = $this->sign($blob);
                 if ($item !== null) {
-                    $item->isAside = true;
+                    $item->aside = $blob->y() < Strip::TOP + 2 * Strip::SPACE ? 0 : 1;
                     $items[] = $item;
                 }
             }
@@ -106,7 +106,7 @@ final readonly class RestReader
         foreach ([0, 3, 4] as $line) {
             if (abs($blob->y() - Strip::TOP - $line * Strip::SPACE - self::HANGS) <= 2.5 && self::isBlock($blob)) {
                 $item = $this->item($blob, 4 * Item::QUARTER, 0, true, 1.0);
-                $item->isAside = true;
+                $item->aside = $line === 0 ? 0 : 1;
 
                 return $item;
             }

@@ -27,13 +27,13 @@ final class Staff
     /** @return list<Item> what stands between two places of the picture */
     public function between(float $from, float $to): array
     {
-        return array_values(array_filter($this->items, static fn (Item $item): bool => ! $item->isAside && $item->pageX >= $from && $item->pageX < $to));
+        return array_values(array_filter($this->items, static fn (Item $item): bool => $item->aside === null && $item->pageX >= $from && $item->pageX < $to));
     }
 
     /** @return list<Item> what is a rest there if two voices are */
     public function aside(float $from, float $to): array
     {
-        return array_values(array_filter($this->items, static fn (Item $item): bool => $item->isAside && $item->pageX >= $from && $item->pageX < $to));
+        return array_values(array_filter($this->items, static fn (Item $item): bool => $item->aside !== null && $item->pageX >= $from && $item->pageX < $to));
     }
 
     /** Whether a line goes on to the staff below. */

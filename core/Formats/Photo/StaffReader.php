@@ -26,12 +26,12 @@ final class StaffReader
      * @param list<Blob>    $blobs
      * @param list<BarLine> $bars
      */
-    private function __construct(private readonly Strip $strip, array $blobs, private readonly array $bars, private readonly Opening $opening)
+    private function __construct(private readonly Strip $strip, array $blobs, private readonly array $bars, private readonly Opening $opening, int $top, int $bottom)
     {
         $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
         $this->accidentals = new AccidentalReader($strip, $this->blobs, $opening->end);
-        $this->notes = Notes::of($strip, $this->blobs, [...$this->restReader->sure(), ...$this->accidentals->sure()], $bars, $opening);
+        $this->notes = Notes::of($strip, $this->blobs, [...$this->restReader->sure(), ...$this->accidentals->sure()], $bars, $opening, $top, $bottom);
         $this->items = $this->notes->items;
     }
 
@@ -44,8 +44,9 @@ final class StaffReader
      */
     public static function read(Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom): array
     {
-        $reader = new self($strip, $blobs, $bars, $opening);
-        array_push($reader->items, ...$reader->restReader->items(fn (Blob $blob): bool => $reader->notes->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob)));
+        $reader = new self($strip, $blobs, $bars, $opening, $top, $bottom);
+        $rests = $reader->restReader->items(fn (Blob $blob): bool => $reader->notes->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob));
+        array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside === null));
         usort($reader->items, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
         $reader->joinBeams();
         (new DotReader($reader->blobs, $bars))->give($reader->items);
@@ -54,6 +55,8 @@ final class StaffReader
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
         (new TieReader($strip))->give($reader->items);
         (new MarkReader($reader->blobs, $top, $bottom))->give($reader->items);
+
+        array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside !== null));
 
         return $reader->items;
     }

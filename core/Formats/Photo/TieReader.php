@@ -26,7 +26,7 @@ final readonly class TieReader
     public function give(array $items): void
     {
         foreach ($items as $i => $item) {
-            $next = $items[$i + 1] ?? null;
+            $next = self::after($items, $i);
             foreach ($item->heads as $head) {
                 foreach ($next->heads ?? [] as $other) {
                     if ($other->place === $head->place && $other->sign === null && $this->isTied($head, $other)) {
@@ -35,6 +35,23 @@ final readonly class TieReader
                 }
             }
         }
+    }
+
+    /**
+     * The next one, or where another voice stands between them the next whose stem goes the same way.
+     *
+     * @param list<Item> $items
+     */
+    private static function after(array $items, int $i): ?Item
+    {
+        $next = $items[$i + 1] ?? null;
+        for ($k = $i + 1; isset($items[$k]) && $k <= $i + 3 && $items[$i]->stem !== null; $k++) {
+            if ($items[$k]->stem?->up === $items[$i]->stem->up) {
+                return array_intersect(array_column($items[$i]->heads, 'place'), array_column($items[$k]->heads, 'place')) === [] ? $next : $items[$k];
+            }
+        }
+
+        return $next;
     }
 
     private function isTied(Head $head, Head $other): bool

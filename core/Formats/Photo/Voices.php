@@ -94,20 +94,37 @@ final class Voices
         foreach ($all as $item) {
             $choices = match (true) {
                 $item->stem !== null => [$item->stem->up === true ? 0 : 1],
-                ++$asked > self::ASKED => [$item->isAside ? null : 0],
-                $item->isAside => [null, 0, 1],
+                $item->aside !== null && self::isNumber($item, $items) => [null],
+                ++$asked > self::ASKED => [$item->aside === null ? 0 : null],
+                $item->aside !== null => [null, $item->aside],
                 default => [0, 1],
             };
             $more = [];
             foreach ($ways as [$upper, $lower, $outside]) {
                 foreach ($choices as $voice) {
-                    $more[] = [$voice === 0 ? [...$upper, $item] : $upper, $voice === 1 ? [...$lower, $item] : $lower, $outside + ($item->isAside && $voice !== null ? 1 : 0)];
+                    $more[] = [$voice === 0 ? [...$upper, $item] : $upper, $voice === 1 ? [...$lower, $item] : $lower, $outside + ($item->aside !== null && $voice !== null ? 1 : 0)];
                 }
             }
             $ways = $more;
         }
 
         return array_values(array_filter($ways, static fn (array $way): bool => $way[0] !== [] && $way[1] !== []));
+    }
+
+    /**
+     * Where the same voice strikes a note there is no rest of it, but the number of a finger.
+     *
+     * @param list<Item> $items
+     */
+    private static function isNumber(Item $aside, array $items): bool
+    {
+        foreach ($items as $item) {
+            if ($item->stem !== null && ($item->stem->up === true ? 0 : 1) === $aside->aside && abs($item->x - $aside->x) <= self::TOGETHER) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -12,7 +12,7 @@ const FEEDS = [
 ];
 
 function open(answers: Parameters<typeof serve>[0] = {}) {
-    const asked = serve({ 'GET /calendars': () => FEEDS, ...answers });
+    const asked = serve({ 'GET /calendars': () => FEEDS, 'GET /studios/2/archives': () => [], ...answers });
     draw(<OutAndIn leads studioId={2} />);
     return asked;
 }
@@ -35,19 +35,64 @@ describe('what leaves the studio', () => {
         open();
         const to = (name: string) => screen.getByRole('link', { name }).getAttribute('href');
         expect(to('Practice as a table')).toBe('/api/practice.csv');
-        expect(to('Back up the whole studio')).toBe('/api/studios/2/backup');
+    });
+
+    const archive = (change: object) => ({
+        id: 3,
+        kind: 'pack',
+        state: 'waiting',
+        done: 0,
+        of: 40,
+        reason: '',
+        at: '2031-05-06T10:05:00+00:00',
+        ...change,
+    });
+
+    it('is a backup that is packed step by step, can be stopped, and is fetched', async () => {
+        let archives: object[] = [];
+        const asked = open({
+            'GET /studios/2/archives': () => archives,
+            'POST /studios/2/archives': () => {
+                archives = [archive({})];
+                return archives[0];
+            },
+            'DELETE /archives/3': () => {
+                archives = [];
+                return new Response(null, { status: 204 });
+            },
+        });
+        await userEvent.click(await screen.findByRole('button', { name: 'Back up the whole studio' }));
+        expect(await screen.findByText('It begins in a moment. You can leave this page.')).toBeTruthy();
+        archives = [archive({ state: 'working', done: 12 })];
+        expect(await screen.findByText('The backup is packed: 12 of 40 tables.')).toBeTruthy();
+        expect(screen.getByLabelText('How much of the backup is packed').getAttribute('aria-valuenow')).toBe('30');
+        await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
+        await waitFor(() => expect(screen.queryByText(/The backup is packed/)).toBeNull());
+        expect(asked.filter((one) => one.method === 'DELETE')).toHaveLength(1);
+        archives = [archive({ state: 'working', done: 39 })];
+        await userEvent.click(screen.getByRole('button', { name: 'Back up the whole studio' }));
+        archives = [archive({ state: 'done', done: 40 })];
+        const link = await screen.findByRole('link', { name: /Download the backup of 6 May/ });
+        expect(link.getAttribute('href')).toBe('/api/archives/3');
     });
 
     it('comes back from a file, or says why not', async () => {
-        let good = false;
-        const refused = () =>
-            Response.json({ errors: { file: ['This is not the backup of a studio.'] } }, { status: 422 });
-        open({ 'POST /studios/2/restore': () => (good ? {} : refused()) });
+        let archives: object[] = [];
+        open({
+            'GET /studios/2/archives': () => archives,
+            'POST /studios/2/restore': () => {
+                archives = [archive({ kind: 'restore', state: 'working', done: 2 })];
+                return archives[0];
+            },
+        });
+        await screen.findByRole('button', { name: 'Restore a backup' });
         const file = document.querySelector<HTMLInputElement>('input[type=file]');
         await userEvent.upload(file as HTMLInputElement, new File(['x'], 'b.zip', { type: 'application/zip' }));
+        expect(await screen.findByText('The backup is put back: 2 of 40 tables.')).toBeTruthy();
+        archives = [archive({ kind: 'restore', state: 'refused', reason: 'This is not the backup of a studio.' })];
         expect((await screen.findByRole('alert')).textContent).toContain('This is not the backup of a studio.');
-        good = true;
         await userEvent.upload(file as HTMLInputElement, new File(['y'], 'c.zip', { type: 'application/zip' }));
+        archives = [archive({ kind: 'restore', state: 'done' })];
         expect(await screen.findByText('Everything is back.')).toBeTruthy();
     });
 });

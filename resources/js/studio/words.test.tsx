@@ -32,6 +32,7 @@ describe('the words of the studio', () => {
         const asked = serve({
             'GET /calendars': () => [],
             'GET /mails': () => [],
+            'GET /studios/2/archives': () => [],
             'GET /members': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () => STUDIO,
@@ -56,6 +57,7 @@ describe('the words of the studio', () => {
         serve({
             'GET /calendars': () => [],
             'GET /mails': () => [],
+            'GET /studios/2/archives': () => [],
             'GET /members': () => [],
             'GET /session': () => ({ name: 'Odile', studio: STUDIO }),
             'PATCH /studios/2': () =>

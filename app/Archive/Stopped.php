@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Archive;
+
+use RuntimeException;
+
+/** Whoever asked for it has stopped it. */
+final class Stopped extends RuntimeException {}
