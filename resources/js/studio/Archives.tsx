@@ -48,7 +48,7 @@ export function Archives({ studioId, leads }: { studioId: number; leads: boolean
                     <Anchor href={`/api/archives/${packed.id}`} download c="var(--ink)" fz="sm" td="underline">
                         {t('Download the backup of {{shortDate}}, {{time}}', {
                             shortDate: shortDate(dateOf(packed.at)),
-                            time: clockTime(packed.at.slice(11, 16)),
+                            time: clockTime(new Date(packed.at).toTimeString().slice(0, 5)),
                         })}
                     </Anchor>
                 )}
@@ -107,8 +107,8 @@ function useArchives(studioId: number) {
 function saysOf({ kind, state, done, of }: Archive): string {
     if (state === 'waiting') return t('It begins in a moment. You can leave this page.');
     return kind === 'pack'
-        ? t('The backup is packed: {{done}} of {{of}} tables.', { done, of })
-        : t('The backup is put back: {{done}} of {{of}} tables.', { done, of });
+        ? t('The backup is being packed: {{done}} of {{of}} parts.', { done, of })
+        : t('The backup is being restored: {{done}} of {{of}} parts.', { done, of });
 }
 
 function GoingOn({ archive, stop }: { archive: Archive; stop: () => void }) {
@@ -124,7 +124,7 @@ function GoingOn({ archive, stop }: { archive: Archive; stop: () => void }) {
                         value={(100 * archive.done) / archive.of}
                         color="leaf"
                         aria-label={
-                            isPacking ? t('How much of the backup is packed') : t('How much of the backup is back')
+                            isPacking ? t('How much of the backup is packed') : t('How much of the backup is restored')
                         }
                     />
                 </Progress.Root>

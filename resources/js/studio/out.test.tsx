@@ -64,10 +64,10 @@ describe('what leaves the studio', () => {
         await userEvent.click(await screen.findByRole('button', { name: 'Back up the whole studio' }));
         expect(await screen.findByText('It begins in a moment. You can leave this page.')).toBeTruthy();
         archives = [archive({ state: 'working', done: 12 })];
-        expect(await screen.findByText('The backup is packed: 12 of 40 tables.')).toBeTruthy();
+        expect(await screen.findByText('The backup is being packed: 12 of 40 parts.')).toBeTruthy();
         expect(screen.getByLabelText('How much of the backup is packed').getAttribute('aria-valuenow')).toBe('30');
         await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
-        await waitFor(() => expect(screen.queryByText(/The backup is packed/)).toBeNull());
+        await waitFor(() => expect(screen.queryByText(/being packed/)).toBeNull());
         expect(asked.filter((one) => one.method === 'DELETE')).toHaveLength(1);
         archives = [archive({ state: 'working', done: 39 })];
         await userEvent.click(screen.getByRole('button', { name: 'Back up the whole studio' }));
@@ -88,7 +88,7 @@ describe('what leaves the studio', () => {
         await screen.findByRole('button', { name: 'Restore a backup' });
         const file = document.querySelector<HTMLInputElement>('input[type=file]');
         await userEvent.upload(file as HTMLInputElement, new File(['x'], 'b.zip', { type: 'application/zip' }));
-        expect(await screen.findByText('The backup is put back: 2 of 40 tables.')).toBeTruthy();
+        expect(await screen.findByText('The backup is being restored: 2 of 40 parts.')).toBeTruthy();
         archives = [archive({ kind: 'restore', state: 'refused', reason: 'This is not the backup of a studio.' })];
         expect((await screen.findByRole('alert')).textContent).toContain('This is not the backup of a studio.');
         await userEvent.upload(file as HTMLInputElement, new File(['y'], 'c.zip', { type: 'application/zip' }));
