@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\Decoder;
+use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
@@ -86,6 +87,12 @@ test('two staves that a line joins are a grand staff, line by line', function ()
         // E4, F4, G4, the thumb's way up.
         ->and(array_column(array_slice($read['notes'], 0, 3), 'midi'))->toBe([64, 65, 67]);
 });
+
+test('what looks like a short staff between the two of a grand staff is none', function (int $width, array $staves): void {
+    $staff = static fn (int $width, bool $joined): Staff => new Staff((new DrawnStrip($width))->box(20, Strip::TOP, 3, $joined ? Strip::HEIGHT - Strip::TOP : 66)->strip(), [], new Opening(Clef::Treble, 0, null, 40));
+    $systems = System::of([$staff(700, true), $staff($width, false), $staff(700, false)]);
+    expect(array_map(static fn (System $system): array => array_map(static fn (Staff $one): int => $one->strip->width(), $system->staves), $systems))->toBe($staves);
+})->with([[340, [[700, 700]]], [360, [[700, 360], [700]]]]);
 
 test('a page on its side or on its head is set upright', function (int $turns): void {
     expect(page_read(grand_page()->png($turns)))->toBe(page_read(grand_page()->png()));

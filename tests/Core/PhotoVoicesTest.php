@@ -91,6 +91,10 @@ test('a whole note above or below a voice is the other one', function (): void {
     expect(voices_told([voiced(20, 7, 192, null), voiced(20, 1, 96, false), voiced(100, 2, 96, false)], 192))->toBe(['20:192@0', '20:96@0 100:96@96']);
 });
 
+test('what is longer than the bar is no voice of it', function (int $length, int $voices): void {
+    expect(Voices::of([voiced(20, 7, 192, null), voiced(20, 1, 96, false)], [], $length))->toHaveCount($voices);
+})->with([[192, 2], [144, 1]]);
+
 test('a rest outside the staff is taken where a voice lacks it, and a number there is none', function (): void {
     $items = [voiced(20, 7, 48, true), voiced(20, 1, 48, false), voiced(60, 7, 48, true)];
     expect(voices_told($items, 96, [resting(60, 48, 1)]))->toBe(['20:48@0 60:48@48', '20:48@0 r60:48@48']);

@@ -12,6 +12,9 @@ final readonly class AccidentalReader
     /** Where it was cut out of what it hangs together with. */
     private const ALIKE = 0.24;
 
+    /** How much further the print of another accidental is where there is no doubt. */
+    private const APART = 0.12;
+
     private const CERTAIN = 0.22;
 
     private const PERHAPS = 0.31;
@@ -37,7 +40,7 @@ final readonly class AccidentalReader
                 $head = self::after($heads, $blob, Accidentals::place($blob, $shape));
                 if ($head !== null) {
                     $head->sign = $shape->alter();
-                    $head->doubt = $far > self::ALIKE ? 'sign' : $head->doubt;
+                    $head->doubt = $far > self::ALIKE && self::next($blob, $shape) - $far < self::APART ? 'sign' : $head->doubt;
                 }
             }
         }
@@ -49,6 +52,12 @@ final readonly class AccidentalReader
                 $this->cutOut($bare, $head, $from, $right);
             }
         }
+    }
+
+    /** How far a sign is from the accidental that it is next like. */
+    private static function next(Blob $blob, Shape $shape): float
+    {
+        return Shapes::nearest($blob, array_values(array_filter(Accidentals::SHAPES, static fn (Shape $other): bool => $other !== $shape)))[1];
     }
 
     private function mayBe(Blob $blob): bool

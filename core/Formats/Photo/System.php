@@ -41,6 +41,7 @@ final class System
     {
         $systems = [];
         $pairs = 0;
+        $staves = self::withoutBetween($staves);
         for ($i = 0; $i < count($staves); $i++) {
             $isPair = isset($staves[$i + 1]) && $staves[$i]->isJoinedBelow();
             $systems[] = $isPair ? [$staves[$i], $staves[++$i]] : [$staves[$i]];
@@ -57,6 +58,27 @@ final class System
         }
 
         return array_chunk($staves, 2);
+    }
+
+    /**
+     * The staves of a grand staff are as long as each other: what is short between two that a line joins is a mirage.
+     *
+     * @param  non-empty-list<Staff> $staves
+     * @return non-empty-list<Staff>
+     */
+    private static function withoutBetween(array $staves): array
+    {
+        $kept = [$staves[0]];
+        foreach (array_slice($staves, 1) as $i => $staff) {
+            $before = $kept[count($kept) - 1];
+            $after = $staves[$i + 2] ?? null;
+            $isShort = static fn (Staff $beside): bool => self::MIRAGE * $staff->strip->width() < $beside->strip->width();
+            if ($after === null || ! $before->isJoinedBelow() || ! $isShort($before) || ! $isShort($after)) {
+                $kept[] = $staff;
+            }
+        }
+
+        return $kept;
     }
 
     /** Whether a time stands at its left, as where a piece begins; it is read as one that does, if so. */

@@ -33,7 +33,9 @@ final class Voices
      */
     public static function of(array $items, array $aside, int $length): array
     {
-        if (Rhythm::sum($items) <= $length || ! self::areTwo($items)) {
+        // What is longer than the bar is no note of it.
+        $fitting = array_values(array_filter($items, static fn (Item $item): bool => $item->isRest() || $item->base <= $length));
+        if (Rhythm::sum($items) <= $length || ! self::areTwo($fitting)) {
             return [$items];
         }
         $best = [$items];
