@@ -10,6 +10,7 @@ use App\Archive\PackRows;
 use App\Archive\RestoreStudio;
 use App\Archive\Stopped;
 use App\Archive\WorkOnArchive;
+use App\Privacy\EraseStudent;
 use App\Privacy\Tidy;
 use App\Student\Student;
 use Illuminate\Http\UploadedFile;
@@ -129,3 +130,11 @@ test('a day later it is gone', function (int $hours, int $left): void {
     app(Tidy::class)();
     expect(Archive::query()->count())->toBe($left);
 })->with([[23, 1], [25, 0]]);
+
+test('who is erased is in no archive that was packed before', function (): void {
+    $this->postJson("/api/studios/{$this->own->studio->id}/archives")->assertOk();
+    ($this->work)();
+    expect(Storage::disk(Archive::DISK)->files())->toHaveCount(1);
+    app(EraseStudent::class)($this->own->student);
+    expect(Storage::disk(Archive::DISK)->files())->toBe([])->and(Archive::query()->count())->toBe(0);
+});
