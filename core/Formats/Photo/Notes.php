@@ -56,7 +56,7 @@ final class Notes
         $heads = $standing->given($heads);
         $this->stems = $standing->stems;
         foreach ($heads as $head) {
-            if ($head->isNone || $head->hollow && ($this->isInFlag($head) || $head->stem === null && self::isBesideNote($head, $heads)) || ($head->stem === null && (! $head->hollow || $head->y() < $this->top || $head->y() > $this->bottom || ! $head->isWide() || (($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads)) || $this->isOnStem($head)))) {
+            if ($head->isNone || $head->hollow && $this->isInFlag($head) || $head->stem === null && ! $this->isWhole($head, $heads)) {
                 continue;
             }
             $this->heads[] = $head;
@@ -169,6 +169,19 @@ final class Notes
         }
 
         return false;
+    }
+
+    /**
+     * Without a stem there are whole notes alone: hollow, wide, within the staff's own part of the page, and nothing of another sign.
+     *
+     * @param list<Head> $heads
+     */
+    private function isWhole(Head $head, array $heads): bool
+    {
+        $hasSides = ($head->tallLeft || $head->tallRight) && ! self::isInStack($head, $heads);
+
+        return $head->hollow && $head->isWide() && ! $hasSides && $head->y() >= $this->top && $head->y() <= $this->bottom
+            && ! self::isBesideNote($head, $heads) && ! $this->isOnStem($head);
     }
 
     /** A head stands on no other note's stem: what looks hollow there is between a stem and its flag. */
