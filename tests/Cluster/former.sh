@@ -4,6 +4,8 @@
 #   bash tests/Cluster/former.sh REVISION
 set -uo pipefail
 revision=${1:?which release, as a tag or a commit}
+# What is left over would be taken for a package to be installed.
+set --
 # shellcheck source=bin/setup.sh
 source "$(dirname "${BASH_SOURCE[0]}")/../../bin/setup.sh"
 set +e

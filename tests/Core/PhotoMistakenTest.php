@@ -165,7 +165,3 @@ test('a whole note that does not go into the bar is a half whose stem was not se
     $whole = new Item(20, 20, [new Head(20, 3, true, 24, 0.95)], 4 * Item::QUARTER, 1, 0);
     expect(settled_to([$whole], 3 * Item::QUARTER))->toBe(['96.', 'in doubt']);
 });
-
-test('a flag that is shorter than one is in doubt though the bar is full', function (int $flag, string $says): void {
-    expect(settled_to([note_of(20, 1, $flag), note_of(60, 1, 40)], Item::QUARTER))->toBe(['24', '24', $says]);
-})->with([[17, 'in doubt'], [18, 'sure'], [0, 'sure']]);

@@ -55,7 +55,7 @@ final class Rhythm
         }
         Triplets::settle($items, self::sum($items) - $length);
         if (self::sum($items) === $length) {
-            return [self::placed($items), array_filter($items, self::isFaint(...)) === []];
+            return [self::placed($items), true];
         }
         $ways = [];
         foreach (self::ways($items, $length) as [$cost, $chosen]) {
@@ -172,12 +172,6 @@ final class Rhythm
     private static function ticks(array $option): int
     {
         return ReadSign::length($option[0], $option[1]);
-    }
-
-    /** What was counted as a flag is shorter than one. */
-    private static function isFaint(Item $item): bool
-    {
-        return $item->beams === 1 && $item->flag !== null && $item->flag > 0 && $item->flag < self::NO_FLAG;
     }
 
     /** How unlikely another number of beams is: a number at the end of a stem is taken for one, a thin flag is not seen. */
