@@ -42,10 +42,12 @@ final class PackRows
         ]);
     }
 
-    /** The newest migration that the database has had. */
+    /** The newest migration that the database has had and this code knows. */
     public static function version(): string
     {
-        return (string) DB::table('migrations')->orderByDesc('migration')->value('migration');
+        $known = array_map(static fn (string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
+
+        return (string) DB::table('migrations')->whereIn('migration', $known)->orderByDesc('migration')->value('migration');
     }
 
     /**
@@ -56,7 +58,7 @@ final class PackRows
      */
     private function pack(array $manifest, iterable $tables, array $more, ?Closure $tell = null): string
     {
-        $of = count(Tables::inOrder());
+        $of = count(Tables::known());
         $path = (string) tempnam(sys_get_temp_dir(), 'rows');
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::OVERWRITE) !== true) {
@@ -94,13 +96,13 @@ final class PackRows
         if ($file === false) {
             throw new RuntimeException('a table cannot be written');
         }
-        $left = array_flip(Rows::NOT_KEPT[$table] ?? []);
+        $kept = array_diff_key(Columns::all()[$table] ?? [], array_flip(Rows::NOT_KEPT[$table] ?? []));
         // A table between two others has no numbers of its own, and is short enough to be read at once.
         foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $i => $row) {
             if ($i % self::AT_ONCE === 0) {
                 $tell();
             }
-            fwrite($file, json_encode(array_diff_key((array) $row, $left), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+            fwrite($file, json_encode(array_intersect_key((array) $row, $kept), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
         }
         fclose($file);
     }

@@ -147,7 +147,7 @@ final class RestoreStudio
         $step = [];
         $known = [];
         $count = 0;
-        $order = Tables::inOrder();
+        $order = Tables::known();
         foreach ($order as $table => $refers) {
             $tells = static fn () => $tell === null ? null : $tell(count($step), count($order));
             $tells();

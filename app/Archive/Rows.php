@@ -19,7 +19,7 @@ final class Rows
     /** @return iterable<string, Builder> by table */
     public static function ofStudio(int $studio): iterable
     {
-        foreach (Tables::inOrder() as $table => $refers) {
+        foreach (Tables::known() as $table => $refers) {
             $rows = DB::table($table);
             if (Schema::hasColumn($table, 'studio_id')) {
                 // Letters about an account hold what opens it.
@@ -37,7 +37,7 @@ final class Rows
     {
         $mentions = Mentions::of($student);
         $mine = ['students' => DB::table('students')->where('id', $student->id)];
-        foreach (Tables::inOrder() as $table => $refers) {
+        foreach (Tables::known() as $table => $refers) {
             $column = isset($refers['student_id']) ? 'student_id' : array_search(true, array_map(static fn (string $to): bool => isset($mine[$to]) && $to !== 'students', $refers), true);
             if ($table !== 'students' && is_string($column)) {
                 $rows = DB::table($table);
