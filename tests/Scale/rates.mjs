@@ -1,47 +1,12 @@
 #!/usr/bin/env node
 // Requests a second of a running studio, and how long they take, by kind, at 1, 8 and 32 at once, each as a ratio to the bare route
 // as well:  node tests/Scale/rates.mjs ADDRESS EMAIL PASSWORD [SECONDS a figure] [KIND …]
-import http from 'node:http';
+import { firstLesson, quantile, signedIn } from './client.mjs';
 
 const [base, email, password, seconds = '4', ...only] = process.argv.slice(2);
-const target = new URL(base);
-const agent = new http.Agent({ keepAlive: true, maxSockets: 64 });
-const jar = {};
-
-function send(method, path, body) {
-    const text = body === undefined ? undefined : JSON.stringify(body);
-    const headers = {
-        Accept: 'application/json',
-        Cookie: Object.entries(jar).map(([name, value]) => `${name}=${value}`).join('; '),
-        'X-XSRF-TOKEN': decodeURIComponent(jar['XSRF-TOKEN'] ?? ''),
-        ...(text && { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(text) }),
-    };
-    return new Promise((done, fail) => {
-        const request = http.request({ agent, method, hostname: target.hostname, port: target.port, path, headers }, (answer) => {
-            const parts = [];
-            answer.on('data', (part) => parts.push(part));
-            answer.on('end', () => done({ status: answer.statusCode, headers: answer.headers, text: Buffer.concat(parts).toString() }));
-        });
-        request.on('error', fail);
-        request.end(text);
-    });
-}
-const learn = ({ headers }) => {
-    for (const one of headers['set-cookie'] ?? []) {
-        const [, name, value] = one.match(/^([^=]+)=([^;]*)/) ?? [];
-        if (name !== undefined) jar[name] = value;
-    }
-};
-learn(await send('GET', '/'));
-const signedIn = await send('POST', '/api/session', { email, password });
-if (signedIn.status !== 200) throw new Error(`sign-in: ${signedIn.status} ${signedIn.text.slice(0, 200)}`);
-learn(signedIn);
-const read = async (path) => JSON.parse((await send('GET', path)).text);
-const rows = await read('/api/this-week');
-const row = rows.find((one) => one.weekId) ?? rows[0];
-const student = row.studentId;
-const lesson = JSON.parse((await send('POST', `/api/students/${student}/lessons`, { heldOn: row.lessonOn })).text);
-const week = await read(`/api/weeks/${lesson.weekId}`);
+const teacher = await signedIn(base, email, password);
+const { send } = teacher;
+const { student, lesson, week } = await firstLesson(teacher);
 const mark = `/api/lessons/${lesson.id}/marks/${week.tasks[0]?.id}`;
 const kinds = {
     'bare route': () => send('GET', '/up'),
@@ -52,7 +17,6 @@ const kinds = {
     progress: () => send('GET', `/api/students/${student}/progress`),
     mark: () => send('PUT', mark, { note: String(Math.random()) }),
 };
-const quantile = (of, part) => of[Math.min(of.length - 1, Math.floor(part * of.length))];
 const bare = {};
 console.log('| kind | at once | a second | p50, ms | p95, ms | p50 to the bare route |\n|---|---|---|---|---|---|');
 for (const [kind, ask] of Object.entries(kinds)) {
@@ -75,10 +39,10 @@ for (const [kind, ask] of Object.entries(kinds)) {
         );
         const rate = times.length / ((performance.now() - began) / 1000);
         times.sort((a, b) => a - b);
-        const p50 = quantile(times, 0.5) ?? Number.NaN;
+        const p50 = quantile(times, 0.5);
         if (kind === 'bare route') bare[atOnce] = p50;
         const failed = Object.keys(wrong).length > 0 ? ` (not answered: ${JSON.stringify(wrong)})` : '';
-        console.log(`| ${kind} | ${atOnce} | ${rate.toFixed(1)} | ${p50.toFixed(0)} | ${(quantile(times, 0.95) ?? Number.NaN).toFixed(0)} | ${(p50 / bare[atOnce]).toFixed(1)} |${failed}`);
+        console.log(`| ${kind} | ${atOnce} | ${rate.toFixed(1)} | ${p50.toFixed(0)} | ${quantile(times, 0.95).toFixed(0)} | ${(p50 / bare[atOnce]).toFixed(1)} |${failed}`);
     }
 }
 process.exit(0);

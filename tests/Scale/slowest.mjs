@@ -1,0 +1,58 @@
+#!/usr/bin/env node
+// How long each request of a teacher takes in a running studio, the slowest first: every GET of storage/api.json whose rows are
+// known, and what she writes on a Monday; the middle of seven, in milliseconds, one at a time.
+//   php artisan nasturtium:api; node tests/Scale/slowest.mjs ADDRESS EMAIL PASSWORD [LEAST, 100 ms otherwise]
+import { readFileSync } from 'node:fs';
+import { firstLesson, quantile, signedIn } from './client.mjs';
+
+const [base, email, password, least = '100'] = process.argv.slice(2);
+const ROUNDS = 7;
+const teacher = await signedIn(base, email, password);
+const { send, read } = teacher;
+const { student, lesson, week } = await firstLesson(teacher);
+const session = await read('/api/session');
+const [book] = await read('/api/books');
+const contents = await read(`/api/books/${book.id}/contents`);
+const page = contents.pages?.[0] ?? contents[0];
+const whole = await read(`/api/students/${student}`);
+const known = {
+    student,
+    lesson: lesson.id,
+    week: week.id,
+    studio: session.studio.id,
+    book: book.id,
+    page: page?.id,
+    piece: page?.pieces?.[0]?.id,
+    learning: whole.learnings?.[0]?.id,
+};
+const asked = [];
+for (const [path, methods] of Object.entries(JSON.parse(readFileSync('storage/api.json', 'utf8')).paths)) {
+    const names = [...path.matchAll(/\{(\w+)\}/g)].map((found) => found[1]);
+    if (methods.get === undefined || path.includes('/home/') || path.startsWith('/camera') || names.some((name) => known[name] === undefined)) continue;
+    asked.push(['GET', path, `/api${path.replace(/\{(\w+)\}/g, (_, name) => known[name])}`]);
+}
+const task = week.tasks[0]?.id;
+asked.push(
+    ['POST', 'a week is proposed', `/api/students/${student}/weeks`, {}],
+    ['PUT', 'the plan is sent', `/api/weeks/${week.id}/sent`, {}],
+    ['PUT', 'a mark', `/api/lessons/${lesson.id}/marks/${task}`, { note: 'once more' }],
+);
+const told = [];
+for (const [method, name, path, body] of asked) {
+    const times = [];
+    let status = 0;
+    for (let i = 0; i < ROUNDS; i++) {
+        const from = performance.now();
+        const answer = await send(method, path, body);
+        times.push(performance.now() - from);
+        status = answer.status;
+    }
+    times.sort((a, b) => a - b);
+    told.push({ method, name, status, took: quantile(times, 0.5), most: times.at(-1) });
+}
+told.sort((a, b) => b.took - a.took);
+console.log(`${told.length} requests; of ${least} ms and more:\n\n| | request | ms | the longest | answer |\n|---|---|---|---|---|`);
+for (const { method, name, status, took, most } of told) {
+    if (took >= Number(least) || status >= 400) console.log(`| ${method} | ${name} | ${took.toFixed(0)} | ${most.toFixed(0)} | ${status} |`);
+}
+process.exit(0);
