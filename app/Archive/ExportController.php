@@ -13,14 +13,14 @@ use App\Privacy\Access;
 use App\Privacy\NoteAccess;
 use App\Student\Student;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What goes out whole: practice and marks as tables, all of one student. */
 final class ExportController
 {
     #[Download('/practice.csv')]
-    public function practice(Request $request, CurrentStudio $studio): Response
+    public function practice(Request $request, CurrentStudio $studio): StreamedResponse
     {
         NoteAccess::ofStudio(self::who($request), $studio->get()->id);
 
@@ -28,7 +28,7 @@ final class ExportController
     }
 
     #[Download('/marks.csv')]
-    public function marks(Request $request, CurrentStudio $studio): Response
+    public function marks(Request $request, CurrentStudio $studio): StreamedResponse
     {
         NoteAccess::ofStudio(self::who($request), $studio->get()->id);
 
@@ -50,8 +50,14 @@ final class ExportController
         return $user instanceof User ? $user->name : '';
     }
 
-    private static function table(string $csv, string $name): Response
+    /** @param iterable<string> $parts */
+    private static function table(iterable $parts, string $name): StreamedResponse
     {
-        return new Response($csv, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => DownloadName::of($name, 'csv'), 'X-Content-Type-Options' => 'nosniff']);
+        return new StreamedResponse(static function () use ($parts): void {
+            foreach ($parts as $part) {
+                echo $part;
+                flush();
+            }
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => DownloadName::of($name, 'csv'), 'X-Content-Type-Options' => 'nosniff']);
     }
 }

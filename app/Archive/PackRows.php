@@ -37,8 +37,8 @@ final class PackRows
     public function student(Student $student): string
     {
         return $this->pack(['format' => 'nasturtium-student', 'version' => self::version(), 'made' => now()->toIso8601String()], Rows::ofStudent($student), [
-            'practice.csv' => PracticeTable::practice($student->studio_id, $student->id),
-            'marks.csv' => PracticeTable::marks($student->studio_id, $student->id),
+            'practice.csv' => implode('', [...PracticeTable::practice($student->studio_id, $student->id)]),
+            'marks.csv' => implode('', [...PracticeTable::marks($student->studio_id, $student->id)]),
         ]);
     }
 

@@ -75,7 +75,17 @@ final readonly class Csv
      */
     public static function write(array $rows): string
     {
-        return self::MARK.implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
+        return self::MARK.self::lines($rows);
+    }
+
+    /**
+     * What follows such a beginning.
+     *
+     * @param  list<list<string|int>>  $rows
+     */
+    public static function lines(array $rows): string
+    {
+        return implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
     }
 
     private static function cell(string|int $cell): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Account\Studio;
 use App\Archive\PackRows;
+use App\Archive\PracticeTable;
 use App\Archive\Tables;
 use App\Lesson\Lesson;
 use App\Lesson\Timetable\CalendarFeed;
@@ -55,9 +56,9 @@ beforeEach(function (): void {
 
 test('practice and marks go out as tables, that no spreadsheet takes for formulas', function (): void {
     $this->own->task('Tap and count')->update(['mark' => 'again', 'tempo_reached' => 66]);
-    $practice = $this->get('/api/practice.csv')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
+    $practice = $this->get('/api/practice.csv')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->streamedContent();
     expect(explode("\r\n", (string) $practice)[1])->toStartWith('Ida T.,2031-04-29,Tap and count,stage,Blue Gate,,3,63,')->toEndWith(',hard,"\'=1+1, ""that"""');
-    expect(explode("\r\n", (string) $this->get('/api/marks.csv')->getContent())[1])->toBe('Ida T.,2031-05-05,Tap and count,Blue Gate,again,60,66,,cut-short: bar 2');
+    expect(explode("\r\n", (string) $this->get('/api/marks.csv')->streamedContent())[1])->toBe('Ida T.,2031-05-05,Tap and count,Blue Gate,again,60,66,,cut-short: bar 2');
 });
 
 test('everything of one student goes out, nothing of another', function (): void {
@@ -75,6 +76,16 @@ test('everything of one student goes out, nothing of another', function (): void
         expect(DB::table($table)->where('studio_id', $this->own->studio->id)->count())->toBe(0, $table);
     }
     expect(Student::query()->whereKey($other->id)->exists())->toBeTrue();
+});
+
+test('the tables of many years are read a quarter at a time, in their order and each row once', function (): void {
+    $task = $this->own->task('Tap and count');
+    foreach (['2029-01-10', '2031-04-28', '2029-04-10', '2029-04-11'] as $i => $day) {
+        Practice::query()->create(['studio_id' => $this->own->studio->id, 'student_id' => $this->own->student->id, 'task_id' => $task->id, 'on_date' => $day, 'repetitions' => 1, 'feeling' => 'hard', 'note' => "row {$i}", 'client_key' => Str::uuid()->toString()]);
+    }
+    $parts = [...PracticeTable::practice($this->own->studio->id, null)];
+    preg_match_all('/row \d/', implode('', $parts), $rows);
+    expect($rows[0])->toBe(['row 0', 'row 2', 'row 3', 'row 1'])->and(count($parts))->toBeGreaterThan(9)->and($parts[1])->toContain('row 0', 'row 2')->not->toContain('row 3');
 });
 
 test('a studio goes out whole and comes back the same, in another studio with other numbers', function (): void {

@@ -12,8 +12,7 @@ const { send, read } = teacher;
 const { student, lesson, week } = await firstLesson(teacher);
 const session = await read('/api/session');
 const [book] = await read('/api/books');
-const contents = await read(`/api/books/${book.id}/contents`);
-const page = contents.pages?.[0] ?? contents[0];
+const [page] = book.pages;
 const whole = await read(`/api/students/${student}`);
 const known = {
     student,
@@ -21,9 +20,9 @@ const known = {
     week: week.id,
     studio: session.studio.id,
     book: book.id,
-    page: page?.id,
-    piece: page?.pieces?.[0]?.id,
-    learning: whole.learnings?.[0]?.id,
+    page: page.id,
+    piece: page.pieces[0]?.id,
+    learning: whole.learnings[0]?.id,
 };
 const asked = [];
 for (const [path, methods] of Object.entries(JSON.parse(readFileSync('storage/api.json', 'utf8')).paths)) {
