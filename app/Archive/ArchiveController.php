@@ -17,6 +17,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -36,7 +37,7 @@ final class ArchiveController
     {
         NoteAccess::ofStudio($user->name, $studio->id);
 
-        return new JsonResponse(ArchiveResource::of(Archive::begin($studio, ArchiveKind::Pack)->refresh()));
+        return new JsonResponse(ArchiveResource::of(Archive::begin($studio, ArchiveKind::Pack)));
     }
 
     #[Post('/studios/{studio}/restore', ArchiveResource::class)]
@@ -45,7 +46,7 @@ final class ArchiveController
         $file = $request->file('file');
         $kept = $file instanceof UploadedFile ? $file->store('', ['disk' => Archive::DISK]) : false;
 
-        return new JsonResponse(ArchiveResource::of(Archive::begin($studio, ArchiveKind::Restore, $kept === false ? null : $kept)->refresh()));
+        return new JsonResponse(ArchiveResource::of(Archive::begin($studio, ArchiveKind::Restore, $kept === false ? null : $kept)));
     }
 
     #[Download('/archives/{archive}')]
@@ -63,10 +64,11 @@ final class ArchiveController
         ]);
     }
 
-    /** Stops it; what was packed is gone. */
+    /** Stops it; what was packed is gone. Whoever may restore may stop that. */
     #[Delete('/archives/{archive}')]
     public function destroy(Archive $archive): Response
     {
+        Gate::authorize($archive->kind === ArchiveKind::Restore ? 'lead' : 'own', $archive);
         $archive->erase();
 
         return new Response(status: 204);

@@ -15,17 +15,6 @@ final class Tables
     /** Pictures of pages while they are read and looked at, archives while they are packed. */
     private const PASSING = ['page_photos', 'photo_lines', 'photo_links', 'archives'];
 
-    /**
-     * Those of an archive. While the application changes over, the schema may be a release further than this code: what
-     * that has besides is left alone.
-     *
-     * @return array<string, array<string, string>> likewise
-     */
-    public static function known(): array
-    {
-        return array_intersect_key(self::inOrder(), Columns::all());
-    }
-
     /** @return array<string, array<string, string>> by table: the table that a column refers to, by column */
     public static function inOrder(): array
     {
@@ -50,5 +39,16 @@ final class Tables
         }
 
         return $ordered;
+    }
+
+    /**
+     * Those of an archive. While the application changes over, the schema may be a release further than this code: what
+     * that has besides is left alone.
+     *
+     * @return array<string, array<string, string>> likewise
+     */
+    public static function known(): array
+    {
+        return array_intersect_key(self::inOrder(), Columns::all());
     }
 }

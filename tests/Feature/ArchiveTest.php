@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Archive\Archive;
 use App\Archive\ArchiveKind;
 use App\Archive\ArchiveState;
 use App\Archive\PackRows;
+use App\Archive\RestoreStudio;
 use App\Archive\RestoreStudio;
 use App\Archive\Stopped;
 use App\Archive\WorkOnArchive;
@@ -102,6 +104,12 @@ test('it is stopped, and leaves the studio as it was', function (): void {
         $tell->invoke($job, $done, $of);
     })))->toThrow(Stopped::class);
     expect($empty->refresh()->name)->toBe('New')->and($empty->students()->exists())->toBeFalse()->and($tables)->toBe(1);
+});
+
+test('who may not restore does not stop it', function (): void {
+    $archive = Archive::query()->create(['studio_id' => $this->own->studio->id, 'kind' => ArchiveKind::Restore, 'state' => ArchiveState::Working]);
+    $this->actingAs($this->own->joined(Role::Teacher, 'Tara'))->deleteJson("/api/archives/{$archive->id}")->assertForbidden();
+    $this->actingAs($this->own->teacher)->deleteJson("/api/archives/{$archive->id}")->assertNoContent();
 });
 
 test('stopped before it is begun, it is not begun', function (): void {

@@ -56,16 +56,6 @@ final class MailController
         return new JsonResponse(MailResource::of($mail));
     }
 
-    /**
-     * What is about an account is for its owner’s eyes alone.
-     *
-     * @return Builder<Mail>
-     */
-    private static function shown(CurrentStudio $studio, User $user): Builder
-    {
-        return Mail::query()->where('studio_id', $studio->get()->id)->where(static fn (Builder $mail) => $mail->whereNotNull('student_id')->orWhereIn('to', array_filter([$user->email, $user->new_email])))->where('created_at', '>=', now()->subMonths(self::MONTHS))->orderByDesc('id');
-    }
-
     #[Post('/students/{student}/report')]
     public function report(ReportRequest $request, Student $student): Response
     {
@@ -78,5 +68,15 @@ final class MailController
         WriteToFamily::report($student->load('studio'), $to, $request->string('title')->trim()->toString(), $request->lines());
 
         return new Response(status: 204);
+    }
+
+    /**
+     * What is about an account is for its owner’s eyes alone.
+     *
+     * @return Builder<Mail>
+     */
+    private static function shown(CurrentStudio $studio, User $user): Builder
+    {
+        return Mail::query()->where('studio_id', $studio->get()->id)->where(static fn (Builder $mail) => $mail->whereNotNull('student_id')->orWhereIn('to', array_filter([$user->email, $user->new_email])))->where('created_at', '>=', now()->subMonths(self::MONTHS))->orderByDesc('id');
     }
 }

@@ -26,7 +26,7 @@ final class StaffReader
      * @param list<Blob>    $blobs
      * @param list<BarLine> $bars
      */
-    private function __construct(private readonly Strip $strip, array $blobs, private readonly array $bars, private readonly Opening $opening, int $top, int $bottom)
+    private function __construct(private readonly Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom)
     {
         $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
