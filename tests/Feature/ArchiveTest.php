@@ -9,7 +9,6 @@ use App\Archive\ArchiveKind;
 use App\Archive\ArchiveState;
 use App\Archive\PackRows;
 use App\Archive\RestoreStudio;
-use App\Archive\RestoreStudio;
 use App\Archive\Stopped;
 use App\Archive\WorkOnArchive;
 use App\Privacy\EraseStudent;
