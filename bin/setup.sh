@@ -137,7 +137,7 @@ app_key() {
 # start_worker LOG: does what is slow, one after another, with PHP's compiler on; sets worker_pid. One that has ended is begun anew.
 start_worker() {
     export QUEUE_CONNECTION=database
-    setsid bash -c 'while :; do php -d memory_limit=512M artisan queue:work --queue=letters,photos,default --sleep=0.2 --timeout=60 --memory=400 --max-jobs=200; sleep 1; done' >"$1" 2>&1 &
+    setsid bash -c 'while :; do php -d memory_limit=512M artisan queue:work --queue=letters,photos,default,night --sleep=0.2 --timeout=60 --memory=400 --max-jobs=200; sleep 1; done' >"$1" 2>&1 &
     worker_pid=$!
 }
 

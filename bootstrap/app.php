@@ -24,6 +24,8 @@ use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
+use League\Flysystem\UnableToCreateDirectory;
+use League\Flysystem\UnableToWriteFile;
 use Nasturtium\Core\Formats\BadInput;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\InvalidScore;
@@ -43,6 +45,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->command('nasturtium:tidy')->dailyAt('03:30');
+        // Somewhere it is past three in the morning at every hour.
+        $schedule->command('nasturtium:replan')->hourlyAt(5)->withoutOverlapping();
     })
     ->withMiddleware(function (Middleware $middleware): void {
         // What is typed counts its lines and columns from where it begins.
@@ -70,6 +74,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (Refusal $reason): JsonResponse => new JsonResponse(['message' => ucfirst(rtrim($reason->getMessage(), '.')).'.'], 422));
         $exceptions->dontReport([Refusal::class]);
         $exceptions->render(static fn (OutcomeUnknown $reason): JsonResponse => new JsonResponse(['message' => 'The database was away for a moment, and may have kept this or not. Look, and try again.'], 503, ['Retry-After' => '2']));
+        $exceptions->render(static fn (UnableToWriteFile|UnableToCreateDirectory $reason): JsonResponse => new JsonResponse(['message' => 'There is no room for this file now, and nothing of it was kept. Send it again later; if that fails too, tell whoever looks after the machine.'], 503, ['Retry-After' => '300']));
         // What is wrong is told in the studio's English, wherever it was found.
         $exceptions->respond(static fn (Response $answer): Response => $answer instanceof JsonResponse && is_array($told = $answer->getData(true)) ? $answer->setData(English::errors($told)) : $answer);
     })

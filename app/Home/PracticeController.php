@@ -8,6 +8,7 @@ use App\Api\Delete;
 use App\Api\Put;
 use App\Student\Learning\Learning;
 use App\Student\Learning\PlayedOn;
+use App\Week\CatchUp;
 use App\Week\CountWeeks;
 use App\Week\Practice;
 use App\Week\PracticeResource;
@@ -22,17 +23,20 @@ use Illuminate\Validation\ValidationException;
 final class PracticeController
 {
     #[Put('/home/tasks/{task}/practice', PracticeResource::class)]
-    public function update(PracticeRequest $request, Task $task): JsonResponse
+    public function update(PracticeRequest $request, Task $task, CatchUp $catchUp): JsonResponse
     {
         abort_if($task->load('week')->week->sent_at === null, 404);
         $day = $request->string('date')->toString();
         if ($day < $task->week->starts_on->toDateString() || $day > $task->week->ends_on->toDateString()) {
             throw ValidationException::withMessages(['date' => 'This day is not in the week of the task.']);
         }
-        $practice = DB::transaction(static function () use ($request, $task, $day): Practice {
+        $practice = DB::transaction(static function () use ($request, $task, $day, $catchUp): Practice {
             // Ticks of one week come one after the other, so that each is counted.
             CountWeeks::lock($task->week_id);
             $practice = self::tick($request, $task, $day);
+            if ($practice->wasRecentlyCreated) {
+                $catchUp->afterLateTick($task, $day);
+            }
             CountWeeks::of([$task->week_id]);
 
             return $practice;

@@ -36,7 +36,7 @@ final class ThornsOf
     /** @return array<int, list<int>> indices of measures, by piece */
     private function thorns(int $studio, string $since): array
     {
-        $pieces = DB::table('pieces')->whereExists(static fn ($learning) => $learning->from('learnings')->whereColumn('learnings.piece_id', 'pieces.id')->where(static fn ($of) => $of->whereNull('finished_on')->orWhere('finished_on', '>=', $since)))
+        $pieces = DB::table('pieces')->whereExists(static fn ($learning) => $learning->from('learnings')->whereColumn('learnings.piece_id', 'pieces.id')->where('learnings.studio_id', $studio)->where(static fn ($of) => $of->whereNull('finished_on')->orWhere('finished_on', '>=', $since)))
             ->where('pieces.studio_id', $studio)->whereNotNull('pieces.music');
         foreach (Piece::query()->whereKey((clone $pieces)->whereNull('thorns')->limit(self::AT_ONCE)->pluck('id'))->get() as $piece) {
             DB::table('pieces')->where('id', $piece->id)->update(['thorns' => implode(',', ThornBars::of($piece->score()))]);
@@ -49,7 +49,8 @@ final class ThornsOf
     private function heard(int $studio, string $since): Collection
     {
         return DB::table('tasks')->join('weeks', 'weeks.id', '=', 'tasks.week_id')->join('learnings', 'learnings.id', '=', 'tasks.learning_id')->join('task_bars', 'task_bars.task_id', '=', 'tasks.id')
-            ->where('tasks.studio_id', $studio)->where('weeks.ends_on', '>=', $since)->whereNotNull('tasks.mark')->whereNull('tasks.deleted_at')
+            // Found by their weeks: those of a year are a fifth of five.
+            ->where('weeks.studio_id', $studio)->where('weeks.ends_on', '>=', $since)->whereNotNull('tasks.mark')->whereNull('tasks.deleted_at')
             ->groupBy('learnings.piece_id', 'task_bars.first', 'task_bars.last')->get(['learnings.piece_id', 'task_bars.first', 'task_bars.last', DB::raw('count(*) as times')]);
     }
 
@@ -57,7 +58,7 @@ final class ThornsOf
     private function slips(int $studio, string $since): Collection
     {
         return DB::table('slips')->join('lessons', 'lessons.id', '=', 'slips.lesson_id')->join('tasks', 'tasks.id', '=', 'slips.task_id')->join('learnings', 'learnings.id', '=', 'tasks.learning_id')
-            ->where('slips.studio_id', $studio)->where('lessons.held_on', '>=', $since)
+            ->where('lessons.studio_id', $studio)->where('lessons.held_on', '>=', $since)
             ->groupByRaw('learnings.piece_id, slips.measure, coalesce(slips.last_measure, slips.measure)')->get([DB::raw('learnings.piece_id, slips.measure as first, coalesce(slips.last_measure, slips.measure) as last, count(*) as times')]);
     }
 }

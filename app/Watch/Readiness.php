@@ -11,11 +11,42 @@ use Throwable;
 /** Whether this process can do its work: what it needs is there. That it lives is said by /up. */
 final class Readiness
 {
-    /** A queue whose oldest job has waited longer has no worker, in seconds. */
+    /** The queue whose jobs may wait until morning. */
+    public const BY_NIGHT = 'night';
+
+    /** Any other queue whose oldest job has waited longer has no worker, in seconds. */
     public const LONGEST_WAIT = 300;
 
     /** Less of the disk than this is as good as none, in bytes. */
     private const LEAST_ROOM = 64 * 1024 * 1024;
+
+    /** Whoever asks more often hears the same again, so that asking costs the disk and the database nothing; in seconds. */
+    private const FRESH = 2;
+
+    private const KEPT = 'nasturtium readiness';
+
+    /** @return array{database: bool, queue: bool, disk: bool} of this moment, or of the last two seconds */
+    public static function lately(): array
+    {
+        if (! Figures::counts()) {
+            return self::now();
+        }
+        $known = apcu_fetch(self::KEPT);
+        if (is_array($known) && is_bool($known['database'] ?? null) && is_bool($known['queue'] ?? null) && is_bool($known['disk'] ?? null)) {
+            return ['database' => $known['database'], 'queue' => $known['queue'], 'disk' => $known['disk']];
+        }
+        $now = self::now();
+        apcu_store(self::KEPT, $now, self::FRESH);
+
+        return $now;
+    }
+
+    public static function forget(): void
+    {
+        if (Figures::counts()) {
+            apcu_delete(self::KEPT);
+        }
+    }
 
     /** @return array{database: bool, queue: bool, disk: bool} */
     public static function now(): array
@@ -44,7 +75,7 @@ final class Readiness
 
     private static function queue(): bool
     {
-        $since = DB::table('jobs')->whereNull('reserved_at')->min('available_at');
+        $since = DB::table('jobs')->where('queue', '!=', self::BY_NIGHT)->whereNull('reserved_at')->min('available_at');
 
         return $since === null || is_numeric($since) && now()->getTimestamp() - (int) $since <= self::LONGEST_WAIT;
     }

@@ -14,7 +14,7 @@ final class WatchController
     /** 200 where everything that is needed is there, 503 where something is not. */
     public function ready(): JsonResponse
     {
-        $now = Readiness::now();
+        $now = Readiness::lately();
 
         return new JsonResponse($now, in_array(false, $now, true) ? 503 : 200, ['Cache-Control' => 'no-store']);
     }

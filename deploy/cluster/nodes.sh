@@ -175,7 +175,7 @@ start() {
             # shellcheck disable=SC2086
             in_background "$1" ${CLOCK:-} php-fpm8.2 --nodaemonize --fpm-config "$cluster/$1.conf" --allow-to-run-as-root
             ;;
-        worker-*) in_background "$1" php -d memory_limit=512M artisan queue:work --queue=letters,photos,default --sleep=0.2 --timeout=60 --memory=400 ;;
+        worker-*) in_background "$1" php -d memory_limit=512M artisan queue:work --queue=letters,photos,default,night --sleep=0.2 --timeout=60 --memory=400 ;;
         schedule) in_background schedule php artisan schedule:work ;;
         nginx) fill nginx.conf nginx.conf; fill pass.conf pass.conf; in_background nginx nginx -c "$cluster/nginx.conf" ;;
     esac

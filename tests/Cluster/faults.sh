@@ -11,7 +11,7 @@ outcome=/dev/null
 seconds=${1:-120} studios=${2:-60}
 shift $(($# < 2 ? $# : 2))
 faults=("$@")
-[ ${#faults[@]} -gt 0 ] || faults=(none node written-node pool worker door disk clock slow-node)
+[ ${#faults[@]} -gt 0 ] || faults=(none node written-node pool worker door disk clock slow-node password)
 [ "$(id -u)" = 0 ] || { printf 'only root can give a node a disk of its own\n' >&2; exit 2; }
 
 cluster_pid=
@@ -82,11 +82,13 @@ at_fault() {
         disk) dd if=/dev/zero of="$cluster/node1/full" bs=1M 2>/dev/null; sleep $((seconds / 4)); rm -f "$cluster/node1/full" ;;
         clock) ;;
         slow-node) local one; one=$(written); kill -STOP -- "-$(pid_of "$one")"; sleep 5; kill -CONT -- "-$(pid_of "$one")" ;;
+        password) bash deploy/cluster/password.sh >"$cluster/logs/password.log" 2>&1 || cat "$cluster/logs/password.log"; DB_PASSWORD=$(cat "$cluster/password") ;;
     esac
 }
 # What a fault needs before the load begins, and what is put back after it.
 before() {
     case $1 in
+        password) before_password=$DB_PASSWORD ;;
         disk) first_is_written ;;
         clock)
             # Brought back by whoever watches, with another clock.
@@ -105,6 +107,8 @@ before() {
 after() {
     case $1 in
         clock) strike pool-b; pkill -9 -f "$cluster/pool-b.conf"; rm -f "$cluster/pool-b.held" ;;
+        # What was good before is refused.
+        password) ! mariadb --no-defaults --host=127.0.0.1 --port="$DB_PORT" --user=nasturtium --password="$before_password" --execute='select 1' >/dev/null 2>&1 && [ "$before_password" != "$DB_PASSWORD" ] ;;
         worker) php tests/Cluster/photos.php read "$cluster/photos.json" >"$cluster/photos.log" 2>&1 || { cat "$cluster/photos.log"; return 1; } ;;
     esac
 }

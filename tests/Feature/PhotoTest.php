@@ -233,6 +233,15 @@ test('a studio has thirty pictures open at most', function (): void {
     ($this->send)(photographed())->assertJsonValidationErrors('file');
 });
 
+test('a picture for which the disk has no room is told, and nothing of it is kept', function (): void {
+    config(['filesystems.disks.'.PagePhoto::DISK => ['driver' => 'local', 'root' => '/proc/nowhere', 'throw' => true]]);
+    Storage::forgetDisk(PagePhoto::DISK);
+    $before = PagePhoto::query()->count();
+    ($this->send)(photographed())->assertStatus(503)->assertJsonPath('message', 'There is no room for this file now, and nothing of it was kept. Send it again later; if that fails too, tell whoever looks after the machine.');
+    expect(PagePhoto::query()->count())->toBe($before)
+        ->and(DB::table('jobs')->count())->toBe(0);
+});
+
 test('what nobody looked through goes at night: pictures after as long as drafts, codes of no use and files after a day', function (): void {
     Queue::fake();
     $waiting = ($this->send)(photographed())->json('id');

@@ -14,7 +14,15 @@ use Illuminate\Support\Facades\Storage;
 use Monolog\Level;
 use Monolog\LogRecord;
 
-beforeEach(fn () => Storage::fake('photos'));
+beforeEach(function (): void {
+    Storage::fake('photos');
+    Readiness::forget();
+    $this->ready = function () {
+        Readiness::forget();
+
+        return $this->get('/ready');
+    };
+});
 
 it('lives, and is ready when database, queue and disk are', function (): void {
     $this->get('/up')->assertOk()->assertSee('up');
@@ -25,15 +33,17 @@ it('lives, and is ready when database, queue and disk are', function (): void {
 it('is not ready when a job has waited too long, or the disk takes nothing', function (): void {
     $job = static fn (int $waited): array => ['queue' => 'photos', 'payload' => '{}', 'attempts' => 0, 'available_at' => now()->getTimestamp() - $waited, 'created_at' => now()->getTimestamp()];
     DB::table('jobs')->insert($job(Readiness::LONGEST_WAIT));
-    $this->get('/ready')->assertOk();
+    ($this->ready)()->assertOk();
     DB::table('jobs')->insert($job(Readiness::LONGEST_WAIT + 1));
-    $this->get('/ready')->assertStatus(503)->assertJson(['queue' => false, 'database' => true]);
+    ($this->ready)()->assertStatus(503)->assertJson(['queue' => false, 'database' => true]);
     DB::table('jobs')->update(['reserved_at' => now()->getTimestamp()]);
-    $this->get('/ready')->assertOk();
+    ($this->ready)()->assertOk();
     config(['filesystems.disks.photos' => ['driver' => 'local', 'root' => '/proc/nowhere', 'throw' => true]]);
     Storage::forgetDisk('photos');
-    $this->get('/ready')->assertStatus(503)->assertJson(['disk' => false]);
-});
+    // Whoever asks again at once hears the same.
+    $this->get('/ready')->assertOk();
+    ($this->ready)()->assertStatus(503)->assertJson(['disk' => false]);
+})->skip(! Figures::counts(), 'the memory that processes share is not there');
 
 it('tells figures to whoever asks on this machine, where they are wanted', function (): void {
     $this->get('/figures')->assertNotFound();

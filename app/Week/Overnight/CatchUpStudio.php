@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week\Overnight;
+
+use App\Watch\Readiness;
+use App\Week\CatchUp;
+use App\Week\Week;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/**
+ * Plans a studio's weeks again after their missed days, by night, so that nobody waits for it in the morning. Each week by
+ * itself and once a day: what a worker that ended had not done is done by the next, what it had done is not done again.
+ */
+final class CatchUpStudio implements ShouldBeUniqueUntilProcessing, ShouldQueue
+{
+    use Queueable;
+
+    /** Worked on after all others. */
+    public const QUEUE = Readiness::BY_NIGHT;
+
+    /** Weeks of one job; a school's others are another's, so that letters and photos go in between. */
+    public const AT_ONCE = 100;
+
+    public int $tries = 3;
+
+    public int $timeout = 55;
+
+    /** In seconds: where a worker ended before it began, the next night begins anew. */
+    public int $uniqueFor = 3600;
+
+    public function __construct(public readonly int $studioId)
+    {
+        $this->onQueue(self::QUEUE);
+    }
+
+    public function uniqueId(): string
+    {
+        return (string) $this->studioId;
+    }
+
+    /** @throws Throwable what the last of the weeks that could not be planned said, after all the others */
+    public function handle(CatchUp $catchUp): void
+    {
+        $behind = BehindWeeks::of($this->studioId, self::AT_ONCE);
+        $troubles = [];
+        foreach (Week::query()->whereKey(array_keys($behind))->get() as $week) {
+            try {
+                $catchUp($week, $behind[$week->id]);
+            } catch (Throwable $reason) {
+                $troubles[] = $reason;
+            }
+        }
+        // Where none of them could be planned, those behind them wait for the next hour.
+        if (count($behind) === self::AT_ONCE && count($troubles) < self::AT_ONCE) {
+            self::dispatch($this->studioId);
+        }
+        if ($troubles !== []) {
+            throw end($troubles);
+        }
+    }
+}
