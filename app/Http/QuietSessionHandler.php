@@ -6,8 +6,9 @@ namespace App\Http;
 
 use Illuminate\Session\DatabaseSessionHandler;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
 
-/** Sessions in the database that are written when they have changed, or a minute has passed: most requests only read theirs. */
+/** Sessions in the database that are written when they have changed, or a minute has passed: most requests only read theirs. They are the teachers', whatever else opens a request. */
 final class QuietSessionHandler extends DatabaseSessionHandler
 {
     private const SECONDS = 60;
@@ -33,6 +34,15 @@ final class QuietSessionHandler extends DatabaseSessionHandler
         }
 
         return parent::write($sessionId, $data);
+    }
+
+    /**
+     * Whoever is signed in on this device, also while it looks at the home side of a family or sends a picture for a phone: the
+     * session is hers, and is ended with her others.
+     */
+    protected function userId(): mixed
+    {
+        return Auth::guard('web')->id();
     }
 
     /** @param \stdClass $session */

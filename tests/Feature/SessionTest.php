@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Account\User;
+use Illuminate\Support\Facades\DB;
 use Tests\Fixtures;
 
 test('a teacher signs in and out', function (): void {
@@ -98,4 +100,22 @@ test('looking around writes no session', function (): void {
         // The one after signing in has the marks of the new session to put by.
         expect($place === 0 ? [] : $written)->toBe([], $path);
     }
+});
+
+test('a session stays of the teacher who signed in, also while her browser looks at the home side of a family', function (): void {
+    config(['session.driver' => 'database']);
+    $own = new Fixtures();
+    $this->postJson('/api/session', ['email' => 'north@studio.example', 'password' => 'secret-word'])->assertOk();
+    $session = DB::table('sessions')->where('user_id', $own->teacher->id)->sole();
+    // A link whose number is another account's, and a minute later, so that the session is written.
+    $other = User::query()->create(['studio_id' => $own->studio->id, 'name' => 'Other', 'email' => 'other@studio.example', 'password' => 'secret-word']);
+    $own->link->newQuery()->whereKey($own->link->id)->update(['id' => $other->id]);
+    DB::table('sessions')->update(['last_activity' => now()->getTimestamp() - 61]);
+    app('auth')->forgetGuards();
+    app('session')->forgetDrivers();
+    $cookie = config('session.cookie');
+    $this->withCredentials()->withCookie($cookie, $session->id)->getJson('/api/home/week', ['Authorization' => "Bearer {$own->token}"])->assertOk();
+    $after = DB::table('sessions')->where('id', $session->id)->sole();
+    expect($after->last_activity)->toBe(now()->getTimestamp())
+        ->and($after->user_id)->toBe($own->teacher->id);
 });

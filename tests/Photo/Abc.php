@@ -8,7 +8,10 @@ use Nasturtium\Core\Score\Event;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Measure;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Sign;
+use Nasturtium\Core\Score\SignKind;
 
 /** A piece in the text that abcm2ps engraves. */
 final class Abc
@@ -29,7 +32,7 @@ final class Abc
         foreach ($lines as $line) {
             foreach ([[1, Hand::Right], [2, Hand::Left]] as [$voice, $hand]) {
                 $text .= "V:{$voice}\n";
-                $bars = array_map(static fn ($measure): string => self::bar($measure->of($hand), $measure->key, $measure->meter->isCompound()).($measure->repeatEnd ? ' :|' : ($measure->index === count($piece->measures) - 1 ? ' |]' : ' |')), $line);
+                $bars = array_map(static fn ($measure): string => self::bar($measure->of($hand), $measure->key, $measure->meter->isCompound(), self::dynamics($measure, $hand)).($measure->repeatEnd ? ' :|' : ($measure->index === count($piece->measures) - 1 ? ' |]' : ' |')), $line);
                 $text .= implode(' ', $bars)."\n";
             }
         }
@@ -37,8 +40,19 @@ final class Abc
         return $text;
     }
 
-    /** @param list<Event> $events */
-    private static function bar(array $events, Key $key, bool $compound): string
+    /** @return array<string, string> by onset */
+    private static function dynamics(Measure $measure, Hand $hand): array
+    {
+        $signs = array_filter($measure->signs, static fn (Sign $sign): bool => $sign->kind === SignKind::Dynamic && $sign->staff === $hand);
+
+        return array_column(array_map(static fn (Sign $sign): array => [(string) $sign->onset, $sign->text], $signs), 1, 0);
+    }
+
+    /**
+     * @param list<Event>           $events
+     * @param array<string, string> $dynamics by onset
+     */
+    private static function bar(array $events, Key $key, bool $compound, array $dynamics = []): string
     {
         $inForce = [];
         $text = '';
@@ -61,7 +75,8 @@ final class Abc
                 $finger .= $note->finger === null ? '' : "!{$note->finger}!";
             }
             $length = $event->duration->whole->times(Fraction::of(32))->floor();
-            $text .= $finger.($notes === [] ? 'z' : (count($notes) > 1 ? '['.implode('', $notes).']' : $notes[0])).$length.($tied ? '-' : '');
+            $loud = $dynamics[(string) $event->onset] ?? '';
+            $text .= ($loud === '' ? '' : "!{$loud}!").$finger.($notes === [] ? 'z' : (count($notes) > 1 ? '['.implode('', $notes).']' : $notes[0])).$length.($tied ? '-' : '');
         }
 
         return trim($text);

@@ -152,17 +152,44 @@ final class DrawnStrip
         return $this;
     }
 
+    /** The print of a dynamic, letter beside letter or as one where they touch, with its middle at that row. */
+    public function dynamic(string $written, int $x, int $middle, bool $touching = false): self
+    {
+        $letters = $touching ? [self::printOf('dynamics.txt', $written)] : array_map(static fn (string $letter): array => self::printOf('dynamics.txt', $letter), str_split($written));
+        $left = $x - intdiv(array_sum(array_column($letters, 0)) + 2 * (count($letters) - 1), 2);
+        foreach ($letters as [$width, $height, $picture]) {
+            $this->picture($left, $middle - intdiv($height, 2), $width, $height, $picture);
+            $left += $width + 2;
+        }
+
+        return $this;
+    }
+
     /** @return array{int, int, string} width, height and picture of the first print of a sign */
     public static function print(Shape $shape): array
     {
-        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/shapes.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+        return self::printOf('shapes.txt', $shape->value);
+    }
+
+    /** @return array{int, int, string} */
+    private static function printOf(string $table, string $of): array
+    {
+        foreach (file(dirname(__DIR__, 2)."/core/Formats/Photo/{$table}", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
             [$name, $width, $height, $hex] = explode(' ', $line);
-            if ($name === $shape->value) {
+            if ($name === $of) {
                 return [(int) $width, (int) $height, Blob::unpacked($hex)];
             }
         }
 
         return [0, 0, ''];
+    }
+
+    /** @return list<Blob> */
+    public function blobs(): array
+    {
+        $strip = $this->strip();
+
+        return Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
     }
 
     public function strip(): Strip
@@ -183,11 +210,11 @@ final class DrawnStrip
      * @param  list<BarLine> $bars
      * @return list<Item>
      */
-    public function items(array $bars = [], int $bottom = Strip::HEIGHT): array
+    public function items(array $bars = [], int $bottom = Strip::HEIGHT, int $next = Strip::HEIGHT): array
     {
         $strip = $this->strip();
 
-        return StaffReader::read($strip, Blobs::glued(Blobs::of($strip->bareRows), $strip->line), $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom);
+        return StaffReader::read($strip, $this->blobs(), $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom, $next);
     }
 
     private function ink(int $x, int $row, int $width): void

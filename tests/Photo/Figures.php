@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Photo;
 
 use App\Page\Photo\Tesseract;
-use Nasturtium\Core\Formats\MusicXml\MusicXmlWriter;
 use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
@@ -15,8 +14,6 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
 use RuntimeException;
-use Symfony\Component\Process\ExecutableFinder;
-use Symfony\Component\Process\Process;
 
 /**
  * How well invented pages are read, engraved by three programs in all their fonts, clean, scanned and photographed.
@@ -26,8 +23,6 @@ use Symfony\Component\Process\Process;
 final class Figures
 {
     public const CLASSES = ['clean', 'scan', 'photo'];
-
-    private const FONTS = ['Bravura', 'Gootville', 'Leipzig', 'Leland', 'Petaluma'];
 
     /** @var array<string, array<string, Counts>> by engraver and class */
     public array $counts = [];
@@ -50,21 +45,18 @@ final class Figures
     public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
         $figures = new self($folder, $kind);
-        is_dir($folder) || mkdir($folder, 0777, true);
         $pages = [];
-        $jobs = [];
+        $press = new Press($folder);
+        $engravers = Press::engravers($kind === '' ? ['lilypond', 'abcm2ps'] : ['lilypond']);
         for ($seed = $from; $seed < $from + $count; $seed++) {
             $piece = ShorthandReader::read(self::shorthand($seed, $kind))->piece ?? throw new RuntimeException("page {$seed} is no page");
-            $engraver = $figures->engraver($seed);
+            // Each page by one of them, in turn.
+            $engraver = $engravers[$seed % count($engravers)];
             $name = str_replace(':', '-', "{$seed}-{$engraver}");
             $pages[$name] = [$piece, $engraver, $seed];
-            $job = $figures->engrave($piece, $engraver, $name, 1.4 + 0.25 * ($seed % 5));
-            if ($job !== null) {
-                $jobs[] = $job;
-            }
+            $press->add($piece, $engraver, $name, 1.4 + 0.25 * ($seed % 5));
         }
-        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
-        (new Process(['node', __DIR__.'/print.mjs', "{$folder}/jobs.json"], dirname(__DIR__, 2), timeout: 1200))->mustRun();
+        $press->print();
         foreach ($pages as $name => [$piece, $engraver, $seed]) {
             $figures->measure($piece, $engraver, $name, $seed);
         }
@@ -79,42 +71,6 @@ final class Figures
             'voiced' => InventedPage::voiced($seed),
             default => InventedPage::of($seed),
         };
-    }
-
-    /** Each page by one of them, in turn; those with one font as often as two. */
-    private function engraver(int $seed): string
-    {
-        $all = array_map(static fn (string $font): string => "verovio:{$font}", self::FONTS);
-        foreach ($this->kind === '' ? ['lilypond', 'abcm2ps'] : ['lilypond'] as $program) {
-            if ((new ExecutableFinder())->find($program) !== null) {
-                array_push($all, $program, $program);
-            }
-        }
-
-        return $all[$seed % count($all)];
-    }
-
-    /** @return array<string, string|float>|null what is left to be drawn by a browser */
-    private function engrave(Piece $piece, string $engraver, string $name, float $magnified): ?array
-    {
-        $out = "{$this->folder}/{$name}.png";
-        if (is_file($out)) {
-            return null;
-        }
-        if ($engraver === 'lilypond') {
-            file_put_contents($out, Engraved::of($piece, 20, (int) (115 * $magnified)));
-
-            return null;
-        }
-        if ($engraver === 'abcm2ps') {
-            file_put_contents("{$this->folder}/{$name}.abc", Abc::of($piece));
-            (new Process(['abcm2ps', '-g', '-O', "{$this->folder}/{$name}-.svg", "{$this->folder}/{$name}.abc"], $this->folder, timeout: 60))->run();
-
-            return ['engraver' => 'svg', 'svg' => (glob("{$this->folder}/{$name}-*.svg") ?: [''])[0], 'out' => $out, 'magnified' => 1.5 * $magnified];
-        }
-        file_put_contents("{$this->folder}/{$name}.musicxml", MusicXmlWriter::write($piece));
-
-        return ['engraver' => 'verovio', 'font' => explode(':', $engraver)[1], 'music' => "{$this->folder}/{$name}.musicxml", 'out' => $out, 'magnified' => $magnified];
     }
 
     private function measure(Piece $piece, string $engraver, string $name, int $seed): void
@@ -292,8 +248,11 @@ final class Figures
     /** @return array<string, list<string>> by kind, what is printed with the notes, and the tempo */
     private static function marks(Piece $piece): array
     {
-        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
+        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'dynamics' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
         foreach ($piece->measures as $n => $measure) {
+            foreach ($measure->signs as $sign) {
+                $marks['dynamics'][] = "{$sign->staff->value} {$n} {$sign->onset} {$sign->text}";
+            }
             foreach ($measure->events() as $event) {
                 $at = "{$event->hand->value} {$n} {$event->onset}";
                 foreach ($event->ink->marks as $mark) {

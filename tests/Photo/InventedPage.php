@@ -18,6 +18,8 @@ final class InventedPage
 
     private const TEMPI = ['Gently', 'Andante', 'Allegro moderato', 'Rather slowly', 'With a swing', 'Lively', 'Moderato', 'Steadily'];
 
+    private const DYNAMICS = ['p', 'mf', 'f', 'mp', 'pp', 'ff'];
+
     private const TITLES = ['Copper Gate', 'Two Kites', 'Slow River', 'Nine Pebbles', 'Paper Moon Walk', 'The Other Hill'];
 
     /** Groups of lengths that fill so many eighths. */
@@ -63,19 +65,21 @@ final class InventedPage
         }, $text);
     }
 
-    /** @return string the same page with a tempo, and marks at some of its notes */
+    /** @return string the same page with a tempo, marks at some of its notes, and dynamics at some bars */
     public static function marked(int $seed): string
     {
         $page = new self(new Randomizer(new Mt19937($seed)));
         $tempo = 'tempo: '.(60 + 4 * $page->chance->getInt(0, 15)).' '.$page->one(self::TEMPI);
         $text = (string) preg_replace('/^time: .*$/m', "$0\n{$tempo}", self::of($seed), 1);
 
-        return (string) preg_replace_callback('/(?<=[ (])[hqvx]\.?[a-g][+\-n]?(?=[ |\n])/', static fn (array $note): string => $note[0].match (true) {
+        $text = (string) preg_replace_callback('/(?<=[ (])[hqvx]\.?[a-g][+\-n]?(?=[ |\n])/', static fn (array $note): string => $note[0].match (true) {
             $page->hits(20) => '*',
             $page->hits(8) => '!',
             $page->hits(4) => ':fermata',
             default => '',
         }, $text);
+
+        return (string) preg_replace_callback('/(?<=@c4 |@5=c3 |\| )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(25) ? '"'.$page->one(self::DYNAMICS).'" ' : '', $text);
     }
 
     private function page(): string

@@ -32,6 +32,9 @@ final class Item
     /** The syllable below it; one that is not the last of its word ends with a hyphen. */
     public string $lyric = '';
 
+    /** How loud it is from here on, as printed below: mf. */
+    public string $dynamic = '';
+
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 

@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -51,13 +51,14 @@ final class PageCodec
                     array_map(static fn (Mark $mark): string => $mark->value, $sign->marks),
                     $sign->lyric,
                     $sign->voice,
+                    $sign->dynamic,
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -73,6 +74,7 @@ final class PageCodec
                 array_map(Mark::from(...), $sign[5] ?? []),
                 $sign[6] ?? '',
                 $sign[7] ?? 0,
+                $sign[8] ?? '',
             ), $signs), $staves),
             $start,
             $end,

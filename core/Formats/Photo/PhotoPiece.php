@@ -20,6 +20,8 @@ use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
 use Nasturtium\Core\Score\PieceBuilder;
 use Nasturtium\Core\Score\Pitch;
+use Nasturtium\Core\Score\Sign;
+use Nasturtium\Core\Score\SignKind;
 use Nasturtium\Core\Score\Tuplet;
 use Nasturtium\Core\Score\TupletGroups;
 
@@ -56,6 +58,7 @@ final readonly class PhotoPiece
                 if ($n === 0) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
+                array_push($draft->signs, ...self::dynamics($signs, $hand));
                 array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $lyrics));
             }
         }
@@ -110,6 +113,17 @@ final readonly class PhotoPiece
         }
 
         return $events;
+    }
+
+    /**
+     * @param  list<ReadSign> $signs
+     * @return list<Sign>
+     */
+    private static function dynamics(array $signs, Hand $hand): array
+    {
+        $loud = array_values(array_filter($signs, static fn (ReadSign $sign): bool => $sign->dynamic !== ''));
+
+        return array_map(static fn (ReadSign $sign): Sign => new Sign(SignKind::Dynamic, $hand, self::whole($sign->onset), $sign->dynamic), $loud);
     }
 
     /**

@@ -8,7 +8,7 @@ namespace Nasturtium\Core\Formats\Photo;
 final readonly class PhotoReading
 {
     /** @param non-empty-list<System> $systems */
-    public function __construct(public ReadPage $page, private array $systems, private Picture $picture) {}
+    public function __construct(public ReadPage $page, public array $systems, private Picture $picture) {}
 
     /** @return list<LinePicture> one a line of the page */
     public function lines(): array

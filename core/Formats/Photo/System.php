@@ -222,7 +222,8 @@ final class System
         foreach ($this->staves as $i => $staff) {
             $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
             $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
-            $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom);
+            $next = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap);
+            $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $next);
         }
     }
 }
