@@ -9,6 +9,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, type LoaderFunctionArgs, RouterProvider } from 'react-router';
 import { ApiError, api, at, keyOf } from './api';
 import { breakdownOf, studentIn } from './shared/breakdown';
+import { Failed } from './shared/Failed';
 import { KeysProvider } from './shared/keys';
 import { Waiting } from './shared/Notes';
 import { Shell } from './shared/Shell';
@@ -68,62 +69,67 @@ function readSession() {
 /** What is asked ahead is asked when a room is opened, not with every step in it, nor for another lens. */
 const asOnce = () => false;
 
+/** The teacher's rooms. */
+const ROOMS = [
+    { index: true, Component: ThisWeek },
+    { path: 'students', lazy: async () => ({ Component: (await import('./students/Students')).Students }) },
+    {
+        path: 'students/:student',
+        lazy: async () => ({ Component: (await import('./students/StudentPage')).StudentPage }),
+    },
+    {
+        path: 'students/:student/progress',
+        lazy: async () => ({ Component: (await import('./progress/StudentProgress')).StudentProgress }),
+    },
+    {
+        path: 'students/:student/practice',
+        lazy: async () => ({ Component: (await import('./practice/Training')).Training }),
+    },
+    {
+        path: 'students/:student/make-up',
+        lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
+    },
+    {
+        path: 'students/:student/make-up/:lesson',
+        lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
+    },
+    { path: 'progress', lazy: async () => ({ Component: (await import('./progress/Overview')).Overview }) },
+    { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
+    { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+    { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
+    { path: 'pages/:page/photo', lazy: async () => ({ Component: (await import('./photo/Photo')).Photo }) },
+    { path: 'photos/:photo', lazy: async () => ({ Component: (await import('./photo/Look')).Look }) },
+    { path: 'shorthand', lazy: async () => ({ Component: (await import('./entry/Reference')).Reference }) },
+    {
+        path: 'pieces/:piece',
+        loader: readPage,
+        shouldRevalidate: asOnce,
+        lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }),
+    },
+    { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
+    {
+        path: 'lessons/:lesson',
+        loader: readLesson,
+        shouldRevalidate: asOnce,
+        lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }),
+    },
+    { path: 'worksheets', lazy: async () => ({ Component: (await import('./sheets/Worksheets')).Worksheets }) },
+    { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
+    { path: 'account', lazy: async () => ({ Component: (await import('./account/Account')).Account }) },
+    { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
+    { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
+];
+
 const router = createBrowserRouter([
-    ...ALONE.map((route) => ({ ...route, HydrateFallback: Opening })),
+    ...ALONE.map((route) => ({ ...route, HydrateFallback: Opening, ErrorBoundary: Failed })),
     {
         path: '/',
         loader: readSession,
         shouldRevalidate: asOnce,
         Component: Shell,
-        children: [
-            { index: true, Component: ThisWeek },
-            { path: 'students', lazy: async () => ({ Component: (await import('./students/Students')).Students }) },
-            {
-                path: 'students/:student',
-                lazy: async () => ({ Component: (await import('./students/StudentPage')).StudentPage }),
-            },
-            {
-                path: 'students/:student/progress',
-                lazy: async () => ({ Component: (await import('./progress/StudentProgress')).StudentProgress }),
-            },
-            {
-                path: 'students/:student/practice',
-                lazy: async () => ({ Component: (await import('./practice/Training')).Training }),
-            },
-            {
-                path: 'students/:student/make-up',
-                lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
-            },
-            {
-                path: 'students/:student/make-up/:lesson',
-                lazy: async () => ({ Component: (await import('./lead/MakeUp')).MakeUp }),
-            },
-            { path: 'progress', lazy: async () => ({ Component: (await import('./progress/Overview')).Overview }) },
-            { path: 'books', lazy: async () => ({ Component: (await import('./books/Books')).Books }) },
-            { path: 'pages/:page/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
-            { path: 'pieces/:piece/entry', lazy: async () => ({ Component: (await import('./entry/Entry')).Entry }) },
-            { path: 'pages/:page/photo', lazy: async () => ({ Component: (await import('./photo/Photo')).Photo }) },
-            { path: 'photos/:photo', lazy: async () => ({ Component: (await import('./photo/Look')).Look }) },
-            { path: 'shorthand', lazy: async () => ({ Component: (await import('./entry/Reference')).Reference }) },
-            {
-                path: 'pieces/:piece',
-                loader: readPage,
-                shouldRevalidate: asOnce,
-                lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }),
-            },
-            { path: 'weeks/:week', lazy: async () => ({ Component: (await import('./plan/Plan')).Plan }) },
-            {
-                path: 'lessons/:lesson',
-                loader: readLesson,
-                shouldRevalidate: asOnce,
-                lazy: async () => ({ Component: (await import('./lesson/Lesson')).Lesson }),
-            },
-            { path: 'worksheets', lazy: async () => ({ Component: (await import('./sheets/Worksheets')).Worksheets }) },
-            { path: 'paths', lazy: async () => ({ Component: (await import('./paths/Paths')).Paths }) },
-            { path: 'account', lazy: async () => ({ Component: (await import('./account/Account')).Account }) },
-            { path: 'studio', lazy: async () => ({ Component: (await import('./studio/Studio')).Studio }) },
-            { path: '*', lazy: async () => ({ Component: (await import('./shared/Lost')).Lost }) },
-        ],
+        ErrorBoundary: Failed,
+        // What goes wrong in one room leaves the way to the others.
+        children: [{ ErrorBoundary: Failed, children: ROOMS }],
         HydrateFallback: Opening,
     },
 ]);
