@@ -70,11 +70,15 @@ final class PackRows
             foreach ($tables as $table => $rows) {
                 $done = count($made);
                 $made[] = $lines = (string) tempnam(sys_get_temp_dir(), 'rows');
-                $this->lines($lines, $table, $rows, static fn () => $tell === null ? null : $tell($done, $of));
+                $this->lines($lines, $table, $rows, $more === [], static fn () => $tell === null ? null : $tell($done, $of));
                 $zip->addFile($lines, "tables/{$table}.jsonl");
             }
             foreach ($more as $name => $content) {
                 $zip->addFromString($name, $content);
+            }
+            // Whoever waits for it has it sooner: a seventh of the time for two fifths more to send.
+            for ($i = 0; $more !== [] && $i < $zip->numFiles; $i++) {
+                $zip->setCompressionIndex($i, ZipArchive::CM_DEFLATE, 1);
             }
             $zip->close();
         } catch (Throwable $reason) {
@@ -90,15 +94,16 @@ final class PackRows
     }
 
     /** @param  Closure(): void  $tell */
-    private function lines(string $path, string $table, Builder $rows, Closure $tell): void
+    private function lines(string $path, string $table, Builder $rows, bool $isLong, Closure $tell): void
     {
         $file = fopen($path, 'w');
         if ($file === false) {
             throw new RuntimeException('a table cannot be written');
         }
         $kept = array_diff_key(Columns::all()[$table] ?? [], array_flip(Rows::NOT_KEPT[$table] ?? []));
-        // A table between two others has no numbers of its own, and is short enough to be read at once.
-        foreach (Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $i => $row) {
+        // A table between two others has no numbers of its own, and is short enough to be read at once, as is what one student has:
+        // part by part it would be looked for among all students' rows.
+        foreach ($isLong && Schema::hasColumn($table, 'id') ? $rows->lazyById(self::AT_ONCE) : $rows->get() as $i => $row) {
             if ($i % self::AT_ONCE === 0) {
                 $tell();
             }

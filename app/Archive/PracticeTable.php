@@ -42,7 +42,7 @@ final class PracticeTable
         $rows = DB::table('tasks')->join('weeks', 'weeks.id', '=', 'tasks.week_id')->join('students', 'students.id', '=', 'tasks.student_id')
             ->leftJoin('learnings', 'learnings.id', '=', 'tasks.learning_id')->leftJoin('pieces', 'pieces.id', '=', 'learnings.piece_id')
             ->where('tasks.studio_id', $studio)->where('weeks.studio_id', $studio)->whereNotNull('tasks.mark')->whereNull('tasks.deleted_at')
-            ->when($student !== null, static fn ($query) => $query->where('tasks.student_id', $student))->orderBy('weeks.ends_on')->orderBy('tasks.id')
+            ->when($student !== null, static fn ($query) => $query->where('tasks.student_id', $student)->where('weeks.student_id', $student))->orderBy('weeks.ends_on')->orderBy('tasks.id')
             ->select(['tasks.id', 'students.first_name', 'students.initial', 'weeks.ends_on', 'tasks.title', 'pieces.title as piece', 'tasks.mark', 'tasks.tempo', 'tasks.tempo_reached', 'tasks.heard_note']);
 
         yield Csv::write([['student', 'lesson', 'task', 'piece', 'mark', 'tempo', 'reached', 'note', 'slips']]);

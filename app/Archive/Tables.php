@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** The tables that hold a studio, each after those it refers to. The database itself is asked, so that none is forgotten. */
@@ -19,10 +20,11 @@ final class Tables
     public static function inOrder(): array
     {
         $refers = [];
-        foreach (Schema::getTables(Schema::getCurrentSchemaName()) as ['name' => $name]) {
-            foreach (Schema::getForeignKeys($name) as $key) {
-                $refers[$name][$key['columns'][0]] = $key['foreign_table'];
-            }
+        // All at once: asked table by table it takes a quarter of a second.
+        $keys = DB::table('information_schema.key_column_usage')->where('constraint_schema', Schema::getCurrentSchemaName())->whereNotNull('referenced_table_name')->where('ordinal_position', 1)
+            ->orderBy('table_name')->orderBy('constraint_name')->get(['table_name as of', 'column_name as column', 'referenced_table_name as to']);
+        foreach ($keys as $key) {
+            $refers[(string) $key->of][(string) $key->column] = (string) $key->to;
         }
         $refers = array_diff_key($refers, array_flip(self::NOT_KEPT));
         $ordered = [];

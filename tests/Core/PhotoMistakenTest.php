@@ -9,10 +9,12 @@ use Nasturtium\Core\Formats\Photo\Heads;
 use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\Rhythm;
 use Nasturtium\Core\Formats\Photo\Rings;
+use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\StemHeads;
 use Nasturtium\Core\Formats\Photo\Stems;
 use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Score\Mark;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -159,4 +161,30 @@ test('a short stroke at a stem is read away, a whole flag sooner asks for the do
 test('a whole note that does not go into the bar is a half whose stem was not seen', function (): void {
     $whole = new Item(20, 20, [new Head(20, 3, true, 24, 0.95)], 4 * Item::QUARTER, 1, 0);
     expect(settled_to([$whole], 3 * Item::QUARTER))->toBe(['96.', 'in doubt']);
+});
+
+test('the note of a metronome mark is played by nobody, one without the two lines is', function (bool $marked, int $apart, array $told): void {
+    // In the space above the staff, where no ledger line would be missed.
+    $drawn = (new DrawnStrip(500))->head(150, 3)->stem(150, 3, true)->head(300, 9)->stem(300, 9, true, 3.0);
+    if ($marked) {
+        $drawn->box(300 + $apart, Strip::TOP - 26, 20, 3)->box(300 + $apart, Strip::TOP - 18, 20, 3);
+    }
+    expect(told_of($drawn))->toBe($told);
+})->with([[true, 24, ['q3']], [true, 36, ['q3']], [true, 44, ['q3', 'q9']], [false, 24, ['q3', 'q9']]]);
+
+test('between an accidental and a half note there is no head', function (Shape $sign): void {
+    [$width] = DrawnStrip::print($sign);
+    // As close as it is printed: the paper between them is as wide as a head.
+    $drawn = (new DrawnStrip())->head(200, 1, true)->stem(200, 1, true)->sign($sign, 200 - 14 - $width, Strip::row(1));
+    expect(told_of($drawn))->toBe(['h1'])
+        ->and($drawn->items()[0]->heads[0]->sign)->toBe($sign->alter());
+})->with([Shape::Natural, Shape::Sharp, Shape::Flat]);
+
+test('a bow of a fermata is no head', function (): void {
+    $drawn = (new DrawnStrip())->head(200, 6)->stem(200, 6, false)->dot(200, 11);
+    for ($dx = -14; $dx <= 14; $dx++) {
+        $drawn->box(200 + $dx, Strip::row(11) - 12 + (int) (($dx / 14) ** 2 * 12), 1, 4);
+    }
+    expect(told_of($drawn))->toBe(['q6'])
+        ->and($drawn->items()[0]->marks)->toBe([Mark::Fermata]);
 });

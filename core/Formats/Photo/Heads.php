@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Closure;
+
 /** Finds the heads of notes: filled ones by an ellipse that is nearly all ink, hollow ones by a ring around a hole. */
 final class Heads
 {
@@ -21,11 +23,12 @@ final class Heads
 
     /**
      * @param  int        $from columns before are the clef's, the key's and the time's
+     * @param  (Closure(Head): bool)|null $mayBe what is surely of another sign is none, and takes no other's place
      * @return list<Head> from left to right
      */
-    public static function of(Strip $strip, int $from): array
+    public static function of(Strip $strip, int $from, ?Closure $mayBe = null): array
     {
-        $found = [...self::filled($strip, $from), ...HollowHeads::of($strip, $from)];
+        $found = array_filter([...self::filled($strip, $from), ...HollowHeads::of($strip, $from)], $mayBe ?? static fn (): bool => true);
         usort($found, static fn (Head $a, Head $b): int => $b->sure <=> $a->sure);
         $kept = [];
         foreach ($found as $head) {

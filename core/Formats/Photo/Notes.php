@@ -46,7 +46,7 @@ final class Notes
 
     private function read(): void
     {
-        $heads = Rings::placed($this->strip, array_values(array_filter(Heads::of($this->strip, $this->opening->end), $this->mayBe(...))));
+        $heads = Rings::placed($this->strip, Heads::of($this->strip, $this->opening->end, $this->mayBe(...)));
         foreach (Stems::of($this->strip) as $stem) {
             if (! $this->isBar($stem->x) && $stem->x > $this->opening->end) {
                 $this->stems[] = $stem;
@@ -159,11 +159,12 @@ final class Notes
         return false;
     }
 
-    /** What thickens in a rest or in a sharp is no head. */
+    /** What thickens in a rest or in a sharp is no head, nor is the paper between a sign and what stands after it. */
     private function isOfSign(Head $head): bool
     {
         foreach ($this->signs as $blob) {
-            if ($head->x > $blob->left - 4 && $head->x < $blob->right + 4 && $head->y() > $blob->top - 4 && $head->y() < $blob->bottom + 4) {
+            $left = $head->hollow ? $head->x - $head->width / 2 : $head->x - 4;
+            if ($head->x > $blob->left - 4 && $left < $blob->right && $head->y() > $blob->top - 4 && $head->y() < $blob->bottom + 4) {
                 return true;
             }
         }

@@ -22,6 +22,11 @@ final class StaffFinder
     /** Bands that a staff has at least. */
     private const SHORTEST = 6;
 
+    /** Likewise beside another that is surely there, and spaces between the middles of two staves of a line. */
+    private const FEWEST = 4;
+
+    private const TWO = [6, 16];
+
     /** What lines show at least where a staff goes on, rows around them in which they may be, and bands that may be missed. */
     private const FAINT = 0.015;
 
@@ -120,7 +125,8 @@ final class StaffFinder
      */
     private static function joined(array $tracks): array
     {
-        $tracks = array_values(array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST));
+        $long = array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST);
+        $tracks = array_values(array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST || self::isFainter($track, $long)));
         usort($tracks, static fn (array $a, array $b): int => array_key_first($a) <=> array_key_first($b));
         for ($i = 0; isset($tracks[$i]); $i++) {
             for ($k = $i + 1; isset($tracks[$k]); $k++) {
@@ -134,6 +140,33 @@ final class StaffFinder
         }
 
         return $tracks;
+    }
+
+    /**
+     * One of the two staves of a line may be printed so faintly that few bands show it: as long and as wide as the other, and a hand's width away.
+     *
+     * @param non-empty-array<int, array{float, float, float}>        $track
+     * @param array<array<int, array{float, float, float}>>           $long
+     */
+    private static function isFainter(array $track, array $long): bool
+    {
+        [$first, $last] = [array_key_first($track), array_key_last($track)];
+        if (count($track) < self::FEWEST || $last - $first < self::SHORTEST) {
+            return false;
+        }
+        [$y, $space] = $track[$first];
+        foreach ($long as $other) {
+            $near = array_filter($other, static fn (int $band): bool => abs($band - $first) <= 2, ARRAY_FILTER_USE_KEY);
+            if ($near !== [] && array_key_last($other) >= $last - 2) {
+                [$at, $distance] = $near[array_key_first($near)];
+                $apart = abs($at - $y) / $space;
+                if (abs($distance - $space) < 0.07 * $space && $apart > self::TWO[0] && $apart < self::TWO[1]) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**
