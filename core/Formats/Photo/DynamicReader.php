@@ -28,6 +28,9 @@ final class DynamicReader
     /** @var list<array{string, Blob}> what is written, and its ink */
     private array $words = [];
 
+    /** @var list<Blob> the ink of those above the staff, which are of the staff that stands there */
+    private array $above = [];
+
     /**
      * @param list<Blob> $blobs  from left to right
      * @param int        $from   the column from which notes stand
@@ -35,11 +38,19 @@ final class DynamicReader
      */
     public function __construct(array $blobs, int $from, int $bottom)
     {
-        $letters = $others = [];
+        $notes = array_values(array_filter($blobs, static fn (Blob $blob): bool => $blob->left > $from));
+        $this->words = self::among(array_values(array_filter($notes, static fn (Blob $blob): bool => self::isBelow($blob, $bottom))));
+        $this->above = array_column(self::among(array_values(array_filter($notes, self::isAbove(...)))), 1);
+    }
+
+    /**
+     * @param  list<Blob>                $blobs
+     * @return list<array{string, Blob}>
+     */
+    private static function among(array $blobs): array
+    {
+        $letters = $others = $words = [];
         foreach ($blobs as $blob) {
-            if ($blob->left <= $from || ! self::isBelow($blob, $bottom)) {
-                continue;
-            }
             [$name, $far] = Prints::nearest(self::TABLE, $blob);
             if ($far <= self::LIKE) {
                 $letters[] = [$name, $blob];
@@ -55,9 +66,16 @@ final class DynamicReader
                 $of = $of->with($blob);
             }
             if (in_array($word, self::WRITTEN, true) && array_filter($others, static fn (Blob $other): bool => self::areBeside($of, $other)) === []) {
-                $this->words[] = [$word, $of];
+                $words[] = [$word, $of];
             }
         }
+
+        return $words;
+    }
+
+    private static function isAbove(Blob $blob): bool
+    {
+        return $blob->y() < Strip::TOP - self::BELOW && $blob->bottom < Strip::TOP + self::RISES;
     }
 
     /** Where one may stand. */
@@ -69,7 +87,7 @@ final class DynamicReader
     /** @return list<Blob> the ink of them, which is no note's */
     public function ink(): array
     {
-        return array_column($this->words, 1);
+        return [...array_column($this->words, 1), ...$this->above];
     }
 
     /** @param list<Item> $items */

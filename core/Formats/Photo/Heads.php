@@ -18,6 +18,9 @@ final class Heads
     /** How sure a filled head is that is one alone: what is torn may be two in a second. */
     private const FULL = 0.95;
 
+    /** Columns between two heads of one stack. */
+    private const ABOVE = 5;
+
     /** Two places of one head that are as likely as each other. */
     private const AS_SURE = 0.012;
 
@@ -28,7 +31,7 @@ final class Heads
      */
     public static function of(Strip $strip, int $from, ?Closure $mayBe = null): array
     {
-        $found = array_filter([...self::filled($strip, $from), ...HollowHeads::of($strip, $from)], $mayBe ?? static fn (): bool => true);
+        $found = array_filter([...self::withoutBetween(self::filled($strip, $from)), ...HollowHeads::of($strip, $from)], $mayBe ?? static fn (): bool => true);
         usort($found, static fn (Head $a, Head $b): int => $b->sure <=> $a->sure);
         $kept = [];
         foreach ($found as $head) {
@@ -51,6 +54,38 @@ final class Heads
         usort($kept, static fn (Head $a, Head $b): int => $a->x <=> $b->x);
 
         return $kept;
+    }
+
+    /**
+     * Heads a third apart that run together are as black between them as they are: those are the outermost, and every other one.
+     *
+     * @param  list<Head> $found
+     * @return list<Head>
+     */
+    private static function withoutBetween(array $found): array
+    {
+        $black = array_filter($found, static fn (Head $head): bool => $head->sure >= self::FULL);
+        $isThere = static function (Head $head, int $place) use ($black): bool {
+            foreach ($black as $other) {
+                if ($other->place === $place && abs($other->x - $head->x) <= self::ABOVE) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
+
+        return array_values(array_filter($found, static function (Head $head) use ($isThere): bool {
+            [$below, $above] = [0, 0];
+            while ($isThere($head, $head->place - $below - 1)) {
+                $below++;
+            }
+            while ($isThere($head, $head->place + $above + 1)) {
+                $above++;
+            }
+
+            return $below % 2 === 0 || ($below + $above) % 2 === 1;
+        }));
     }
 
     /** @return list<Head> */

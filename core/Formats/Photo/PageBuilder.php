@@ -12,6 +12,11 @@ final class PageBuilder
     /** Beats and unit of the times that pages have, the commonest first. */
     public const TIMES = [[4, 4], [3, 4], [2, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]];
 
+    /** Places of the staff and right beside it. */
+    private const LOWEST = -1;
+
+    private const HIGHEST = 9;
+
     /**
      * @param non-empty-list<System> $systems
      * @param int                    $line    of the page that the first of them is
@@ -77,6 +82,7 @@ final class PageBuilder
     {
         $all = [];
         $areSure = true;
+        $items = self::resting($items);
         // Where two voices rest, one rest is printed.
         $items = $items === [] && count($aside) === 1 && $aside[0]->fillsBar ? $aside : $items;
         $voices = Voices::of($items, $aside, $length);
@@ -91,6 +97,25 @@ final class PageBuilder
         }
 
         return [$all, $areSure];
+    }
+
+    /**
+     * Beside a rest of the whole bar in its own place, what looks like a whole note outside the staff is a letter of a word or of a dynamic.
+     *
+     * @param  list<Item> $items
+     * @return list<Item>
+     */
+    private static function resting(array $items): array
+    {
+        $rests = array_values(array_filter($items, static fn (Item $item): bool => $item->fillsBar));
+        $outside = static fn (Head $head): bool => $head->place < self::LOWEST || $head->place > self::HIGHEST;
+        foreach ($items as $item) {
+            if (! $item->fillsBar && ($item->stem !== null || $item->heads === [] || array_filter($item->heads, $outside) !== $item->heads)) {
+                return $items;
+            }
+        }
+
+        return count($rests) === 1 ? $rests : $items;
     }
 
     /**
