@@ -188,3 +188,9 @@ test('a bow of a fermata is no head', function (): void {
     expect(told_of($drawn))->toBe(['q6'])
         ->and($drawn->items()[0]->marks)->toBe([Mark::Fermata]);
 });
+
+test('a longer note with less room after it than a shorter one is looked at again', function (float $second, string $says): void {
+    // An eighth that was perhaps a quarter, and a quarter that was perhaps an eighth; each as it was read fills the bar.
+    $items = [note_of(20, 1, 10), note_of($second, 0, 26), note_of(260, 0, 0), note_of(400, 1, 24)];
+    expect(settled_to($items, 3 * Item::QUARTER))->toBe(['24', '48', '48', '24', $says]);
+})->with([[156.0, 'in doubt'], [154.0, 'sure'], [80.0, 'sure']]);

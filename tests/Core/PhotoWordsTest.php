@@ -32,6 +32,9 @@ final class SaidWords implements WordReader
     /** @var list<array{int, int}> their widths and heights */
     public array $shown = [];
 
+    /** @var list<string> */
+    public array $pictures = [];
+
     /** @param list<array{text: string, x: int}> $words */
     public function __construct(private readonly array $words) {}
 
@@ -39,6 +42,7 @@ final class SaidWords implements WordReader
     {
         [$width, $height] = (array) getimagesizefromstring($jpeg);
         $this->shown[] = [(int) $width, (int) $height];
+        $this->pictures[] = $jpeg;
 
         return [['height' => 40, 'words' => $this->words]];
     }
@@ -60,7 +64,7 @@ function band(DrawnStrip $drawn, WordReader $words, int $width = 400): array
 {
     $strip = $drawn->strip();
 
-    return WordBand::read($strip, Blobs::of($strip->bareRows), Strip::BOTTOM + 6, Strip::HEIGHT - 12, $width, $words);
+    return WordBand::read(Blobs::of($strip->bareRows), Strip::BOTTOM + 6, Strip::HEIGHT - 12, $width, $words);
 }
 
 test('words are read where letters stand in a row, three times as large', function (): void {
@@ -88,7 +92,7 @@ function sung(array $said): array
     $strip = lettered(6, 210)->strip();
     $staff = new Staff($strip, Blobs::of($strip->bareRows), new Opening(Clef::Treble, 0, null, 20));
     $staff->items = [$note(70.0), $note(130.0), new Item(190.0, 190.0, [], 48, 0, 0), $note(250.0)];
-    Lyrics::give($staff, Strip::HEIGHT, new SaidWords($said));
+    Lyrics::give($staff, null, Strip::HEIGHT, new SaidWords($said));
 
     return $staff->items;
 }
@@ -136,4 +140,32 @@ test('words and tempo go out with the piece, and are kept', function (): void {
         ->and($first->ink->lyrics[0]->printed())->toBe('sun-')
         ->and($second->ink->lyrics[0]->printed())->toBe('ny')
         ->and([$first->ink->lyrics[0]->continues, $second->ink->lyrics[0]->continues])->toBe([false, true]);
+});
+
+test('words far below a staff are read above the one that stands there, and are of the notes over them', function (): void {
+    $note = static fn (float $x): Item => new Item($x, $x, [new Head($x, 3, false, 18.0, 1.0)], 48, 0, 0);
+    $staff = static function (DrawnStrip $drawn): Staff {
+        $strip = $drawn->strip();
+
+        return new Staff($strip, Blobs::of($strip->bareRows), new Opening(Clef::Treble, 0, null, 20));
+    };
+    [$upper, $lower] = [$staff(new DrawnStrip()), $staff(lettered(6, Strip::TOP - 30))];
+    $upper->items = [$note(70.0), $note(130.0)];
+    Lyrics::give($upper, $lower, Strip::HEIGHT, new SaidWords([['text' => 'sun', 'x' => 210], ['text' => 'low', 'x' => 384]]));
+    expect(array_column($upper->items, 'lyric'))->toBe(['sun', 'low']);
+    // Where some stand right below it, those of the next are that staff's own.
+    $upper = $staff(lettered(6, 210));
+    $upper->items = [$note(70.0)];
+    Lyrics::give($upper, $lower, Strip::HEIGHT, new SaidWords([['text' => 'now', 'x' => 210]]));
+    expect($upper->items[0]->lyric)->toBe('now');
+});
+
+test('nothing but the line of letters is shown to the reader', function (): void {
+    $words = new SaidWords([]);
+    // A stem comes down to it.
+    band(lettered(6, 210)->box(300, Strip::BOTTOM, 2, 40), $words);
+    $image = imagecreatefromstring($words->pictures[0]);
+    assert($image !== false);
+    expect(imagecolorat($image, 3 * 64, 3 * 24) & 255)->toBeLessThan(40)
+        ->and(imagecolorat($image, 3 * 301, 3 * 20) & 255)->toBeGreaterThan(200);
 });

@@ -15,13 +15,35 @@ final class Lyrics
     /** Columns from the middle of a syllable to its note. */
     private const REACH = 40;
 
-    /** @param int $bottom rows below are of the staff that stands there */
-    public static function give(Staff $staff, int $bottom, WordReader $words): void
+    /**
+     * Words far below a staff are on the strip of the one that stands there.
+     *
+     * @param Staff|null $next   the staff below
+     * @param int        $bottom the row where it begins
+     */
+    public static function give(Staff $staff, ?Staff $next, int $bottom, WordReader $words): void
     {
+        $read = self::read($staff, Strip::BOTTOM + self::BELOW, min($bottom, Strip::HEIGHT - self::END), $words);
+        if ($read === [] && $next !== null) {
+            foreach (self::read($next, self::END, Strip::TOP - self::BELOW, $words) as ['text' => $text, 'x' => $x]) {
+                $read[] = ['text' => $text, 'x' => (float) $staff->strip->columnAt($next->strip->pageX[(int) $x] ?? 0.0)];
+            }
+        }
         $before = null;
-        foreach (WordBand::read($staff->strip, $staff->blobs, Strip::BOTTOM + self::BELOW, min($bottom, Strip::HEIGHT - self::END), $staff->strip->width(), $words) as ['text' => $text, 'x' => $x]) {
+        foreach ($read as ['text' => $text, 'x' => $x]) {
             $before = self::put($staff->items, $text, $x, $before);
         }
+    }
+
+    /** @return list<array{text: string, x: float}> */
+    private static function read(Staff $staff, int $from, int $to, WordReader $words): array
+    {
+        // What says how loud it is stands among them.
+        $loud = (new DynamicReader($staff->blobs, $staff->opening->end, Strip::HEIGHT))->ink();
+        $isLoud = static fn (Blob $blob): bool => array_filter($loud, static fn (Blob $ink): bool => $blob->left < $ink->right && $blob->right > $ink->left && $blob->top < $ink->bottom && $blob->bottom > $ink->top) !== [];
+        $blobs = array_values(array_filter($staff->blobs, static fn (Blob $blob): bool => ! $isLoud($blob)));
+
+        return WordBand::read($blobs, $from, $to, $staff->strip->width(), $words);
     }
 
     /**

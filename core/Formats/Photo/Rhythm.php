@@ -33,6 +33,11 @@ final class Rhythm
     /** A beam that goes on to the next note, or a whole flag, is hardly none. */
     private const JOINED = 1.7;
 
+    /** How much more room a shorter note may have, and how unlikely more is. */
+    private const CROWDED = 1.3;
+
+    private const CROWD = 0.5;
+
     /** Pixels of the picture within which two signs are struck together, and beyond which they are not. */
     private const TOGETHER = 9.0;
 
@@ -54,7 +59,7 @@ final class Rhythm
             return [$items, true];
         }
         Triplets::settle($items, self::sum($items) - $length);
-        if (self::sum($items) === $length) {
+        if (self::sum($items) === $length && ! self::isCrowded($items, array_map(static fn (Item $item): array => [$item->base, $item->dots, $item->beams], $items))) {
             return [self::placed($items), true];
         }
         $ways = [];
@@ -129,7 +134,7 @@ final class Rhythm
      */
     private static function strain(array $items, array $chosen, array $beside): float
     {
-        $strain = 0.0;
+        $strain = self::isCrowded($items, $chosen) ? self::CROWD : 0.0;
         $onset = 0;
         foreach ($chosen as $i => $option) {
             foreach ($option === null ? [] : $beside as $other) {
@@ -145,6 +150,34 @@ final class Rhythm
         }
 
         return $strain;
+    }
+
+    /**
+     * Whether a longer note has clearly less room after it than a shorter one beside it.
+     *
+     * @param list<Item>                           $items
+     * @param list<array{int, int, int}|null> $chosen
+     */
+    private static function isCrowded(array $items, array $chosen): bool
+    {
+        $before = null;
+        foreach ($items as $i => $item) {
+            $next = $items[$i + 1] ?? null;
+            $option = $chosen[$i] ?? null;
+            if ($next === null || $option === null) {
+                break;
+            }
+            $here = [self::ticks($option), $next->pageX - $item->pageX];
+            if ($before !== null) {
+                [$long, $short] = $before[0] > $here[0] ? [$before, $here] : [$here, $before];
+                if ($long[0] > $short[0] && $long[1] * self::CROWDED < $short[1]) {
+                    return true;
+                }
+            }
+            $before = $here;
+        }
+
+        return false;
     }
 
     /** @param list<Item> $items */

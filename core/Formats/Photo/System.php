@@ -213,7 +213,7 @@ final class System
     public function giveLyrics(WordReader $words): void
     {
         $gap = $this->gap();
-        Lyrics::give($this->staves[0], $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
+        Lyrics::give($this->staves[0], $this->staves[1] ?? null, $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
     }
 
     public function read(): void

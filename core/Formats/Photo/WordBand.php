@@ -28,14 +28,13 @@ final class WordBand
      *
      * @return list<array{text: string, x: float}> words, and the columns of their middles
      */
-    public static function read(Strip $strip, array $blobs, int $from, int $to, int $width, WordReader $words): array
+    public static function read(array $blobs, int $from, int $to, int $width, WordReader $words): array
     {
         $base = self::base($blobs, $from, $to, $width);
         if ($base === null) {
             return [];
         }
-        $columns = array_map(static fn (string $column): string => strtr($column, ["\0" => "\xFF", "\1" => "\0"]), array_slice($strip->columns, 0, $width));
-        $picture = GreyPicture::of($columns, max(0, $base - self::ABOVE_BASE), min(Strip::HEIGHT, $base + self::UNDER_BASE));
+        $picture = GreyPicture::of(self::letters($blobs, $base, $width), max(0, $base - self::ABOVE_BASE), min(Strip::HEIGHT, $base + self::UNDER_BASE));
         $larger = imagescale($picture, self::SCALE * imagesx($picture), self::SCALE * imagesy($picture), IMG_BICUBIC);
         $read = [];
         foreach ($larger === false ? [] : $words->lines(GreyPicture::written($larger)) as ['words' => $line]) {
@@ -45,6 +44,30 @@ final class WordBand
         }
 
         return $read;
+    }
+
+    /**
+     * The line with nothing else on it: a stem that comes down to it is no letter.
+     *
+     * @param  list<Blob>   $blobs
+     * @return list<string> columns of brightness
+     */
+    private static function letters(array $blobs, int $base, int $width): array
+    {
+        $rows = array_fill(0, Strip::HEIGHT, str_repeat("\xFF", $width));
+        foreach ($blobs as $blob) {
+            if ($blob->top < $base - self::ABOVE_BASE || $blob->bottom > $base + self::UNDER_BASE) {
+                continue;
+            }
+            foreach ($blob->runs as [$row, $from, $to]) {
+                if (isset($rows[$row]) && $from < $width) {
+                    $run = min($to, $width) - $from;
+                    $rows[$row] = substr_replace($rows[$row], str_repeat("\0", $run), $from, $run);
+                }
+            }
+        }
+
+        return Strip::turned($rows, $width);
     }
 
     /**
