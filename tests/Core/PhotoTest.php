@@ -127,6 +127,26 @@ test('a hole that was taken for a note goes where the bar is right without it', 
     expect(lengths($settled))->toBe([48, 48, 96])->and($sure)->toBeTrue();
 });
 
+test('a staff that a few bands show is one where another stands a hand away, as long as it', function (int $apart, int $seen, int $found): void {
+    $image = imagecreatetruecolor(800, 560);
+    assert($image !== false);
+    imagefill($image, 0, 0, 0xFFFFFF);
+    for ($line = 0; $line < 5; $line++) {
+        imagefilledrectangle($image, 64, 100 + 16 * $line, 672, 101 + 16 * $line, 0x202020);
+        imagefilledrectangle($image, 64, 100 + $apart + 16 * $line, 672, 100 + $apart + 16 * $line, 0xF4F4F4);
+        for ($band = 0; $band < $seen; $band++) {
+            imagefilledrectangle($image, 64 + 128 * $band, 100 + $apart + 16 * $line, 64 + 128 * $band + 31, 101 + $apart + 16 * $line, 0x909090);
+        }
+    }
+    ob_start();
+    imagepng($image);
+    expect(StaffFinder::find(Decoder::picture(Decoder::opened((string) ob_get_clean()), 0)))->toHaveCount($found);
+})->with([
+    'a hand away' => [144, 4, 2],
+    'seen too seldom' => [144, 3, 1],
+    'too far away' => [280, 4, 1],
+]);
+
 test('onsets follow one another', function (): void {
     [$items] = Rhythm::settle(seen('v v q h'), 192);
     expect(array_map(static fn (Item $item): int => $item->onset, $items))->toBe([0, 24, 48, 96]);

@@ -126,7 +126,7 @@ final class StaffFinder
     private static function joined(array $tracks): array
     {
         $long = array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST);
-        $tracks = array_values(array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST || self::isFainter($track, $long)));
+        $tracks = array_values(array_filter($tracks, static fn (array $track): bool => count($track) >= self::SHORTEST || $track !== [] && self::isFainter($track, $long)));
         usort($tracks, static fn (array $a, array $b): int => array_key_first($a) <=> array_key_first($b));
         for ($i = 0; isset($tracks[$i]); $i++) {
             for ($k = $i + 1; isset($tracks[$k]); $k++) {
