@@ -188,6 +188,12 @@ test('beside a rest of the whole bar a letter far outside the staff is no whole 
         ->and(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 2))->toHaveCount($notes);
 })->with([[-4, 0], [-2, 0], [-1, 1], [3, 1]]);
 
+test('nor is one beyond a second ledger line beside another', function (int $place, int $notes): void {
+    $upper = static fn (?callable $more = null): DrawnStrip => staff_of(Clef::Treble, [quarters(4), [['h', 3], ['h', 3]], quarters(4), REST], $more);
+    $read = page_read((new DrawnPage([[$upper(static fn (DrawnStrip $drawn) => $drawn->whole(272, $place))], [$upper()]]))->png());
+    expect(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 2))->toHaveCount($notes);
+})->with([[-4, 2], [-3, 3]]);
+
 test('what was read goes out as the shorthand', function (): void {
     $text = ShorthandWriter::write(PhotoPiece::of((new PhotoReader())->read(grand_page()->png())->page->pieces[0]))->text;
     expect($text)->toContain('time: 3/4')->and($text)->toMatch('/^R: .*\n(?:R: .*\n)?L: \/ \|/m');

@@ -17,6 +17,9 @@ final class PageBuilder
 
     private const HIGHEST = 9;
 
+    /** Places beyond these in which a beginner's hand plays no whole note beside another. */
+    private const BEYOND = 2;
+
     /**
      * @param non-empty-list<System> $systems
      * @param int                    $line    of the page that the first of them is
@@ -82,7 +85,7 @@ final class PageBuilder
     {
         $all = [];
         $areSure = true;
-        $items = self::resting($items);
+        $items = self::withoutLetters($items);
         // Where two voices rest, one rest is printed.
         $items = $items === [] && count($aside) === 1 && $aside[0]->fillsBar ? $aside : $items;
         $voices = Voices::of($items, $aside, $length);
@@ -100,22 +103,24 @@ final class PageBuilder
     }
 
     /**
-     * Beside a rest of the whole bar in its own place, what looks like a whole note outside the staff is a letter of a word or of a dynamic.
+     * What looks like a whole note is a letter of a word or of a dynamic where it stands outside the staff beside a rest of the whole bar, or
+     * beyond a second ledger line beside anything else.
      *
      * @param  list<Item> $items
      * @return list<Item>
      */
-    private static function resting(array $items): array
+    private static function withoutLetters(array $items): array
     {
+        $isLetter = static fn (Item $item, int $beyond): bool => $item->stem === null && $item->heads !== []
+            && array_filter($item->heads, static fn (Head $head): bool => $head->place >= self::LOWEST - $beyond && $head->place <= self::HIGHEST + $beyond) === [];
         $rests = array_values(array_filter($items, static fn (Item $item): bool => $item->fillsBar));
-        $outside = static fn (Head $head): bool => $head->place < self::LOWEST || $head->place > self::HIGHEST;
-        foreach ($items as $item) {
-            if (! $item->fillsBar && ($item->stem !== null || $item->heads === [] || array_filter($item->heads, $outside) !== $item->heads)) {
-                return $items;
-            }
+        $letters = array_filter($items, static fn (Item $item): bool => $isLetter($item, 0));
+        if (count($rests) === 1 && count($letters) === count($items) - 1) {
+            return $rests;
         }
+        $notes = array_values(array_filter($items, static fn (Item $item): bool => ! $isLetter($item, self::BEYOND)));
 
-        return count($rests) === 1 ? $rests : $items;
+        return $notes === [] ? $items : $notes;
     }
 
     /**
