@@ -32,7 +32,7 @@ beforeEach(function (): void {
 
         return Artisan::output();
     };
-    $this->night = static fn () => Artisan::call('queue:work', ['connection' => 'database', '--queue' => CatchUpStudio::QUEUE, '--stop-when-empty' => true, '--sleep' => 0]);
+    $this->night = static fn () => Artisan::call('queue:work', ['connection' => 'database', '--queue' => CatchUpStudio::QUEUE, '--stop-when-empty' => true, '--sleep' => 0, '--memory' => 4096]);
     $this->planned = fn (): ?string => $this->week->refresh()->planned_on?->toDateString();
     $this->dates = fn (): array => $this->week->tasks()->with('days')->get()->flatMap->days->map(static fn ($day): string => "{$day->task_id} {$day->on_date->toDateString()}")->sort()->values()->all();
 });
