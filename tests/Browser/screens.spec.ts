@@ -1,5 +1,6 @@
 import { ROOMS } from './rooms';
 import {
+    api,
     editor,
     engraved,
     expect,
@@ -124,7 +125,12 @@ test('a file that is no score is refused in words, and a good one is taken', asy
     const choose = page.locator('input[type="file"]');
     await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from('<html></html>') });
     await expect(page.getByRole('alert')).toContainText('this is not MusicXML; it begins with <html>');
-    const music = await page.evaluate(async () => (await (await fetch('/api/pieces/1')).json()).music as string);
+    // Rows are numbered as the database likes.
+    const books = await api<{ pages: { pieces: { id: number; title: string }[] }[] }[]>(page, 'GET', '/books');
+    const piece = books
+        .flatMap((book) => book.pages.flatMap((one) => one.pieces))
+        .find((one) => one.title === 'Hop and Wait');
+    const { music } = await api<{ music: string }>(page, 'GET', `/pieces/${piece?.id}`);
     await page.keyboard.press('Escape');
     await choose.setInputFiles({ name: 'page.musicxml', mimeType: 'text/xml', buffer: Buffer.from(music) });
     await page.getByRole('button', { name: 'Put it on the page as it is' }).click();
