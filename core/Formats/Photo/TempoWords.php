@@ -21,7 +21,7 @@ final readonly class TempoWords
     public static function of(System $system, WordReader $words): self
     {
         $staff = $system->staves[0];
-        $read = WordBand::read($staff->blobs, 0, Strip::TOP - self::FREE, (int) (self::LEFT * $staff->strip->width()), $words);
+        $read = WordBand::read($staff->blobs, 0, Strip::TOP - self::FREE, (int) (self::LEFT * $staff->strip->width()), $words, false);
 
         return self::from(implode(' ', array_column($read, 'text')));
     }

@@ -25,16 +25,17 @@ final class WordBand
      * @param int        $from  the first row in which letters are looked for
      * @param int        $to    the row after the last
      * @param int        $width columns that are looked at, from the left
+     * @param bool       $alone what reaches out of the line is none of it: in words below notes, not in a metronome mark
      *
      * @return list<array{text: string, x: float}> words, and the columns of their middles
      */
-    public static function read(array $blobs, int $from, int $to, int $width, WordReader $words): array
+    public static function read(array $blobs, int $from, int $to, int $width, WordReader $words, bool $alone = true): array
     {
         $base = self::base($blobs, $from, $to, $width);
         if ($base === null) {
             return [];
         }
-        $picture = GreyPicture::of(self::letters($blobs, $base, $width), max(0, $base - self::ABOVE_BASE), min(Strip::HEIGHT, $base + self::UNDER_BASE));
+        $picture = GreyPicture::of(self::letters($blobs, $base, $width, $alone), max(0, $base - self::ABOVE_BASE), min(Strip::HEIGHT, $base + self::UNDER_BASE));
         $larger = imagescale($picture, self::SCALE * imagesx($picture), self::SCALE * imagesy($picture), IMG_BICUBIC);
         $read = [];
         foreach ($larger === false ? [] : $words->lines(GreyPicture::written($larger)) as ['words' => $line]) {
@@ -47,16 +48,16 @@ final class WordBand
     }
 
     /**
-     * The line with nothing else on it: a stem that comes down to it is no letter.
+     * The line, or with nothing else on it: a stem that comes down to it is no letter.
      *
      * @param  list<Blob>   $blobs
      * @return list<string> columns of brightness
      */
-    private static function letters(array $blobs, int $base, int $width): array
+    private static function letters(array $blobs, int $base, int $width, bool $alone): array
     {
         $rows = array_fill(0, Strip::HEIGHT, str_repeat("\xFF", $width));
         foreach ($blobs as $blob) {
-            if ($blob->top < $base - self::ABOVE_BASE || $blob->bottom > $base + self::UNDER_BASE) {
+            if ($alone && ($blob->top < $base - self::ABOVE_BASE || $blob->bottom > $base + self::UNDER_BASE)) {
                 continue;
             }
             foreach ($blob->runs as [$row, $from, $to]) {
