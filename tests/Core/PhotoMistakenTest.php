@@ -9,12 +9,10 @@ use Nasturtium\Core\Formats\Photo\Heads;
 use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\Rhythm;
 use Nasturtium\Core\Formats\Photo\Rings;
-use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\StemHeads;
 use Nasturtium\Core\Formats\Photo\Stems;
 use Nasturtium\Core\Formats\Photo\Strip;
-use Nasturtium\Core\Score\Mark;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -172,21 +170,12 @@ test('the note of a metronome mark is played by nobody, one without the two line
     expect(told_of($drawn))->toBe($told);
 })->with([[true, 24, ['q3']], [true, 36, ['q3']], [true, 44, ['q3', 'q9']], [false, 24, ['q3', 'q9']]]);
 
-test('between an accidental and a half note there is no head', function (Shape $sign): void {
-    [$width] = DrawnStrip::print($sign);
-    // As close as it is printed: the paper between them is as wide as a head.
-    $drawn = (new DrawnStrip())->head(200, 1, true)->stem(200, 1, true)->sign($sign, 200 - 14 - $width, Strip::row(1));
-    expect(told_of($drawn))->toBe(['h1'])
-        ->and($drawn->items()[0]->heads[0]->sign)->toBe($sign->alter());
-})->with([Shape::Natural, Shape::Sharp, Shape::Flat]);
-
-test('a bow of a fermata is no head', function (): void {
-    $drawn = (new DrawnStrip())->head(200, 6)->stem(200, 6, false)->dot(200, 11);
-    for ($dx = -14; $dx <= 14; $dx++) {
-        $drawn->box(200 + $dx, Strip::row(11) - 12 + (int) (($dx / 14) ** 2 * 12), 1, 4);
-    }
-    expect(told_of($drawn))->toBe(['q6'])
-        ->and($drawn->items()[0]->marks)->toBe([Mark::Fermata]);
+test('what is of another sign takes no place of a head', function (): void {
+    $strip = (new DrawnStrip())->head(200, 3)->strip();
+    [$best] = Heads::of($strip, 20);
+    // The one that is seen best is of something else: the next best of the same head is not lost with it.
+    $found = Heads::of($strip, 20, static fn (Head $head): bool => $head->sure < $best->sure);
+    expect($found)->toHaveCount(1)->and($found[0]->place)->toBe(3)->and($found[0]->sure)->toBeLessThan($best->sure);
 });
 
 test('a longer note with less room after it than a shorter one is looked at again', function (float $second, string $says): void {

@@ -181,19 +181,6 @@ test('among grand staves a short stretch of lines is none, and a whole staff is 
         ->and(PhotoPiece::of($page->pieces[0])->measures)->toHaveCount($bars);
 })->with(['short' => [200, 8], 'whole' => [700, 12]]);
 
-test('beside a rest of the whole bar a letter far outside the staff is no whole note, a whole note within it is', function (int $place, int $notes): void {
-    $upper = static fn (?callable $more = null): DrawnStrip => staff_of(Clef::Treble, [quarters(4), REST, quarters(4), REST], $more);
-    $read = page_read((new DrawnPage([[$upper(static fn (DrawnStrip $drawn) => $drawn->whole(340, $place))], [$upper()]]))->png());
-    expect($read['bars'])->toBe(8)
-        ->and(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 2))->toHaveCount($notes);
-})->with([[-4, 0], [-2, 0], [-1, 1], [3, 1]]);
-
-test('nor is one beyond a second ledger line beside another', function (int $place, int $notes): void {
-    $upper = static fn (?callable $more = null): DrawnStrip => staff_of(Clef::Treble, [quarters(4), [['h', 3], ['h', 3]], quarters(4), REST], $more);
-    $read = page_read((new DrawnPage([[$upper(static fn (DrawnStrip $drawn) => $drawn->whole(272, $place))], [$upper()]]))->png());
-    expect(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 2))->toHaveCount($notes);
-})->with([[-4, 2], [-3, 3]]);
-
 test('what was read goes out as the shorthand', function (): void {
     $text = ShorthandWriter::write(PhotoPiece::of((new PhotoReader())->read(grand_page()->png())->page->pieces[0]))->text;
     expect($text)->toContain('time: 3/4')->and($text)->toMatch('/^R: .*\n(?:R: .*\n)?L: \/ \|/m');

@@ -7,6 +7,7 @@ namespace Tests\Photo;
 use Nasturtium\Core\Formats\Photo\BarLine;
 use Nasturtium\Core\Formats\Photo\Blob;
 use Nasturtium\Core\Formats\Photo\Blobs;
+use Nasturtium\Core\Formats\Photo\DynamicReader;
 use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\Shape;
@@ -214,7 +215,7 @@ final class DrawnStrip
     {
         $strip = $this->strip();
 
-        return StaffReader::read($strip, $this->blobs(), $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom, $next);
+        return StaffReader::read($strip, $this->blobs(), $bars, new Opening(Clef::Treble, 0, null, 20), 0, $bottom, new DynamicReader($this->blobs(), 20, $next));
     }
 
     private function ink(int $x, int $row, int $width): void

@@ -16,10 +16,8 @@ use Tests\Photo\Press;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-const DYNAMICS = ['pp', 'p', 'mp', 'mf', 'f', 'ff'];
-
 $folder = $argv[1] ?? sys_get_temp_dir().'/prints';
-$piece = ShorthandReader::read("title: Letters\ntime: 4/4\nR: @g4 ".implode(' | ', array_map(static fn (string $of): string => "\"{$of}\" wb", DYNAMICS))."\nL: ".implode(' | ', array_fill(0, 6, '/'))."\n")->piece;
+$piece = ShorthandReader::read("title: Letters\ntime: 4/4\nR: @g4 ".implode(' | ', array_map(static fn (string $of): string => "\"{$of}\" wb", DynamicReader::WRITTEN))."\nL: ".implode(' | ', array_fill(0, count(DynamicReader::WRITTEN), '/'))."\n")->piece;
 assert($piece !== null);
 $press = new Press($folder);
 $names = [];
@@ -39,7 +37,7 @@ foreach ($names as $name) {
     $bottom = Strip::BOTTOM + (int) $system->gap();
     foreach ($system->bars as $n => [$from, $to]) {
         $blobs = array_values(array_filter($staff->blobs, static fn (Blob $blob): bool => DynamicReader::isBelow($blob, $bottom) && $blob->area > 20 && ($staff->strip->pageX[$blob->left] ?? 0.0) > $from && ($staff->strip->pageX[$blob->left] ?? 0.0) < $to));
-        $letters = count($blobs) === 1 ? [DYNAMICS[$n]] : str_split(DYNAMICS[$n]);
+        $letters = count($blobs) === 1 ? [DynamicReader::WRITTEN[$n]] : str_split(DynamicReader::WRITTEN[$n]);
         if (count($blobs) !== count($letters)) {
             fwrite(STDERR, "{$name}: {$letters[0]}… has ".count($blobs)." parts\n");
 

@@ -21,7 +21,7 @@ final class DynamicReader
     /** Columns from the middle of one to its note. */
     private const REACH = 3 * Strip::SPACE;
 
-    private const WRITTEN = ['pp', 'p', 'mp', 'mf', 'f', 'ff'];
+    public const WRITTEN = ['pp', 'p', 'mp', 'mf', 'f', 'ff'];
 
     private const TABLE = 'dynamics.txt';
 
@@ -94,15 +94,9 @@ final class DynamicReader
     public function give(array $items): void
     {
         foreach ($this->words as [$word, $blob]) {
-            $best = null;
-            $nearest = (float) self::REACH;
-            foreach ($items as $item) {
-                if ($item->aside === null && abs($item->x - $blob->x()) < $nearest) {
-                    [$best, $nearest] = [$item, abs($item->x - $blob->x())];
-                }
-            }
-            if ($best !== null) {
-                $best->dynamic = $word;
+            $at = Item::nearest($items, $blob->x(), self::REACH);
+            if ($at !== null) {
+                $items[$at]->dynamic = $word;
             }
         }
     }

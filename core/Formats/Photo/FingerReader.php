@@ -34,7 +34,7 @@ final readonly class FingerReader
             $this->tellThree($items, $blob);
             [$shape, $far] = Shapes::nearest($blob);
             $finger = $shape->finger();
-            $at = $finger === null || $far > self::LIKE || $this->isOfWord($blob) ? null : self::at($items, $blob->x());
+            $at = $finger === null || $far > self::LIKE || $this->isOfWord($blob) ? null : Item::nearest($items, $blob->x(), self::REACH);
             if ($at !== null) {
                 $numbers[$at][] = [$blob->y(), $finger];
             }
@@ -71,29 +71,10 @@ final readonly class FingerReader
     private function tellThree(array $items, Blob $blob): void
     {
         [$shape, $far] = Shapes::nearest($blob, self::DIGITS);
-        $at = $shape === Shape::Three && $far < self::LEANING ? self::at($items, $blob->x()) : null;
+        $at = $shape === Shape::Three && $far < self::LEANING ? Item::nearest($items, $blob->x(), self::REACH) : null;
         if ($at !== null) {
             $items[$at]->hasThree = true;
         }
-    }
-
-    /**
-     * @param  list<Item> $items
-     * @return int|null   which of them stands there
-     */
-    private static function at(array $items, float $x): ?int
-    {
-        $best = null;
-        $nearest = (float) self::REACH;
-        foreach ($items as $i => $item) {
-            $far = abs($item->x - $x);
-            if (! $item->isRest() && $far < $nearest) {
-                $nearest = $far;
-                $best = $i;
-            }
-        }
-
-        return $best;
     }
 
     /** A letter has others at its side. */

@@ -44,6 +44,26 @@ final class Item
      */
     public function __construct(public readonly float $x, public readonly float $pageX, public readonly array $heads, public int $base, public int $dots, public int $beams, public readonly bool $fillsBar = false, public readonly float $sure = 1.0, public readonly ?Stem $stem = null) {}
 
+    /**
+     * The note that stands at a column.
+     *
+     * @param  list<self> $items
+     * @param  int        $reach columns between the two, which are fewer
+     * @return int|null   which of them; null where none stands so near
+     */
+    public static function nearest(array $items, float $x, int $reach): ?int
+    {
+        $best = null;
+        $nearest = (float) $reach;
+        foreach ($items as $i => $item) {
+            if (! $item->isRest() && abs($item->x - $x) < $nearest) {
+                [$best, $nearest] = [$i, abs($item->x - $x)];
+            }
+        }
+
+        return $best;
+    }
+
     public function ticks(): int
     {
         return ReadSign::length($this->base, $this->dots);

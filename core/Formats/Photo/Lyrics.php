@@ -39,8 +39,7 @@ final class Lyrics
     private static function read(Staff $staff, int $from, int $to, WordReader $words): array
     {
         // What says how loud it is stands among them.
-        $loud = (new DynamicReader($staff->blobs, $staff->opening->end, Strip::HEIGHT))->ink();
-        $isLoud = static fn (Blob $blob): bool => array_filter($loud, static fn (Blob $ink): bool => $blob->left < $ink->right && $blob->right > $ink->left && $blob->top < $ink->bottom && $blob->bottom > $ink->top) !== [];
+        $isLoud = static fn (Blob $blob): bool => array_filter($staff->loud, static fn (Blob $ink): bool => $blob->left < $ink->right && $blob->right > $ink->left && $blob->top < $ink->bottom && $blob->bottom > $ink->top) !== [];
         $blobs = array_values(array_filter($staff->blobs, static fn (Blob $blob): bool => ! $isLoud($blob)));
 
         return WordBand::read($blobs, $from, $to, $staff->strip->width(), $words);
@@ -59,13 +58,8 @@ final class Lyrics
         if ($syllable === '' && $printed !== '' && $before !== null) {
             $before->lyric = rtrim($before->lyric, '-').'-';
         }
-        $best = null;
-        $nearest = (float) self::REACH;
-        foreach ($items as $item) {
-            if ($item->heads !== [] && abs($item->x - $x) < $nearest) {
-                [$best, $nearest] = [$item, abs($item->x - $x)];
-            }
-        }
+        $at = Item::nearest($items, $x, self::REACH);
+        $best = $at === null ? null : $items[$at];
         if ($best === null || $best->lyric !== '' || preg_match('/\p{L}/u', $syllable) !== 1) {
             return $before;
         }

@@ -30,12 +30,6 @@ final readonly class MarkReader
      */
     public function __construct(private array $blobs, private int $top, private int $bottom) {}
 
-    /** @return list<Blob> the bows of fermatas with their dots, which are no notes */
-    public function fermatas(): array
-    {
-        return array_values(array_filter($this->blobs, fn (Blob $blob): bool => $this->dotIn($blob) !== null));
-    }
-
     /** @param list<Item> $items */
     public function give(array $items): void
     {

@@ -12,14 +12,6 @@ final class PageBuilder
     /** Beats and unit of the times that pages have, the commonest first. */
     public const TIMES = [[4, 4], [3, 4], [2, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]];
 
-    /** Places of the staff and right beside it. */
-    private const LOWEST = -1;
-
-    private const HIGHEST = 9;
-
-    /** Places beyond these in which a beginner's hand plays no whole note beside another. */
-    private const BEYOND = 2;
-
     /**
      * @param non-empty-list<System> $systems
      * @param int                    $line    of the page that the first of them is
@@ -85,7 +77,6 @@ final class PageBuilder
     {
         $all = [];
         $areSure = true;
-        $items = self::withoutLetters($items);
         // Where two voices rest, one rest is printed.
         $items = $items === [] && count($aside) === 1 && $aside[0]->fillsBar ? $aside : $items;
         $voices = Voices::of($items, $aside, $length);
@@ -100,27 +91,6 @@ final class PageBuilder
         }
 
         return [$all, $areSure];
-    }
-
-    /**
-     * What looks like a whole note is a letter of a word or of a dynamic where it stands outside the staff beside a rest of the whole bar, or
-     * beyond a second ledger line beside anything else.
-     *
-     * @param  list<Item> $items
-     * @return list<Item>
-     */
-    private static function withoutLetters(array $items): array
-    {
-        $isLetter = static fn (Item $item, int $beyond): bool => $item->stem === null && $item->heads !== []
-            && array_filter($item->heads, static fn (Head $head): bool => $head->place >= self::LOWEST - $beyond && $head->place <= self::HIGHEST + $beyond) === [];
-        $rests = array_values(array_filter($items, static fn (Item $item): bool => $item->fillsBar));
-        $letters = array_filter($items, static fn (Item $item): bool => $isLetter($item, 0));
-        if (count($rests) === 1 && count($letters) === count($items) - 1) {
-            return $rests;
-        }
-        $notes = array_values(array_filter($items, static fn (Item $item): bool => ! $isLetter($item, self::BEYOND)));
-
-        return $notes === [] ? $items : $notes;
     }
 
     /**

@@ -13,6 +13,9 @@ final class Staff
     /** @var list<Item> */
     public array $items = [];
 
+    /** @var list<Blob> the ink of what says how loud it is, here and on the staff above, which is no note and no word */
+    public array $loud = [];
+
     /** @param list<Blob> $blobs */
     public function __construct(public readonly Strip $strip, public readonly array $blobs, public Opening $opening) {}
 

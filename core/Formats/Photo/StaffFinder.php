@@ -19,6 +19,9 @@ final class StaffFinder
     /** Bands between two parts of one staff, at most. */
     private const APART = 14;
 
+    /** How much the distance of lines may differ in one staff, or in two of a line. */
+    private const ALIKE = 0.07;
+
     /** Bands that a staff has at least. */
     private const SHORTEST = 6;
 
@@ -160,7 +163,7 @@ final class StaffFinder
             if ($near !== [] && array_key_last($other) >= $last - 2) {
                 [$at, $distance] = $near[array_key_first($near)];
                 $apart = abs($at - $y) / $space;
-                if (abs($distance - $space) < 0.07 * $space && $apart > self::TWO[0] && $apart < self::TWO[1]) {
+                if (abs($distance - $space) < self::ALIKE * $space && $apart > self::TWO[0] && $apart < self::TWO[1]) {
                     return true;
                 }
             }
@@ -207,7 +210,7 @@ final class StaffFinder
         [$y, $space] = $track[$last] ?? [0.0, 0.0];
         [$at, $distance] = $next[$first] ?? [0.0, 0.0];
 
-        return abs($distance - $space) < 0.07 * $space && abs($y + $apart * self::slopeAt($track, $last, 1) - $at) < 0.4 * $space;
+        return abs($distance - $space) < self::ALIKE * $space && abs($y + $apart * self::slopeAt($track, $last, 1) - $at) < 0.4 * $space;
     }
 
     /**
@@ -225,7 +228,7 @@ final class StaffFinder
             $best = null;
             $nearest = 0.3 * Decoder::SPACE + 0.6 * abs($band - $last - $way);
             foreach ($bands[$band] as $i => [$at, $distance]) {
-                if (! isset($used[$band][$i]) && abs($at - $expected) < $nearest && abs($distance - $space) < 0.07 * $space) {
+                if (! isset($used[$band][$i]) && abs($at - $expected) < $nearest && abs($distance - $space) < self::ALIKE * $space) {
                     $nearest = abs($at - $expected);
                     $best = $i;
                 }

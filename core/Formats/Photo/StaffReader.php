@@ -22,22 +22,16 @@ final class StaffReader
 
     private readonly AccidentalReader $accidentals;
 
-    private readonly DynamicReader $dynamics;
-
-    private readonly MarkReader $marks;
-
     /**
      * @param list<Blob>    $blobs
      * @param list<BarLine> $bars
      */
-    private function __construct(private readonly Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, int $next)
+    private function __construct(private readonly Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, DynamicReader $dynamics)
     {
         $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
         $this->accidentals = new AccidentalReader($strip, $this->blobs, $opening->end);
-        $this->dynamics = new DynamicReader($this->blobs, $opening->end, $next);
-        $this->marks = new MarkReader($this->blobs, $top, $bottom);
-        $signs = [...$this->restReader->sure(), ...$this->accidentals->sure(), ...$this->dynamics->ink(), ...$this->marks->fermatas(), ...MetronomeNote::among($this->blobs)];
+        $signs = [...$this->restReader->sure(), ...$this->accidentals->sure(), ...$dynamics->ink(), ...MetronomeNote::among($this->blobs)];
         $this->notes = Notes::of($strip, $this->blobs, $signs, $bars, $opening, $top, $bottom);
         $this->items = $this->notes->items;
     }
@@ -47,12 +41,11 @@ final class StaffReader
      * @param  list<BarLine> $bars
      * @param  int           $top    rows above are of the staff that stands there
      * @param  int           $bottom likewise below
-     * @param  int           $next   the row where the staff below begins
      * @return list<Item>    from left to right
      */
-    public static function read(Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, int $next = Strip::HEIGHT): array
+    public static function read(Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, DynamicReader $dynamics): array
     {
-        $reader = new self($strip, $blobs, $bars, $opening, $top, $bottom, $next);
+        $reader = new self($strip, $blobs, $bars, $opening, $top, $bottom, $dynamics);
         $rests = $reader->restReader->items(fn (Blob $blob): bool => $reader->notes->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob));
         array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside === null));
         usort($reader->items, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
@@ -62,8 +55,8 @@ final class StaffReader
         $reader->doubtStrokes();
         (new FingerReader($reader->blobs, $top, $bottom))->give($reader->items);
         (new TieReader($strip))->give($reader->items);
-        $reader->marks->give($reader->items);
-        $reader->dynamics->give($reader->items);
+        (new MarkReader($reader->blobs, $top, $bottom))->give($reader->items);
+        $dynamics->give($reader->items);
 
         array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside !== null));
 

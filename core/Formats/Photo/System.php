@@ -223,7 +223,9 @@ final class System
             $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
             $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
             $next = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap);
-            $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $next);
+            $dynamics = new DynamicReader($staff->blobs, $staff->opening->end, $next);
+            $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $dynamics);
+            $staff->loud = $dynamics->ink();
         }
     }
 }

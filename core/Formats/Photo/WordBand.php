@@ -48,7 +48,7 @@ final class WordBand
     }
 
     /**
-     * The line, or with nothing else on it: a stem that comes down to it is no letter.
+     * The line drawn of its ink; alone, without a stem that comes down to it, which is no letter.
      *
      * @param  list<Blob>   $blobs
      * @return list<string> columns of brightness
