@@ -46,7 +46,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->command('nasturtium:tidy')->dailyAt('03:30');
         // Somewhere it is past three in the morning at every hour.
-        $schedule->command('nasturtium:replan')->hourlyAt(5)->withoutOverlapping();
+        $schedule->command('nasturtium:replan')->hourlyAt(5);
     })
     ->withMiddleware(function (Middleware $middleware): void {
         // What is typed counts its lines and columns from where it begins.

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 final class BehindWeeks
 {
     /** From this hour on what a day held is done: a family that practises late has ticked it. */
-    public const FROM_HOUR = 3;
+    private const FROM_HOUR = 3;
 
     /** @return list<int> studios that have some */
     public static function studios(): array

@@ -30,7 +30,7 @@ final class CatchUpStudio implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $timeout = 55;
 
-    /** In seconds: where a worker ended before it began, the next night begins anew. */
+    /** In seconds: a studio whose job was lost before it was begun is put into the queue again by the next hour's. */
     public int $uniqueFor = 3600;
 
     public function __construct(public readonly int $studioId)
@@ -43,24 +43,21 @@ final class CatchUpStudio implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->studioId;
     }
 
-    /** @throws Throwable what the last of the weeks that could not be planned said, after all the others */
+    /** A week that cannot be planned is reported, keeps the others from nothing, and is tried again in the next hour. */
     public function handle(CatchUp $catchUp): void
     {
         $behind = BehindWeeks::of($this->studioId, self::AT_ONCE);
-        $troubles = [];
+        $planned = 0;
         foreach (Week::query()->whereKey(array_keys($behind))->get() as $week) {
             try {
                 $catchUp($week, $behind[$week->id]);
+                $planned++;
             } catch (Throwable $reason) {
-                $troubles[] = $reason;
+                report($reason);
             }
         }
-        // Where none of them could be planned, those behind them wait for the next hour.
-        if (count($behind) === self::AT_ONCE && count($troubles) < self::AT_ONCE) {
+        if (count($behind) === self::AT_ONCE && $planned > 0) {
             self::dispatch($this->studioId);
-        }
-        if ($troubles !== []) {
-            throw end($troubles);
         }
     }
 }
