@@ -20,7 +20,7 @@ final class Tables
     public static function inOrder(): array
     {
         $refers = [];
-        // All at once: asked table by table it takes a quarter of a second.
+        // All at once: asked table by table they are sixty questions.
         $keys = DB::table('information_schema.key_column_usage')->where('constraint_schema', Schema::getCurrentSchemaName())->whereNotNull('referenced_table_name')->where('ordinal_position', 1)
             ->orderBy('table_name')->orderBy('constraint_name')->get(['table_name as of', 'column_name as column', 'referenced_table_name as to']);
         foreach ($keys as $key) {

@@ -31,9 +31,10 @@ final class Readiness
         if (! Figures::counts()) {
             return self::now();
         }
+        /** @var array{database: bool, queue: bool, disk: bool}|false $known */
         $known = apcu_fetch(self::KEPT);
-        if (is_array($known) && is_bool($known['database'] ?? null) && is_bool($known['queue'] ?? null) && is_bool($known['disk'] ?? null)) {
-            return ['database' => $known['database'], 'queue' => $known['queue'], 'disk' => $known['disk']];
+        if ($known !== false) {
+            return $known;
         }
         $now = self::now();
         apcu_store(self::KEPT, $now, self::FRESH);

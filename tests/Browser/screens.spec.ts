@@ -136,3 +136,23 @@ test('a file that is no score is refused in words, and a good one is taken', asy
     await page.getByRole('button', { name: 'Put it on the page as it is' }).click();
     await expect(page.getByRole('heading', { name: 'Hop and Wait' })).toBeVisible();
 });
+
+test('a room whose script does not come says so, and leaves the way to the others', async ({ page, browser }) => {
+    await signIn(page);
+    // The browser itself complains of the script, which is no fault of the page's.
+    const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
+    await other.goto('/');
+    await expect(other.getByRole('heading', { name: 'This week' })).toBeVisible();
+    const gone = /assets\/Books-.*\.js/;
+    await other.route(gone, (route) => route.abort());
+    await other.getByRole('link', { name: 'Books', exact: true }).click();
+    await expect(other.getByRole('alert')).toContainText('This room could not be opened');
+    await expectAccessible(other);
+    await other.getByRole('link', { name: 'This week', exact: true }).click();
+    await expect(other.getByRole('heading', { name: 'This week' })).toBeVisible();
+    await other.goBack();
+    await other.unroute(gone);
+    await other.getByRole('button', { name: 'Load it again' }).click();
+    await expect(other.getByRole('heading', { name: 'Books', level: 1 })).toBeVisible();
+    await other.context().close();
+});

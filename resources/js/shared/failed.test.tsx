@@ -9,7 +9,7 @@ import { Failed } from './Failed';
 
 afterEach(() => vi.restoreAllMocks());
 
-it('a room whose script does not come says what to do, beside the other rooms', async () => {
+it('a room whose script does not come says what to do', async () => {
     vi.spyOn(console, 'error').mockImplementation(() => undefined);
     const router = createMemoryRouter([
         {
