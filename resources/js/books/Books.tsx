@@ -49,7 +49,7 @@ export function Books() {
             </Group>
             <Trouble error={archive.error} />
             {books.data.length === 0 && (
-                <Empty title={t('No books yet')}>
+                <Empty part title={t('No books yet')}>
                     <Text>{t('Add the book a student plays from, then its pages as you come to them.')}</Text>
                 </Empty>
             )}

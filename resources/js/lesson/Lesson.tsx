@@ -62,7 +62,7 @@ export function Lesson() {
                 </Text>
             )}
             {hearing.cards.length === 0 && (
-                <Empty title={t('No plan leads to this lesson')}>
+                <Empty part title={t('No plan leads to this lesson')}>
                     <Text>{t('Open a page for the student, then finish: the first plan is proposed from it.')}</Text>
                 </Empty>
             )}

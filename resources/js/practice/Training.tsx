@@ -81,7 +81,7 @@ function Doing({ student, doing }: { student: number; doing: (what: 'alone' | 't
 function Found({ data }: { data: Data }) {
     if (data.notes.length === 0 && data.sessions.length === 0) {
         return (
-            <Empty title={t('Nothing trained yet')}>
+            <Empty part title={t('Nothing trained yet')}>
                 <Text>{t('Open a page, or train now. What is answered at home is seen here.')}</Text>
             </Empty>
         );

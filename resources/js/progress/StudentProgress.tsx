@@ -48,7 +48,7 @@ export function StudentProgress() {
         <Stack maw={1200} gap="md">
             <ProgressHead data={data} weeks={weeks} setWeeks={setWeeks} />
             {data.weeks.length === 0 ? (
-                <Empty title={t('No week in this time')}>
+                <Empty part title={t('No week in this time')}>
                     <Text>{t('Plan a week, and what is practised shows here.')}</Text>
                 </Empty>
             ) : (

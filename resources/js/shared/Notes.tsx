@@ -1,4 +1,4 @@
-import { Alert, Button, Center, Loader, Stack, Text } from '@mantine/core';
+import { Alert, Button, Center, Loader, Stack, Text, Title } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { wordsOf } from '../api';
 import { t } from '../text';
@@ -31,13 +31,13 @@ export function Waiting({ what }: { what: string }) {
     );
 }
 
-/** An empty room says what belongs in it and how to begin. */
-export function Empty({ title, children }: { title: string; children?: ReactNode }) {
+/** An empty room, or an empty part of one, says what belongs in it and how to begin. */
+export function Empty({ title, part = false, children }: { title: string; part?: boolean; children?: ReactNode }) {
     return (
         <Stack align="center" gap="xs" py="xl" className="sheet">
-            <Text ff="heading" size="xl">
+            <Title order={part ? 2 : 1} fz="xl" fw={400}>
                 {title}
-            </Text>
+            </Title>
             {children}
         </Stack>
     );

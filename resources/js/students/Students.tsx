@@ -44,7 +44,7 @@ export function Students() {
                 {isTeacher && <Button onClick={() => setAdding(true)}>{t('Add a student (a)')}</Button>}
             </Group>
             {find}
-            {students.data.length === 0 && <Empty title={t('No students yet')} />}
+            {students.data.length === 0 && <Empty part title={t('No students yet')} />}
             <ul className={`plain-list ${styles.list}`}>
                 {found.filter(isHere).map((student) => (
                     <StudentRow key={student.id} student={student} />

@@ -78,7 +78,7 @@ function NoStudents() {
                 {t('This week')}
             </Title>
             {isTeacher && <FirstSteps rows={[]} />}
-            <Empty title={t('No students yet')}>
+            <Empty part title={t('No students yet')}>
                 {isTeacher ? (
                     <>
                         <Text>{t('Add the first one, with a lesson day and the minutes at home.')}</Text>
