@@ -221,6 +221,10 @@ test('a bar line goes from line to line and no further', function (DrawnStrip $d
     'a stem beyond the staff' => [(new DrawnStrip())->box(200, Strip::TOP - 20, 3, 4 * Strip::SPACE + 22), 0],
     'a stroke that ends at the third line' => [(new DrawnStrip())->box(200, Strip::TOP, 3, 34), 0],
     'two of them' => [(new DrawnStrip())->barLine(100)->barLine(300), 2],
+    'one that a slur passes right above' => [(new DrawnStrip())->barLine(200)->box(150, Strip::TOP - 10, 100, 5), 1],
+    'one that the arms of a hairpin pass below' => [(new DrawnStrip())->barLine(200)->box(150, Strip::BOTTOM + 7, 100, 3)->box(150, Strip::BOTTOM + 14, 100, 3), 1],
+    'a stem whose beam goes to one side' => [(new DrawnStrip())->box(200, Strip::TOP - 10, 3, 4 * Strip::SPACE + 12)->box(200, Strip::TOP - 12, 60, 8), 0],
+    'a stem that a beam passes' => [(new DrawnStrip())->barLine(200)->box(150, Strip::TOP - 13, 100, 9), 0],
 ]);
 
 test('in a grand staff it may go on to the other one', function (): void {
@@ -408,14 +412,16 @@ test('signs of a key that touch are told apart where each is expected', function
         ->and(Accidentals::cutOut($blobs[0], 98, Shape::Sharp, 2))->toBeNull();
 });
 
-test('dots that run into the thin line beside them still make a repeat', function (bool $dotted): void {
+test('dots that run into the thin line beside them still make a repeat', function (array $places, int $flag, bool $dotted): void {
     $drawn = (new DrawnStrip())->box(300, Strip::TOP, 3, 66)->box(308, Strip::TOP, 9, 66);
-    foreach ($dotted ? [3, 5] : [] as $place) {
+    foreach ($places as $place) {
         $drawn->box(288, Strip::row($place) - 4, 9, 9)->box(297, Strip::row($place), 3, 2);
     }
+    // What hangs down through both spaces is a flag.
+    $drawn->box(290, Strip::row(5) - 4, 4, $flag);
     $strip = $drawn->strip();
     expect(BarLineFinder::joined(BarLineFinder::strokes($strip, false, false), Blobs::of($strip->bareRows), $strip)[0]->dotsBefore)->toBe($dotted);
-})->with(['dotted' => [true], 'without' => [false]]);
+})->with(['dotted' => [[3, 5], 0, true], 'without' => [[], 0, false], 'one dot' => [[3], 0, false], 'a flag' => [[], 24, false]]);
 
 test('whole notes one above the other are one chord without a stem, and so are two side by side a step apart', function (array $heads, array $places): void {
     $drawn = new DrawnStrip();

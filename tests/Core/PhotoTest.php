@@ -127,20 +127,62 @@ test('a hole that was taken for a note goes where the bar is right without it', 
     expect(lengths($settled))->toBe([48, 48, 96])->and($sure)->toBeTrue();
 });
 
+/** A line across a picture, two pixels thick. */
+function ruled(GdImage $image, int $from, int $to, int $y, int $colour = 0x202020): void
+{
+    imagefilledrectangle($image, $from, $y, $to, $y + 1, $colour);
+}
+
+/** @return int how many staves are found in it */
+function staves_in(GdImage $image): int
+{
+    ob_start();
+    imagepng($image);
+
+    return count(StaffFinder::find(Decoder::picture(Decoder::opened((string) ob_get_clean()), 0)));
+}
+
+test('five lines between two staves are no staff where they begin and end inside them, as slurs and hairpins do', function (int $from, int $to, int $found): void {
+    $image = imagecreatetruecolor(800, 560);
+    assert($image !== false);
+    imagefill($image, 0, 0, 0xFFFFFF);
+    for ($line = 0; $line < 5; $line++) {
+        ruled($image, 64, 672, 100 + 16 * $line);
+        ruled($image, 64, 672, 340 + 16 * $line);
+        ruled($image, $from, $to, 220 + 16 * $line);
+    }
+    expect(staves_in($image))->toBe($found);
+})->with(['inside' => [160, 576, 2], 'it begins as they do' => [64, 576, 3], 'it ends as they do' => [160, 672, 3]]);
+
+test('a slur along a staff is no line of it', function (int $from, int $to): void {
+    $image = imagecreatetruecolor(800, 400);
+    assert($image !== false);
+    imagefill($image, 0, 0, 0xFFFFFF);
+    for ($line = 0; $line < 5; $line++) {
+        ruled($image, 64, 672, 150 + 16 * $line);
+    }
+    imagefilledrectangle($image, $from, 133, $to, 136, 0);
+    ob_start();
+    imagepng($image);
+    [$path] = StaffFinder::find(Decoder::picture(Decoder::opened((string) ob_get_clean()), 0));
+    // The middle line is where it was on both sides, and above its middle too.
+    $middle = $path->middleAt(80.0);
+    expect($path->to() - $path->from)->toBeGreaterThan(580)
+        ->and(abs($path->middleAt(($from + $to) / 2) - $middle))->toBeLessThan(3.0);
+})->with([[200, 380], [300, 600]]);
+
 test('a staff that a few bands show is one where another stands a hand away, as long as it', function (int $apart, int $seen, int $found): void {
     $image = imagecreatetruecolor(800, 560);
     assert($image !== false);
     imagefill($image, 0, 0, 0xFFFFFF);
     for ($line = 0; $line < 5; $line++) {
-        imagefilledrectangle($image, 64, 100 + 16 * $line, 672, 101 + 16 * $line, 0x202020);
+        ruled($image, 64, 672, 100 + 16 * $line);
         imagefilledrectangle($image, 64, 100 + $apart + 16 * $line, 672, 100 + $apart + 16 * $line, 0xF4F4F4);
         for ($band = 0; $band < $seen; $band++) {
-            imagefilledrectangle($image, 64 + 128 * $band, 100 + $apart + 16 * $line, 64 + 128 * $band + 31, 101 + $apart + 16 * $line, 0x909090);
+            ruled($image, 64 + 128 * $band, 64 + 128 * $band + 31, 100 + $apart + 16 * $line, 0x909090);
         }
     }
-    ob_start();
-    imagepng($image);
-    expect(StaffFinder::find(Decoder::picture(Decoder::opened((string) ob_get_clean()), 0)))->toHaveCount($found);
+    expect(staves_in($image))->toBe($found);
 })->with([
     'a hand away' => [144, 4, 2],
     'seen too seldom' => [144, 3, 1],

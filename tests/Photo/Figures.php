@@ -13,6 +13,7 @@ use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\SignKind;
 use RuntimeException;
 
 /**
@@ -40,7 +41,7 @@ final class Figures
 
     /**
      * @param int  $from   the first seed; no page of one set is in another
-     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff
+     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins
      */
     public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
@@ -69,6 +70,7 @@ final class Figures
         return match ($kind) {
             'marked' => InventedPage::marked($seed),
             'voiced' => InventedPage::voiced($seed),
+            'bowed' => InventedPage::bowed($seed),
             default => InventedPage::of($seed),
         };
     }
@@ -85,7 +87,7 @@ final class Figures
             try {
                 $page = (new PhotoReader(words: $this->kind === 'marked' ? Tesseract::here() : null))->read($picture)->page;
                 $read = PhotoDocument::of($page);
-                if ($this->kind === 'marked') {
+                if (in_array($this->kind, ['marked', 'bowed'], true)) {
                     $this->countMarks($class, self::marks($piece), self::marks(PhotoPiece::of($page->pieces[0])));
                 }
             } catch (BadPhoto $reason) {
@@ -248,13 +250,27 @@ final class Figures
     /** @return array<string, list<string>> by kind, what is printed with the notes, and the tempo */
     private static function marks(Piece $piece): array
     {
-        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'dynamics' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
+        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'dynamics' => [], 'ties' => [], 'slurs' => [], 'ends of hairpins' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
+        $open = [];
         foreach ($piece->measures as $n => $measure) {
             foreach ($measure->signs as $sign) {
-                $marks['dynamics'][] = "{$sign->staff->value} {$n} {$sign->onset} {$sign->text}";
+                $kind = $sign->kind === SignKind::Dynamic ? 'dynamics' : 'ends of hairpins';
+                $marks[$kind][] = "{$sign->staff->value} {$n} {$sign->onset} ".($kind === 'dynamics' ? $sign->text : $sign->kind->value);
             }
             foreach ($measure->events() as $event) {
                 $at = "{$event->hand->value} {$n} {$event->onset}";
+                foreach ($event->ink->slurs as $end) {
+                    if ($end->starts) {
+                        $open[$end->number] = $at;
+                    } elseif (isset($open[$end->number])) {
+                        $marks['slurs'][] = "{$open[$end->number]} to {$at}";
+                    }
+                }
+                foreach ($event->notes as $note) {
+                    if ($note->tieStart) {
+                        $marks['ties'][] = "{$at} {$note->pitch->midi()}";
+                    }
+                }
                 foreach ($event->ink->marks as $mark) {
                     $marks[$mark->value][] = $at;
                 }

@@ -82,6 +82,39 @@ final class InventedPage
         return (string) preg_replace_callback('/(?<=@c4 |@5=c3 |\| )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(25) ? '"'.$page->one(self::DYNAMICS).'" ' : '', $text);
     }
 
+    /** @return string the same page with slurs over some of its notes, and hairpins below some */
+    public static function bowed(int $seed): string
+    {
+        $page = new self(new Randomizer(new Mt19937($seed)));
+
+        return (string) preg_replace_callback('/^([RL]: @\S+ )(.*)$/m', static fn (array $line): string => $line[1].$page->withBows(explode(' ', (string) preg_replace('/\((\w) (\w)(?: (\w))?\)/', '($1$2$3)', $line[2]))), self::of($seed));
+    }
+
+    /** @param list<string> $tokens of a line, each a note, a chord, a rest or a bar line */
+    private function withBows(array $tokens): string
+    {
+        $isNote = static fn (string $token): bool => preg_match('/^[whqvx]\.?[a-g(]/', $token) === 1;
+        $notes = array_keys(array_filter($tokens, $isNote));
+        for ($i = 0; $i < count($notes); $i++) {
+            $last = min(count($notes) - 1, $i + $this->chance->getInt(1, 6));
+            if ($last > $i && $this->hits(30)) {
+                $tokens[$notes[$i]] .= '_';
+                $tokens[$notes[$last]] .= '_';
+                $i = $last;
+            }
+        }
+        for ($i = 0; $i < count($notes); $i++) {
+            $last = min(count($notes) - 1, $i + $this->chance->getInt(3, 6));
+            if ($last > $i + 1 && $this->hits(12)) {
+                $tokens[$notes[$i]] = $this->one(['<', '>']).' '.$tokens[$notes[$i]];
+                $tokens[$notes[$last]] .= ' .';
+                $i = $last;
+            }
+        }
+
+        return implode(' ', $tokens);
+    }
+
     private function page(): string
     {
         $time = $this->one(self::TIMES);

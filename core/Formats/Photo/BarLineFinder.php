@@ -23,6 +23,13 @@ final class BarLineFinder
     /** Rows of heads in thirds at most; what is longer is a stroke beside it. */
     private const CHORD = 48;
 
+    /** Columns beside a stroke at which a slur that passes it is seen, rows within which it passes, and that it has there at most. */
+    private const BOW = 8;
+
+    private const PASSES = 14;
+
+    private const THIN = 8;
+
     /** Strokes nearer than this are one sign. */
     private const TOGETHER = 22;
 
@@ -142,22 +149,41 @@ final class BarLineFinder
             $below = max($below, substr_count($column, "\1", Strip::BOTTOM + 5, 8));
         }
 
-        return ($above <= 3 || $joinsUp) && ($below <= 3 || $joinsDown);
+        return ($above <= 3 || $joinsUp || self::isPassed($strip, $x, Strip::TOP - self::PASSES - 4))
+            && ($below <= 3 || $joinsDown || self::isPassed($strip, $x, Strip::BOTTOM + 5));
     }
 
-    /** Dots that run together with the line beside them: ink in the two middle spaces, and in none of the others. */
-    private static function touchingDots(Strip $strip, int $from): bool
+    /** Whether what is above a stroke or below it only passes there, as a slur or a hairpin does: it is thin, and at both sides too. */
+    private static function isPassed(Strip $strip, int $x, int $row): bool
     {
-        $inks = [];
-        foreach ([1, 3, 5, 7] as $place) {
-            $ink = 0;
-            for ($row = Strip::row($place) - 4; $row <= Strip::row($place) + 4; $row++) {
-                $ink += Strip::ink($strip->bareRows[$row] ?? '', $from, self::BESIDE - 2);
+        foreach ([-1, 0, 1] as $side) {
+            $longest = 0;
+            for ($at = -1; $at <= 1; $at++) {
+                preg_match_all('/\x01+/', substr($strip->columns[$x + $at + self::BOW * $side] ?? '', $row, self::PASSES), $runs);
+                $longest = max([$longest, ...array_map(strlen(...), $runs[0])]);
             }
-            $inks[] = $ink;
+            if ($longest === 0 || $longest > self::THIN) {
+                return false;
+            }
         }
 
-        return min($inks[1], $inks[2]) >= self::DOT && max($inks[1], $inks[2]) <= 4.6 * self::DOT && max($inks[0], $inks[3]) <= self::DOT / 3;
+        return true;
+    }
+
+    /** Dots that run together with the line beside them: ink in the two middle spaces, and neither in the others nor from one to the other, as a flag has it. */
+    private static function touchingDots(Strip $strip, int $from): bool
+    {
+        $ink = static function (int $place, int $rows) use ($strip, $from): int {
+            $ink = 0;
+            for ($row = Strip::row($place) - $rows; $row <= Strip::row($place) + $rows; $row++) {
+                $ink += Strip::ink($strip->bareRows[$row] ?? '', $from, self::BESIDE - 2);
+            }
+
+            return $ink;
+        };
+        [$upper, $lower] = [$ink(5, 4), $ink(3, 4)];
+
+        return min($upper, $lower) >= self::DOT && max($upper, $lower) <= 4.6 * self::DOT && max($ink(1, 4), $ink(7, 4), $ink(4, 2)) <= self::DOT / 3;
     }
 
     /** @param list<Blob> $blobs */

@@ -37,6 +37,11 @@ final class StaffFinder
 
     private const MISSED = 3;
 
+    /** Spaces at either end by which a mirage is shorter than the staff it is near, and spaces between their middles. */
+    private const INSIDE = 4;
+
+    private const NEAR = 8;
+
     /** @return list<StaffPath> from the top of the page */
     public static function find(Picture $picture): array
     {
@@ -320,7 +325,7 @@ final class StaffFinder
     }
 
     /**
-     * What stands on another is a mirage of it, shifted by a line; the longer one is the staff.
+     * What stands on another is a mirage of it, shifted by a line; the longer one is the staff. So is what is between two.
      *
      * @param  list<StaffPath> $paths
      * @return list<StaffPath>
@@ -330,10 +335,8 @@ final class StaffFinder
         $kept = [];
         foreach ($paths as $i => $path) {
             foreach ($paths as $j => $other) {
-                $x = (max($path->from, $other->from) + min($path->to(), $other->to())) / 2;
-                $overlap = min($path->to(), $other->to()) - max($path->from, $other->from);
-                if ($i !== $j && $overlap > 0 && abs($path->middleAt($x) - $other->middleAt($x)) < 4.2 * $path->spaceAt($x)
-                    && (count($path->middle) < count($other->middle) || (count($path->middle) === count($other->middle) && $i > $j))) {
+                $isShorter = count($path->middle) < count($other->middle) || (count($path->middle) === count($other->middle) && $i > $j);
+                if ($i !== $j && (self::isInside($path, $other) || $isShorter && self::touches($path, $other))) {
                     continue 2;
                 }
             }
@@ -341,5 +344,29 @@ final class StaffFinder
         }
 
         return $kept;
+    }
+
+    /** Whether two stand nearer to one another than two staves can. */
+    private static function touches(StaffPath $path, StaffPath $other): bool
+    {
+        $from = max($path->from, $other->from);
+        $overlap = min($path->to(), $other->to()) - $from;
+        foreach ($overlap > 0 ? [0.2, 0.5, 0.8] : [] as $share) {
+            $x = $from + $share * $overlap;
+            if (abs($path->middleAt($x) - $other->middleAt($x)) < 4.2 * max($path->spaceAt($x), $other->spaceAt($x))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether it begins after another near it and ends before it, as slurs and hairpins between two staves do that look like lines. */
+    private static function isInside(StaffPath $path, StaffPath $other): bool
+    {
+        $x = ($path->from + $path->to()) / 2;
+
+        return $path->from > $other->from + self::INSIDE * Decoder::SPACE && $path->to() < $other->to() - self::INSIDE * Decoder::SPACE
+            && abs($path->middleAt($x) - $other->middleAt($x)) < self::NEAR * $other->spaceAt($x);
     }
 }
