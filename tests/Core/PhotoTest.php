@@ -154,23 +154,6 @@ test('five lines between two staves are no staff where they begin and end inside
     expect(staves_in($image))->toBe($found);
 })->with(['inside' => [160, 576, 2], 'it begins as they do' => [64, 576, 3], 'it ends as they do' => [160, 672, 3]]);
 
-test('a slur along a staff is no line of it', function (int $from, int $to): void {
-    $image = imagecreatetruecolor(800, 400);
-    assert($image !== false);
-    imagefill($image, 0, 0, 0xFFFFFF);
-    for ($line = 0; $line < 5; $line++) {
-        ruled($image, 64, 672, 150 + 16 * $line);
-    }
-    imagefilledrectangle($image, $from, 133, $to, 136, 0);
-    ob_start();
-    imagepng($image);
-    [$path] = StaffFinder::find(Decoder::picture(Decoder::opened((string) ob_get_clean()), 0));
-    // The middle line is where it was on both sides, and above its middle too.
-    $middle = $path->middleAt(80.0);
-    expect($path->to() - $path->from)->toBeGreaterThan(580)
-        ->and(abs($path->middleAt(($from + $to) / 2) - $middle))->toBeLessThan(3.0);
-})->with([[200, 380], [300, 600]]);
-
 test('a staff that a few bands show is one where another stands a hand away, as long as it', function (int $apart, int $seen, int $found): void {
     $image = imagecreatetruecolor(800, 560);
     assert($image !== false);

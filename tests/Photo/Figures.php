@@ -87,9 +87,7 @@ final class Figures
             try {
                 $page = (new PhotoReader(words: $this->kind === 'marked' ? Tesseract::here() : null))->read($picture)->page;
                 $read = PhotoDocument::of($page);
-                if (in_array($this->kind, ['marked', 'bowed'], true)) {
-                    $this->countMarks($class, self::marks($piece), self::marks(PhotoPiece::of($page->pieces[0])));
-                }
+                $this->countMarks($class, self::marks($piece), self::marks(PhotoPiece::of($page->pieces[0])));
             } catch (BadPhoto $reason) {
                 $read = ['notes' => [], 'rests' => [], 'doubts' => [], 'clefs' => [], 'key' => 99, 'time' => [0, 0], 'repeats' => [], 'bars' => 0];
                 $this->wrong[] = "{$name} {$class}: {$reason->getMessage()}";

@@ -16,10 +16,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 $kind = array_values(array_filter(['marked', 'voiced', 'bowed'], static fn (string $one): bool => in_array("--{$one}", $argv, true)))[0] ?? '';
 $given = array_values(array_filter(array_slice($argv, 1), static fn (string $one): bool => ! str_starts_with($one, '--')));
 $figures = Figures::of((int) ($given[0] ?? 9), (int) ($given[1] ?? 1), $given[2] ?? sys_get_temp_dir().rtrim("/invented-pages-{$kind}", '-'), $kind);
-echo $figures->table(), "\n", $figures->doubtsTable();
-if ($kind === 'marked' || $kind === 'bowed') {
-    echo "\n", $figures->marksTable();
-}
+echo $figures->table(), "\n", $figures->doubtsTable(), "\n", $figures->marksTable();
 if (in_array('--wrong', $argv, true)) {
     echo "\n", implode("\n", $figures->wrong), "\n";
 }

@@ -7,11 +7,6 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Five dark lines with light between them, in one band of columns. */
 final class Combs
 {
-    /** Spaces between two combs that share lines, and how dark the faintest line of one is beside the others. */
-    private const SHIFTED = 0.7;
-
-    private const EVEN = 0.5;
-
     /**
      * How dark each row of a band is against its paper, 0 to 1.
      *
@@ -92,9 +87,7 @@ final class Combs
         $kept = [];
         foreach ($found as $one) {
             foreach ($kept as $other) {
-                $apart = abs($one[0] - $other[0]);
-                // A slur over a staff makes a sixth line of it; which five are the staff is seen beside the slur.
-                if ($apart < 3.2 * Decoder::SPACE && ($apart < self::SHIFTED * $one[1] || ! self::isEven($soft, $one))) {
+                if (abs($one[0] - $other[0]) < 3.2 * Decoder::SPACE) {
                     continue 2;
                 }
             }
@@ -111,8 +104,12 @@ final class Combs
      */
     public static function score(array $soft, int $y, float $space): float
     {
-        $lines = self::lines($soft, $y, $space);
+        $lines = [];
         $gaps = 0.0;
+        for ($i = -2; $i <= 2; $i++) {
+            $at = (int) round($y + $i * $space);
+            $lines[] = max($soft[$at] ?? 0.0, 0.9 * ($soft[$at - 1] ?? 0.0), 0.9 * ($soft[$at + 1] ?? 0.0));
+        }
         for ($i = -2; $i < 2; $i++) {
             $gaps += $soft[(int) round($y + ($i + 0.5) * $space)] ?? 0.0;
         }
@@ -122,34 +119,6 @@ final class Combs
         $outside = (($soft[(int) round($y - 3 * $space)] ?? 0.0) + ($soft[(int) round($y + 3 * $space)] ?? 0.0)) / 2;
 
         return 0.5 * $weakest + 0.5 * $mean - 0.8 * $gaps / 4 - 0.15 * $outside;
-    }
-
-    /**
-     * Whether all five lines are there.
-     *
-     * @param list<float>                  $soft
-     * @param array{float, float, float} $comb
-     */
-    private static function isEven(array $soft, array $comb): bool
-    {
-        $lines = self::lines($soft, (int) round($comb[0]), $comb[1]);
-
-        return min($lines) > self::EVEN * (array_sum($lines) - max($lines)) / 4;
-    }
-
-    /**
-     * @param  list<float> $soft
-     * @return non-empty-list<float> how dark each of five lines around a row is
-     */
-    private static function lines(array $soft, int $y, float $space): array
-    {
-        $lines = [];
-        for ($i = -2; $i <= 2; $i++) {
-            $at = (int) round($y + $i * $space);
-            $lines[] = max($soft[$at] ?? 0.0, 0.9 * ($soft[$at - 1] ?? 0.0), 0.9 * ($soft[$at + 1] ?? 0.0));
-        }
-
-        return $lines;
     }
 
     /**

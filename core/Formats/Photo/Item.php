@@ -35,6 +35,10 @@ final class Item
     /** How loud it is from here on, as printed below: mf. */
     public string $dynamic = '';
 
+    public bool $slurStarts = false;
+
+    public bool $slurEnds = false;
+
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 

@@ -22,6 +22,7 @@ use Nasturtium\Core\Score\PieceBuilder;
 use Nasturtium\Core\Score\Pitch;
 use Nasturtium\Core\Score\Sign;
 use Nasturtium\Core\Score\SignKind;
+use Nasturtium\Core\Score\SlurEnd;
 use Nasturtium\Core\Score\Tuplet;
 use Nasturtium\Core\Score\TupletGroups;
 
@@ -49,6 +50,7 @@ final readonly class PhotoPiece
         $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($meter->beat()));
         $ties = self::ties($read);
         $lyrics = self::lyrics($read);
+        $slurs = self::slurs($read);
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
@@ -59,7 +61,7 @@ final readonly class PhotoPiece
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
                 array_push($draft->signs, ...self::dynamics($signs, $hand));
-                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $lyrics));
+                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $slurs, $lyrics));
             }
         }
         $piece = $builder->piece();
@@ -90,10 +92,11 @@ final readonly class PhotoPiece
      * @param  list<ReadSign>   $signs
      * @param  list<array<int, Pitch>> $pitches
      * @param  array<string, array{bool, bool}> $ties see ties()
+     * @param  array<int, list<SlurEnd>> $slurs by token
      * @param  array<int, Lyric> $lyrics by token
      * @return list<DraftEvent>
      */
-    private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties, array $lyrics): array
+    private static function drafts(array $signs, array $pitches, Hand $hand, int $token, array $ties, array $slurs, array $lyrics): array
     {
         $lengths = array_map(static fn (ReadSign $sign): Duration => Duration::ofWhole(self::whole($sign->ticks())), $signs);
         $tuplets = [];
@@ -109,7 +112,7 @@ final readonly class PhotoPiece
 
                 return new Note($pitches[$k][$h], $head->finger, $start, $stop);
             }, $sign->heads, array_keys($sign->heads));
-            $events[] = new DraftEvent($hand, (string) ($sign->voice + 1), self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, lyrics: isset($lyrics[$token + $k]) ? [$lyrics[$token + $k]] : [], tuplet: $tuplets[$k] ?? null), false, $token + $k);
+            $events[] = new DraftEvent($hand, (string) ($sign->voice + 1), self::whole($sign->onset), $lengths[$k], $notes, new Ink($sign->marks, $slurs[$token + $k] ?? [], lyrics: isset($lyrics[$token + $k]) ? [$lyrics[$token + $k]] : [], tuplet: $tuplets[$k] ?? null), false, $token + $k);
         }
 
         return $events;
@@ -158,6 +161,28 @@ final readonly class PhotoPiece
         }
 
         return $ties;
+    }
+
+    /** @return array<int, list<SlurEnd>> by token; what begins and does not end, or the other way round, is none */
+    private static function slurs(ReadPhoto $read): array
+    {
+        $slurs = [];
+        foreach (array_keys($read->clefs) as $i) {
+            $start = null;
+            foreach ($read->bars as $n => $bar) {
+                foreach ($bar->staves[$i] ?? [] as $k => $sign) {
+                    $here = self::token($n, $i, $k);
+                    if ($sign->slurEnds && $start !== null) {
+                        $slurs[$start][] = new SlurEnd($i + 1, true);
+                        $slurs[$here][] = new SlurEnd($i + 1, false);
+                        $start = null;
+                    }
+                    $start = $sign->slurStarts ? $here : $start;
+                }
+            }
+        }
+
+        return $slurs;
     }
 
     /** @return array<int, Lyric> by token; one after a hyphen goes on with its word, over bar lines too */
