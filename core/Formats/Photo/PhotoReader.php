@@ -27,6 +27,13 @@ final readonly class PhotoReader
             $this->say(PhotoStep::Lines, $i, count($systems));
             $system->read();
         }
+        foreach ($parts as $part) {
+            for ($i = 1; isset($part[$i]); $i++) {
+                foreach ($part[$i - 1]->staves as $n => $staff) {
+                    isset($part[$i]->staves[$n]) && SlurReader::over($staff, $part[$i]->staves[$n]);
+                }
+            }
+        }
 
         return new PhotoReading($this->page($parts, $picture), $systems, $picture);
     }

@@ -19,25 +19,32 @@ final class SlurReader
     private const AT_HEAD = 20;
 
     /**
-     * @param list<Item>  $items  of a staff, from left to right
-     * @param list<Curve> $curves
+     * @param  list<Item>  $items  of a staff, from left to right
+     * @param  list<Curve> $curves
+     * @return array{Item|null, Item|null} the note to which one comes from the line before, and the one from which one goes on to the next
      */
-    public static function give(array $items, array $curves): void
+    public static function give(array $items, array $curves): array
     {
         $slurs = [];
+        $notes = array_keys(array_filter($items, static fn (Item $item): bool => ! $item->isRest()));
+        [$first, $last] = [min([PHP_INT_MAX, ...$notes]), max([-1, ...$notes])];
+        [$comes, $goes] = [null, null];
         foreach ($curves as $curve) {
             if ($curve->bend() === 0) {
                 continue;
             }
             $from = self::noteAt($items, $curve->left(), $curve->leftRow(), self::AWAY, self::OVER);
             $to = self::noteAt($items, $curve->right(), $curve->rightRow(), self::OVER, self::AWAY);
-            if ($from === null || $to === null || $from >= $to) {
-                continue;
-            }
-            if (! self::isTie($items, $from, $to)) {
-                $slurs[] = [$from, $to];
-            } elseif ($curve->length() <= $items[$to]->x - $items[$from]->x) {
-                self::tie($items[$from], $items[$to], $curve);
+            if ($from !== null && $to !== null && $from < $to) {
+                if (self::isTie($items, $from, $to)) {
+                    self::tie($items[$from], $items[$to], $curve);
+                } else {
+                    $slurs[] = [$from, $to];
+                }
+            } elseif ($to !== null && $curve->left() < $items[$first]->x - self::OVER) {
+                $comes ??= $items[$to];
+            } elseif ($from !== null && $curve->right() > $items[$last]->x + self::OVER) {
+                $goes = $items[$from];
             }
         }
         // What is read of a slur in part is within the whole.
@@ -49,6 +56,29 @@ final class SlurReader
                 $items[$from]->slurStarts = true;
                 $items[$to]->slurEnds = true;
             }
+        }
+
+        return [$comes, $goes];
+    }
+
+    /** From the end of a line to the beginning of the next one: a tie where the same note follows, else a slur that is seen on both. */
+    public static function over(Staff $line, Staff $next): void
+    {
+        $last = array_filter($line->items, static fn (Item $item): bool => ! $item->isRest());
+        $first = array_filter($next->items, static fn (Item $item): bool => ! $item->isRest());
+        [$last, $first] = [$last[array_key_last($last)] ?? null, $first[array_key_first($first)] ?? null];
+        [$from, $to] = [$line->slurGoes, $next->slurComes];
+        if ($last === null || $first === null || $from === null && $to === null) {
+            return;
+        }
+        $same = $line->opening->clef === $next->opening->clef ? self::same($last, $first) : [];
+        if (($from === null || $from === $last) && ($to === null || $to === $first) && $same !== []) {
+            foreach ($same as $head) {
+                $head->tied = true;
+            }
+        } elseif ($from !== null && $to !== null) {
+            $from->slurStarts = true;
+            $to->slurEnds = true;
         }
     }
 
@@ -80,11 +110,17 @@ final class SlurReader
     private static function tie(Item $from, Item $to, Curve $curve): void
     {
         $row = ($curve->leftRow() + $curve->rightRow()) / 2;
-        $both = array_filter($from->heads, static fn (Head $head): bool => array_filter($to->heads, static fn (Head $other): bool => $other->place === $head->place && $other->sign === null) !== []);
+        $both = self::same($from, $to);
         usort($both, static fn (Head $a, Head $b): int => abs($a->y() - $row) <=> abs($b->y() - $row));
         if ($both !== [] && abs($both[0]->y() - $row) < self::AT_HEAD) {
             $both[0]->tied = true;
         }
+    }
+
+    /** @return list<Head> those of a note that the next one has too */
+    private static function same(Item $from, Item $to): array
+    {
+        return array_values(array_filter($from->heads, static fn (Head $head): bool => array_filter($to->heads, static fn (Head $other): bool => $other->place === $head->place && $other->sign === null) !== []));
     }
 
     /** @param list<Item> $items */

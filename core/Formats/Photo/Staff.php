@@ -16,6 +16,12 @@ final class Staff
     /** @var list<Blob> the ink of what says how loud it is, here and on the staff above, which is no note and no word */
     public array $loud = [];
 
+    /** To this note a slur or a tie comes from the line before. */
+    public ?Item $slurComes = null;
+
+    /** From this one it goes on to the next line. */
+    public ?Item $slurGoes = null;
+
     /** @param list<Blob> $blobs */
     public function __construct(public readonly Strip $strip, public readonly array $blobs, public Opening $opening) {}
 

@@ -57,7 +57,6 @@ final class StaffReader
         (new TieReader($strip))->give($reader->items);
         (new MarkReader($reader->blobs, $top, $bottom))->give($reader->items);
         $dynamics->give($reader->items);
-        SlurReader::give($reader->items, Curves::of($strip, $opening->end));
 
         array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside !== null));
 

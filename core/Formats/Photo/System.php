@@ -226,6 +226,7 @@ final class System
             $dynamics = new DynamicReader($staff->blobs, $staff->opening->end, $next);
             $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $dynamics);
             $staff->loud = $dynamics->ink();
+            [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, Curves::of($staff->strip, $staff->opening->end));
         }
     }
 }
