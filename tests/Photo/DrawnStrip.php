@@ -114,6 +114,25 @@ final class DrawnStrip
         return $this;
     }
 
+    /** A thin line from one column to another, whose middle lies so many rows off: above where that is negative. */
+    public function curve(int $from, int $to, int $row, int $bend, int $fall = 0): self
+    {
+        for ($x = $from; $x <= $to; $x++) {
+            $share = ($x - $from) / max(1, $to - $from);
+            $this->box($x, (int) round($row + $fall * $share + 4 * $bend * $share * (1 - $share)), 1, 3);
+        }
+
+        return $this;
+    }
+
+    /** Two lines that meet at the left or at the right, so many rows apart at the other side. */
+    public function hairpin(int $from, int $to, int $middle, int $open, bool $grows): self
+    {
+        $half = intdiv($open, 2);
+
+        return $grows ? $this->curve($from, $to, $middle, 0, -$half)->curve($from, $to, $middle, 0, $half) : $this->curve($from, $to, $middle - $half, 0, $half)->curve($from, $to, $middle + $half, 0, -$half);
+    }
+
     public function barLine(int $x, int $width = 3): self
     {
         return $this->box($x, Strip::TOP, $width, 4 * Strip::SPACE + $this->line);

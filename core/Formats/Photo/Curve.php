@@ -12,8 +12,10 @@ final readonly class Curve
 
     private const SHARE = 0.02;
 
-    /** Rows that any of it lies off that line, at most where it is straight. */
+    /** Rows that any of it lies off that line at most where it is straight, and the share of its length by which a picture may bend it. */
     private const STRAIGHT = 2.0;
+
+    private const BOWED = 0.006;
 
     /** The share of a bent line that lies on one side. */
     private const ONE_SIDE = 0.9;
@@ -24,6 +26,9 @@ final readonly class Curve
     private const TURN = 0.4;
 
     private const BACK = 0.15;
+
+    /** Likewise between two straight ones, as those of two hairpins are. */
+    private const KINK = 0.06;
 
     /** @param non-empty-array<int, float> $rows of its middle by column, from left to right; those that are hidden are left out */
     public function __construct(public array $rows) {}
@@ -48,6 +53,12 @@ final readonly class Curve
         return $this->rows[$this->right()] ?? 0.0;
     }
 
+    /** Where it is, or would be if it went on straight. */
+    public function rowAt(int $x): float
+    {
+        return $this->rows[$x] ?? $this->leftRow() + ($this->rightRow() - $this->leftRow()) / max(1, $this->length()) * ($x - $this->left());
+    }
+
     public function length(): int
     {
         return $this->right() - $this->left();
@@ -62,7 +73,8 @@ final readonly class Curve
     {
         [$own, $other] = [self::line(array_slice($this->rows, -self::END, null, true)), self::line(array_slice($next->rows, 0, self::END, true))];
         $one = new self($this->rows + $next->rows);
-        if ($own === null || $other === null || abs($own[1] - $other[1]) > self::TURN || ! $one->isStraight() && ($one->bend() === 0 || $one->bend() * ($other[1] - $own[1]) > self::BACK)) {
+        $turn = min($this->length(), $next->length()) >= 2 * self::END && $this->isStraight() && $next->isStraight() ? self::KINK : self::TURN;
+        if ($own === null || $other === null || abs($own[1] - $other[1]) > $turn || ! $one->isStraight() && ($one->bend() === 0 || $one->bend() * ($other[1] - $own[1]) > self::BACK)) {
             return INF;
         }
         $x = ($this->right() + $next->left()) / 2;
@@ -99,7 +111,7 @@ final readonly class Curve
 
     public function isStraight(): bool
     {
-        return max(array_map(abs(...), $this->off())) <= self::STRAIGHT;
+        return max(array_map(abs(...), $this->off())) <= self::STRAIGHT + self::BOWED * $this->length();
     }
 
     /** @return non-empty-list<float> how far below the straight line between its ends it lies, column by column */

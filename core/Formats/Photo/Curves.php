@@ -10,8 +10,8 @@ final class Curves
     /** Rows of a thin line at most. */
     private const THIN = 7;
 
-    /** Columns that may be hidden, by a stem, a bar line or a line of the staff, and where little has been seen of it. */
-    private const HIDDEN = 22;
+    /** Columns that may be hidden by a stem or a bar line, and where little has been seen of it. */
+    private const HIDDEN = 8;
 
     private const EARLY = 3;
 
@@ -26,6 +26,9 @@ final class Curves
     private const PART = 10;
 
     private const MEETS = 4.0;
+
+    /** Columns between two parts at most. */
+    private const APART = 22;
 
     /** Columns of one at least, and the share of them that is seen. */
     private const SHORTEST = 28;
@@ -82,7 +85,7 @@ final class Curves
             [$best, $least] = [null, self::MEETS];
             for ($k = 0; isset($parts[$k]); $k++) {
                 $apart = $parts[$k]->left() - $parts[$i]->right();
-                if ($apart > -self::EARLY && $apart <= self::HIDDEN) {
+                if ($apart > -self::EARLY && $apart <= self::APART) {
                     $off = $parts[$i]->missedBy($parts[$k]);
                     [$best, $least] = $off < $least ? [$k, $off] : [$best, $least];
                 }

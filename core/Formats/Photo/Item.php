@@ -35,9 +35,8 @@ final class Item
     /** How loud it is from here on, as printed below: mf. */
     public string $dynamic = '';
 
-    public bool $slurStarts = false;
-
-    public bool $slurEnds = false;
+    /** @var list<LineEnd> slurs and hairpins that begin or end at it */
+    public array $lines = [];
 
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;

@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: bool, 10?: bool}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -52,15 +52,14 @@ final class PageCodec
                     $sign->lyric,
                     $sign->voice,
                     $sign->dynamic,
-                    $sign->slurStarts,
-                    $sign->slurEnds,
+                    implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: bool, 10?: bool}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -77,8 +76,7 @@ final class PageCodec
                 $sign[6] ?? '',
                 $sign[7] ?? 0,
                 $sign[8] ?? '',
-                $sign[9] ?? false,
-                $sign[10] ?? false,
+                array_map(LineEnd::from(...), ($sign[9] ?? '') === '' ? [] : str_split($sign[9])),
             ), $signs), $staves),
             $start,
             $end,

@@ -51,6 +51,7 @@ final readonly class PhotoPiece
         $ties = self::ties($read);
         $lyrics = self::lyrics($read);
         $slurs = self::slurs($read);
+        $hairpins = array_map(static fn (int $i): array => self::hairpins($read, $i, $hands[$i] ?? Hand::Left), array_keys($read->clefs));
         foreach ($read->bars as $n => $bar) {
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
@@ -60,7 +61,7 @@ final readonly class PhotoPiece
                 if ($n === 0) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
                 }
-                array_push($draft->signs, ...self::dynamics($signs, $hand));
+                array_push($draft->signs, ...self::dynamics($signs, $hand), ...$hairpins[$i][$n] ?? []);
                 array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $slurs, $lyrics));
             }
         }
@@ -163,26 +164,65 @@ final readonly class PhotoPiece
         return $ties;
     }
 
-    /** @return array<int, list<SlurEnd>> by token; what begins and does not end, or the other way round, is none */
+    /** @return array<int, list<SlurEnd>> by token */
     private static function slurs(ReadPhoto $read): array
     {
         $slurs = [];
         foreach (array_keys($read->clefs) as $i) {
-            $start = null;
-            foreach ($read->bars as $n => $bar) {
-                foreach ($bar->staves[$i] ?? [] as $k => $sign) {
-                    $here = self::token($n, $i, $k);
-                    if ($sign->slurEnds && $start !== null) {
-                        $slurs[$start][] = new SlurEnd($i + 1, true);
-                        $slurs[$here][] = new SlurEnd($i + 1, false);
-                        $start = null;
-                    }
-                    $start = $sign->slurStarts ? $here : $start;
-                }
+            foreach (self::lines($read, $i, [LineEnd::SlurStart], LineEnd::SlurEnd) as [[$n, $k], [$m, $l]]) {
+                $slurs[self::token($n, $i, $k)][] = new SlurEnd($i + 1, true);
+                $slurs[self::token($m, $i, $l)][] = new SlurEnd($i + 1, false);
             }
         }
 
         return $slurs;
+    }
+
+    /** @return array<int, list<Sign>> by bar */
+    private static function hairpins(ReadPhoto $read, int $staff, Hand $hand): array
+    {
+        $signs = [];
+        foreach (self::lines($read, $staff, [LineEnd::Crescendo, LineEnd::Diminuendo], LineEnd::HairpinEnd) as [[$n, $k, $way], [$m, $l]]) {
+            $from = $read->bars[$n]->staves[$staff][$k];
+            $to = $read->bars[$m]->staves[$staff][$l];
+            $signs[$n][] = new Sign($way === LineEnd::Crescendo ? SignKind::Crescendo : SignKind::Diminuendo, $hand, self::whole($from->onset));
+            $signs[$m][] = new Sign(SignKind::HairpinEnd, $hand, self::whole($to->onset + $to->ticks()));
+        }
+
+        return $signs;
+    }
+
+    /**
+     * Lines of a staff that have both ends: what begins and does not end, or the other way round, is none.
+     *
+     * @param  list<LineEnd>                                                     $starts
+     * @return list<array{array{int, int, LineEnd}, array{int, int, LineEnd}}> bar, sign and kind of each end
+     */
+    private static function lines(ReadPhoto $read, int $staff, array $starts, LineEnd $end): array
+    {
+        $lines = [];
+        $open = null;
+        foreach ($read->bars as $n => $bar) {
+            foreach ($bar->staves[$staff] ?? [] as $k => $sign) {
+                // One that begins where another ends comes after it; a hairpin may begin and end at one sign.
+                $here = $sign->lines;
+                if ($open === null || ! in_array($end, $here, true)) {
+                    usort($here, static fn (LineEnd $a, LineEnd $b): int => ($a === $end) <=> ($b === $end));
+                } else {
+                    usort($here, static fn (LineEnd $a, LineEnd $b): int => ($b === $end) <=> ($a === $end));
+                }
+                foreach ($here as $one) {
+                    if ($one === $end && $open !== null) {
+                        $lines[] = [$open, [$n, $k, $one]];
+                        $open = null;
+                    } elseif (in_array($one, $starts, true)) {
+                        $open = [$n, $k, $one];
+                    }
+                }
+            }
+        }
+
+        return $lines;
     }
 
     /** @return array<int, Lyric> by token; one after a hyphen goes on with its word, over bar lines too */

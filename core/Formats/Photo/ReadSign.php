@@ -18,13 +18,13 @@ final readonly class ReadSign
      * @param string         $lyric the syllable below it; one that is not the last of its word ends with a hyphen
      * @param int            $voice 0, or 1 for the lower of two on one staff
      * @param string         $dynamic how loud it is from here on, as printed: mf
-     * @param bool           $slurStarts a slur goes on from here, likewise ends here
+     * @param list<LineEnd>  $lines slurs and hairpins that begin or end at it
      */
-    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public bool $slurStarts = false, public bool $slurEnds = false) {}
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public array $lines = []) {}
 
     public static function of(Item $item): self
     {
-        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->slurStarts, $item->slurEnds);
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->lines);
     }
 
     public function ticks(): int
@@ -45,12 +45,12 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->slurStarts, $this->slurEnds);
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines);
     }
 
     public function lasting(int $base, int $dots): self
     {
-        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->slurStarts, $this->slurEnds);
+        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines);
     }
 
     /** @param list<ReadHead> $heads */
@@ -58,6 +58,6 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads !== [] && $this->slurStarts, $heads !== [] && $this->slurEnds);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines);
     }
 }

@@ -53,8 +53,8 @@ final class SlurReader
         foreach ($slurs as [$from, $to]) {
             if (array_filter($kept, static fn (array $other): bool => $from < $other[1] && $to > $other[0]) === []) {
                 $kept[] = [$from, $to];
-                $items[$from]->slurStarts = true;
-                $items[$to]->slurEnds = true;
+                $items[$from]->lines[] = LineEnd::SlurStart;
+                $items[$to]->lines[] = LineEnd::SlurEnd;
             }
         }
 
@@ -77,8 +77,8 @@ final class SlurReader
                 $head->tied = true;
             }
         } elseif ($from !== null && $to !== null) {
-            $from->slurStarts = true;
-            $to->slurEnds = true;
+            $from->lines[] = LineEnd::SlurStart;
+            $to->lines[] = LineEnd::SlurEnd;
         }
     }
 

@@ -219,6 +219,7 @@ final class System
     public function read(): void
     {
         $gap = $this->gap();
+        $curves = [];
         foreach ($this->staves as $i => $staff) {
             $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
             $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
@@ -226,7 +227,9 @@ final class System
             $dynamics = new DynamicReader($staff->blobs, $staff->opening->end, $next);
             $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $dynamics);
             $staff->loud = $dynamics->ink();
-            [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, Curves::of($staff->strip, $staff->opening->end));
+            $curves[] = Curves::of($staff->strip, $staff->opening->end);
+            [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, $curves[$i]);
         }
+        HairpinReader::give($this->staves, $curves, (int) (Strip::BOTTOM + ($gap ?? 0.0)));
     }
 }
