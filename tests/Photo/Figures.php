@@ -41,7 +41,7 @@ final class Figures
 
     /**
      * @param int  $from   the first seed; no page of one set is in another
-     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins
+     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins; `busy` with much else around its notes
      */
     public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
@@ -71,6 +71,7 @@ final class Figures
             'marked' => InventedPage::marked($seed),
             'voiced' => InventedPage::voiced($seed),
             'bowed' => InventedPage::bowed($seed),
+            'busy' => InventedPage::busy($seed),
             default => InventedPage::of($seed),
         };
     }
@@ -248,11 +249,11 @@ final class Figures
     /** @return array<string, list<string>> by kind, what is printed with the notes, and the tempo */
     private static function marks(Piece $piece): array
     {
-        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'dynamics' => [], 'ties' => [], 'slurs' => [], 'ends of hairpins' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
+        $marks = ['staccato' => [], 'accent' => [], 'fermata' => [], 'tenuto' => [], 'dynamics' => [], 'ties' => [], 'slurs' => [], 'ends of hairpins' => [], 'other signs' => [], 'syllables' => [], 'tempo words' => array_filter([$piece->tempoWords]), 'metronome' => array_filter([(string) $piece->tempo])];
         $open = [];
         foreach ($piece->measures as $n => $measure) {
             foreach ($measure->signs as $sign) {
-                $kind = $sign->kind === SignKind::Dynamic ? 'dynamics' : 'ends of hairpins';
+                $kind = $sign->kind === SignKind::Dynamic ? 'dynamics' : ($sign->kind->isLoudness() || $sign->kind === SignKind::HairpinEnd ? 'ends of hairpins' : 'other signs');
                 $marks[$kind][] = "{$sign->staff->value} {$n} {$sign->onset} ".($kind === 'dynamics' ? $sign->text : $sign->kind->value);
             }
             foreach ($measure->events() as $event) {

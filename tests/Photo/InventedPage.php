@@ -18,6 +18,10 @@ final class InventedPage
 
     private const TEMPI = ['Gently', 'Andante', 'Allegro moderato', 'Rather slowly', 'With a swing', 'Lively', 'Moderato', 'Steadily'];
 
+    private const MANNERS = ['dolce', 'legato', 'cantabile', 'rit.', 'a tempo', 'sempre staccato'];
+
+    private const CHORDS = ['C', 'G7', 'Am', 'F', 'Dm7', 'Bb'];
+
     private const DYNAMICS = ['p', 'mf', 'f', 'mp', 'pp', 'ff'];
 
     private const TITLES = ['Copper Gate', 'Two Kites', 'Slow River', 'Nine Pebbles', 'Paper Moon Walk', 'The Other Hill'];
@@ -88,6 +92,20 @@ final class InventedPage
         $page = new self(new Randomizer(new Mt19937($seed)));
 
         return (string) preg_replace_callback('/^([RL]: @\S+ )(.*)$/m', static fn (array $line): string => $line[1].$page->withBows(explode(' ', (string) preg_replace('/\((\w) (\w)(?: (\w))?\)/', '($1$2$3)', $line[2]))), self::of($seed));
+    }
+
+    /** @return string the same page with much else around its notes: words, chord names, a pedal, tenuto, a second verse, endings */
+    public static function busy(int $seed): string
+    {
+        $page = new self(new Randomizer(new Mt19937($seed)));
+        $text = (string) preg_replace_callback('/(?<=@c4 |@5=c3 |\| )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(20) ? '"'.$page->one(['', '^']).$page->one(self::MANNERS).'" ' : '', self::of($seed));
+        $text = (string) preg_replace_callback('/^R: .*$/m', static fn (array $line): string => (string) preg_replace_callback('/(?<= )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(10) ? '[chord '.$page->one(self::CHORDS).'] ' : '', $line[0]), $text);
+        $text = (string) preg_replace_callback('/(?<=[ (])[hqvx]\.?[a-g][+\-n]?(?=[ |\n])/', static fn (array $note): string => $note[0].($page->hits(12) ? ':tenuto' : ''), $text);
+        $text = (string) preg_replace_callback('/^L: (@\S+) (.*) (\S+)$/m', static fn (array $line): string => $page->hits(50) ? "L: {$line[1]} [pedal] {$line[2]} [lift] {$line[3]}" : $line[0], $text);
+        $text = (string) preg_replace('/^(R: .*)\| ([^|]*) :\|$/m', '$1| [1 $2 :|', $text);
+        $text = (string) preg_replace('/^(R: .*\| \[1 .*\n(?:W: .*\n)?L: .*\n)R: (@c4) /m', '$1R: $2 [2 ', $text);
+
+        return (string) preg_replace_callback('/^W: (.*)$/m', static fn (array $line): string => $line[0]."\nW2: ".implode(' ', array_map(static fn (): string => $page->one(self::WORDS), explode(' ', $line[1]))), $text);
     }
 
     /** @param list<string> $tokens of a line, each a note, a chord, a rest or a bar line */
