@@ -16,9 +16,11 @@ use Nasturtium\Core\Formats\Photo\OpeningReader;
 use Nasturtium\Core\Formats\Photo\Rings;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Shapes;
+use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\Stems;
 use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Formats\Photo\System;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Mark;
 use Tests\Photo\DrawnStrip;
@@ -297,6 +299,25 @@ test('a key is as many signs as stand on their places, one after another', funct
     'E flat' => [Clef::Treble, -3],
 ]);
 
+test('where one staff of a line has more signs than the key of the piece, a chord was taken for them', function (int $upper, int $lower, int $piece, array $kept): void {
+    $staff = static function (int $flats): Staff {
+        $drawn = opened(Clef::Treble);
+        foreach (array_slice([4, 7, 3], 0, $flats) as $i => $place) {
+            $drawn->sign(Shape::Flat, 92 + 22 * $i, Strip::row($place) - 10);
+        }
+
+        return new Staff($drawn->strip(), $drawn->blobs(), OpeningReader::read($drawn->strip(), $drawn->blobs(), false));
+    };
+    $system = new System([$staff($upper), $staff($lower)]);
+    $system->keepTo($piece);
+    expect(array_map(static fn (Staff $staff): int => $staff->opening->fifths, $system->staves))->toBe($kept);
+})->with([
+    'the lower one' => [1, 3, -1, [-1, -1]],
+    'the upper one, of a piece without' => [2, 0, 0, [0, 0]],
+    'both have them, as where the key changes' => [2, 2, 0, [-2, -2]],
+    'one has fewer' => [1, 2, -2, [-1, -2]],
+]);
+
 test('an accidental of the first note is none of the key', function (): void {
     // A sharp stands on F first, never on A.
     $strip = opened(Clef::Treble)->sign(Shape::Sharp, 92, Strip::row(3))->strip();
@@ -553,6 +574,22 @@ test('two strokes that meet at the right are an accent, at the left they are non
     $below = static fn (bool $opensLeft): array => marks_read(wedge((new DrawnStrip())->head(200, 1)->stem(200, 1, true), 200, Strip::row(-2), $opensLeft));
     expect($below(true))->toBe(['accent'])->and($below(false))->toBe([]);
 });
+
+test('a stroke as wide as a head is tenuto', function (array $strokes, array $marks): void {
+    $drawn = (new DrawnStrip())->head(200, 1)->stem(200, 1, true);
+    foreach ($strokes as [$x, $y, $width, $height]) {
+        $drawn->box($x, $y, $width, $height);
+    }
+    expect(marks_read($drawn))->toBe($marks);
+})->with([
+    'below it' => [[[192, Strip::row(-2) + 4, 18, 3]], ['tenuto']],
+    'as narrow as one may be' => [[[194, Strip::row(-2) + 4, 13, 3]], ['tenuto']],
+    'narrower' => [[[194, Strip::row(-2) + 4, 12, 3]], []],
+    'wider than a head' => [[[187, Strip::row(-2) + 4, 27, 3]], []],
+    'as thick as a rest' => [[[192, Strip::row(-2) + 4, 18, 7]], []],
+    'beside its note' => [[[216, Strip::row(-2) + 4, 18, 3]], []],
+    'one of two, as an equals sign has' => [[[192, Strip::row(-2) + 2, 18, 3], [192, Strip::row(-2) + 9, 18, 3]], []],
+]);
 
 test('a bow with a dot in it is a fermata, and its dot is nothing else', function (bool $dotted): void {
     $drawn = third_space();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Nasturtium\Core\Formats\Photo\Blobs;
 use Nasturtium\Core\Formats\Photo\Head;
 use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\Letters;
 use Nasturtium\Core\Formats\Photo\Lyrics;
 use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\PageCodec;
@@ -159,6 +160,28 @@ test('words far below a staff are read above the one that stands there, and are 
     Lyrics::give($upper, $lower, Strip::HEIGHT, new SaidWords([['text' => 'now', 'x' => 210]]));
     expect($upper->items[0]->lyric)->toBe('now');
 });
+
+test('three that stand side by side are letters of a word, and no notes', function (int $letters, int $apart, int $row, int $found): void {
+    $drawn = new DrawnStrip();
+    for ($i = 0; $i < $letters; $i++) {
+        $drawn->box(60 + (12 + $apart) * $i, $row, 12, 16);
+    }
+    expect(Letters::among(Blobs::of($drawn->strip()->bareRows)))->toHaveCount($found);
+})->with([
+    'three of them' => [3, 9, Strip::BOTTOM + 30, 3],
+    'above the staff' => [4, 5, Strip::TOP - 40, 4],
+    'two' => [2, 5, Strip::BOTTOM + 30, 0],
+    'three that are further apart' => [3, 10, Strip::BOTTOM + 30, 0],
+    'on the staff' => [3, 5, Strip::TOP + 20, 0],
+]);
+
+test('an o of a word is no whole note, however it stands', function (bool $inWord, array $places): void {
+    $drawn = (new DrawnStrip())->head(80, 4)->stem(80, 4, false)->whole(200, 11);
+    if ($inWord) {
+        $drawn->box(164, Strip::row(11) - 10, 12, 18)->box(224, Strip::row(11) - 10, 12, 18);
+    }
+    expect(array_map(static fn (Item $item): int => $item->heads[0]->place, $drawn->items()))->toBe($places);
+})->with([[false, [4, 11]], [true, [4]]]);
 
 test('nothing but the line of letters is shown to the reader', function (): void {
     $words = new SaidWords([]);

@@ -101,7 +101,7 @@ final class InventedPage
         $text = (string) preg_replace_callback('/(?<=@c4 |@5=c3 |\| )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(20) ? '"'.$page->one(['', '^']).$page->one(self::MANNERS).'" ' : '', self::of($seed));
         $text = (string) preg_replace_callback('/^R: .*$/m', static fn (array $line): string => (string) preg_replace_callback('/(?<= )(?=[whqvx]\.?[a-g(])/', static fn (): string => $page->hits(10) ? '[chord '.$page->one(self::CHORDS).'] ' : '', $line[0]), $text);
         $text = (string) preg_replace_callback('/(?<=[ (])[hqvx]\.?[a-g][+\-n]?(?=[ |\n])/', static fn (array $note): string => $note[0].($page->hits(12) ? ':tenuto' : ''), $text);
-        $text = (string) preg_replace_callback('/^L: (@\S+) (.*) (\S+)$/m', static fn (array $line): string => $page->hits(50) ? "L: {$line[1]} [pedal] {$line[2]} [lift] {$line[3]}" : $line[0], $text);
+        $text = (string) preg_replace_callback('/^L: (@\S+) (.*) (\| .*)$/m', static fn (array $line): string => $page->hits(50) ? "L: {$line[1]} [pedal] {$line[2]} [lift] {$line[3]}" : $line[0], $text);
         $text = (string) preg_replace('/^(R: .*)\| ([^|]*) :\|$/m', '$1| [1 $2 :|', $text);
         $text = (string) preg_replace('/^(R: .*\| \[1 .*\n(?:W: .*\n)?L: .*\n)R: (@c4) /m', '$1R: $2 [2 ', $text);
 

@@ -6,7 +6,7 @@ namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Mark;
 
-/** Gives notes what is printed above or below them: the dot of staccato, an accent, a fermata. */
+/** Gives notes what is printed above or below them: the dot of staccato, an accent, a fermata, the stroke of tenuto. */
 final readonly class MarkReader
 {
     /** Columns from the middle of a note to the middle of its mark. */
@@ -19,6 +19,11 @@ final readonly class MarkReader
 
     /** The least width of a dot: what is smaller is a speck. */
     private const DOT = 5;
+
+    /** Columns of a stroke of tenuto, and rows. */
+    private const STROKE = [13, 26];
+
+    private const THICK = 6;
 
     /** Rows around a line of the staff. */
     private const LINED = 4;
@@ -41,6 +46,8 @@ final readonly class MarkReader
                 $taken[] = $dot;
             } elseif (self::isAccent($blob)) {
                 $this->put($items, $blob, Mark::Accent);
+            } elseif ($this->isStroke($blob)) {
+                $this->put($items, $blob, Mark::Tenuto);
             }
         }
         foreach ($this->blobs as $blob) {
@@ -106,6 +113,13 @@ final readonly class MarkReader
         $between = $blob->within($blob->left, $blob->left + $quarter, (int) $blob->y() - 1, (int) $blob->y() + 1);
 
         return $between === null && $left->height() >= 0.8 * $blob->height() && $right->height() <= 0.65 * $blob->height() && abs($right->y() - $blob->y()) <= 2;
+    }
+
+    /** As wide as a head, and as thick as a line; in line with none of the staff, nor where a ledger line would be. */
+    private function isStroke(Blob $blob): bool
+    {
+        return $blob->width() >= self::STROKE[0] && $blob->width() <= self::STROKE[1] && $blob->height() <= self::THICK && $blob->area >= 0.7 * $blob->width() * $blob->height()
+            && ! Strip::isOnLine((int) round($blob->y()), self::LINED) && array_filter($this->blobs, static fn (Blob $other): bool => $other !== $blob && $other->left < $blob->right + self::BESIDE && $other->right > $blob->left - self::BESIDE && abs($other->y() - $blob->y()) < self::NEAR) === [];
     }
 
     /** A letter stands right below its point, or beside it. */

@@ -30,8 +30,9 @@ final class OpeningReader
     /**
      * @param list<Blob> $blobs
      * @param bool       $first it is of the first line of the page
+     * @param int        $most  signs of the key
      */
-    public static function read(Strip $strip, array $blobs, bool $first): Opening
+    public static function read(Strip $strip, array $blobs, bool $first, int $most = 7): Opening
     {
         $left = self::left($strip);
         $from = $left;
@@ -52,7 +53,7 @@ final class OpeningReader
             $below += self::inkOf($strip, $x, Strip::BOTTOM + 5, 20);
         }
         $clef = $above >= 20 && $below >= 20 ? Clef::Treble : Clef::Bass;
-        [$fifths, $end] = self::key($blobs, $end, $clef);
+        [$fifths, $end] = self::key($blobs, $end, $clef, $most);
         [$time, $end] = self::time($strip, $end, $first ? self::LIKE : self::ALIKE);
 
         return new Opening($clef, $fifths, $time, $end);
@@ -107,7 +108,7 @@ final class OpeningReader
      * @param  list<Blob>      $blobs
      * @return array{int, int} fifths, and the column after
      */
-    private static function key(array $blobs, int $end, Clef $clef): array
+    private static function key(array $blobs, int $end, Clef $clef, int $most): array
     {
         $fifths = 0;
         $lower = $clef === Clef::Bass ? 2 : 0;
@@ -120,12 +121,12 @@ final class OpeningReader
                 $end = max($end, $blob->right);
             }
             if ($blob->width() > 30 && $blob->width() < 150 && $blob->left <= $end + 24 && $blob->height() < 100) {
-                [$fifths, $end] = self::touching($blob, $fifths, $end, $lower);
+                [$fifths, $end] = self::touching($blob, $fifths, $end, $lower, $most);
             }
             if ($blob->height() < 26 || $blob->height() > 60 || $blob->width() > 30) {
                 continue;
             }
-            if ($blob->left > $end + 24 || abs($fifths) >= 7) {
+            if ($blob->left > $end + 24 || abs($fifths) >= $most) {
                 break;
             }
             [$shape, $far] = Shapes::nearest($blob);
@@ -147,10 +148,10 @@ final class OpeningReader
      *
      * @return array{int, int} fifths, and the column after
      */
-    private static function touching(Blob $blob, int $fifths, int $end, int $lower): array
+    private static function touching(Blob $blob, int $fifths, int $end, int $lower, int $most): array
     {
         $from = max($blob->left, $end - 2);
-        while (abs($fifths) < 7) {
+        while (abs($fifths) < $most) {
             foreach ($fifths === 0 ? [1, -1] : [$fifths <=> 0] as $alter) {
                 $place = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)] - $lower;
                 $sign = Accidentals::cutOut($blob, $from, $alter > 0 ? Shape::Sharp : Shape::Flat, $place);

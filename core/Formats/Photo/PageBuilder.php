@@ -23,10 +23,7 @@ final class PageBuilder
         for ($i = 0; $i < $hands; $i++) {
             $clefs[] = self::commonest(array_map(static fn (System $system): string => ($system->staves[$i] ?? $system->staves[0])->opening->clef->value, $systems));
         }
-        $keys = array_merge(...array_map(static fn (System $system): array => array_map(static fn (Staff $staff): int => $staff->opening->fifths, $system->staves), $systems));
-        // A sign of the key is sooner missed than invented.
-        usort($keys, static fn (int $a, int $b): int => abs($b) <=> abs($a));
-        $fifths = (int) self::commonest(array_map(strval(...), $keys));
+        $fifths = self::key($systems);
         $time = self::time($systems);
         $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
         $bars = [];
@@ -128,6 +125,16 @@ final class PageBuilder
         $sums = array_unique(array_diff($sums, [0]));
 
         return count($sums) === 1 && min($sums) < $length && 2 * min($sums) <= $length + Item::QUARTER ? min($sums) : $length;
+    }
+
+    /** @param non-empty-list<System> $systems of one piece */
+    public static function key(array $systems): int
+    {
+        $keys = array_merge(...array_map(static fn (System $system): array => array_map(static fn (Staff $staff): int => $staff->opening->fifths, $system->staves), $systems));
+        // A sign of the key is sooner missed than invented.
+        usort($keys, static fn (int $a, int $b): int => abs($b) <=> abs($a));
+
+        return (int) self::commonest(array_map(strval(...), $keys));
     }
 
     /** @param list<string> $values */

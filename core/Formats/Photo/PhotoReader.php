@@ -23,6 +23,9 @@ final readonly class PhotoReader
         [$staves, $picture] = $this->upright($bytes, $corners);
         $systems = System::of($staves);
         $parts = Pieces::of($systems);
+        foreach ($parts as $part) {
+            array_map(static fn (System $system) => $system->keepTo(PageBuilder::key($part)), $part);
+        }
         foreach ($systems as $i => $system) {
             $this->say(PhotoStep::Lines, $i, count($systems));
             $system->read();

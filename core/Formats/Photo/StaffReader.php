@@ -31,7 +31,7 @@ final class StaffReader
         $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
         $this->accidentals = new AccidentalReader($strip, $this->blobs, $opening->end);
-        $signs = [...$this->restReader->sure(), ...$this->accidentals->sure(), ...$dynamics->ink(), ...MetronomeNote::among($this->blobs)];
+        $signs = [...$this->restReader->sure(), ...$this->accidentals->sure(), ...$dynamics->ink(), ...Letters::among($this->blobs), ...MetronomeNote::among($this->blobs)];
         $this->notes = Notes::of($strip, $this->blobs, $signs, $bars, $opening, $top, $bottom);
         $this->items = $this->notes->items;
     }

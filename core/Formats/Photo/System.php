@@ -99,6 +99,22 @@ final class System
         return true;
     }
 
+    /** Where the key of one of its staves has more signs than that of the piece and the other has not, a chord was taken for them. */
+    public function keepTo(int $fifths): void
+    {
+        $keys = array_map(static fn (Staff $staff): int => $staff->opening->fifths, $this->staves);
+        if (count(array_unique($keys)) === 1) {
+            return;
+        }
+        foreach ($this->staves as $staff) {
+            if (abs($staff->opening->fifths) > abs($fifths)) {
+                $staff->opening = OpeningReader::read($staff->strip, $staff->blobs, $staff->opening->time !== null, abs($fifths));
+            }
+        }
+        $this->bars = [];
+        $this->findBars();
+    }
+
     private function findBars(): void
     {
         $lines = [];
