@@ -5,9 +5,11 @@ declare(strict_types=1);
 use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\Decoder;
 use Nasturtium\Core\Formats\Photo\Opening;
+use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Photo\ReadBar;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\StaffFinder;
@@ -17,6 +19,7 @@ use Nasturtium\Core\Formats\Photo\StripCutter;
 use Nasturtium\Core\Formats\Photo\System;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Measure;
 use Tests\Photo\DrawnPage;
 use Tests\Photo\DrawnStrip;
 
@@ -122,6 +125,26 @@ test('a stem in one hand where the other has its bar line is none', function ():
     $lower = staff_of(Clef::Bass, [[['h', 8], ['q', 5]], REST, REST, REST]);
     expect(page_read((new DrawnPage([[$upper, $lower]]))->png())['bars'])->toBe(4);
 });
+
+test('brackets above a line are its first and its second ending', function (array $brackets, bool $repeats, array $endings): void {
+    $staff = static fn (array $brackets): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3), quarters(3)], static function (DrawnStrip $drawn) use ($brackets, $repeats): void {
+        foreach ($brackets as [$from, $to, $hook]) {
+            $drawn->box($from, Strip::TOP - 40, $to - $from, 2)->box($from, Strip::TOP - 40, 2, $hook);
+        }
+        $repeats && $drawn->dot(534, 3)->dot(534, 5);
+    });
+    $read = (new PhotoReader())->read((new DrawnPage([[$staff($brackets[0])], [$staff($brackets[1])]]))->png())->page;
+    expect(array_map(static fn (ReadBar $bar): int => $bar->ending, $read->pieces[0]->bars))->toBe($endings)
+        ->and(array_map(static fn (Measure $measure): array => $measure->endings, PhotoPiece::of($read->pieces[0])->measures))->toBe(array_map(static fn (int $ending): array => $ending === 0 ? [] : [$ending], $endings))
+        ->and(PageCodec::read(PageCodec::written($read)))->toEqual($read);
+})->with([
+    'a bar each' => [[[[397, 544, 16], [546, 693, 16]], []], true, [0, 0, 1, 2, 0, 0, 0, 0]],
+    'two bars in the first' => [[[[249, 544, 16], [546, 693, 16]], []], true, [0, 1, 1, 2, 0, 0, 0, 0]],
+    'no repeat sign after the first' => [[[[397, 544, 16], [546, 693, 16]], []], false, [0, 0, 0, 0, 0, 0, 0, 0]],
+    'no second' => [[[[397, 544, 16]], []], true, [0, 0, 0, 0, 0, 0, 0, 0]],
+    'a line without a hook' => [[[[397, 544, 16], [546, 693, 2]], []], true, [0, 0, 0, 0, 0, 0, 0, 0]],
+    'one that does not end at a bar line' => [[[[397, 544, 16], [546, 640, 16]], []], true, [0, 0, 0, 0, 0, 0, 0, 0]],
+]);
 
 test('repeats are told with the bar that they stand at', function (): void {
     $dots = static function (DrawnStrip $drawn): void {

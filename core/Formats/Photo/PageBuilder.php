@@ -26,6 +26,7 @@ final class PageBuilder
         $fifths = self::key($systems);
         $time = self::time($systems);
         $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
+        $endings = self::endings($systems);
         $bars = [];
         foreach ($systems as $n => $system) {
             foreach ($system->bars as [$from, $to, $before, $after]) {
@@ -55,11 +56,40 @@ final class PageBuilder
                     $doubts,
                     $line + $n,
                     array_map(static fn (Staff $staff): array => [$staff->strip->columnAt($from), $staff->strip->columnAt($to)], $system->staves),
+                    $endings[$n.' '.$from] ?? 0,
                 );
             }
         }
 
         return new ReadPhoto(array_map(Clef::from(...), $clefs), $fifths, $time, $bars);
+    }
+
+    /**
+     * A first ending goes on to its repeat sign, and what is under the bracket after it is the second.
+     *
+     * @param  non-empty-list<System>      $systems
+     * @return array<string, int<1, max>> which it is, by the number of its line and where it begins there
+     */
+    private static function endings(array $systems): array
+    {
+        $endings = [];
+        [$pass, $under, $returns] = [0, null, false];
+        foreach ($systems as $n => $system) {
+            foreach ($system->bars as [$from, $to, , $after]) {
+                $over = $system->endingOver($from, $to);
+                if ($over === null) {
+                    $pass = 0;
+                } else {
+                    // What goes on over the end of a line has no repeat sign there.
+                    $isNext = $pass > 0 && $returns && $under !== [$n, $over];
+                    $pass = $pass === 0 || $isNext ? $pass + 1 : $pass;
+                    $endings[$n.' '.$from] = $pass;
+                }
+                [$under, $returns] = [$over === null ? null : [$n, $over], $after !== null && $after->dotsBefore];
+            }
+        }
+
+        return in_array(2, $endings, true) ? $endings : [];
     }
 
     /**

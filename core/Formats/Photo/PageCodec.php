@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -54,15 +54,17 @@ final class PageCodec
                     $sign->dynamic,
                     implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
                 ], $signs), $bar->staves),
-                $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns,
+                $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, bool, bool, list<array{int, string}>, int, list<array{int, int}>} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
+        // What was kept before endings were read has none.
+        $ending = $bar[6] ?? 0;
 
         return new ReadBar(
             array_map(static fn (array $signs): array => array_map(static fn (array $sign): ReadSign => new ReadSign(
@@ -83,6 +85,7 @@ final class PageCodec
             $doubts,
             $line,
             $columns,
+            $ending,
         );
     }
 }

@@ -56,6 +56,7 @@ final readonly class PhotoPiece
             $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
+            $draft->endings = $bar->ending === 0 ? [] : [$bar->ending];
             foreach ($bar->staves as $i => $signs) {
                 $hand = $hands[$i] ?? Hand::Left;
                 if ($n === 0) {

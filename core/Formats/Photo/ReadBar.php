@@ -12,8 +12,9 @@ final readonly class ReadBar
      * @param list<array{int, string}>    $doubts  the staff from 1, and why
      * @param int                         $line    which line of the page it stands in, from 0
      * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
+     * @param int                         $ending  the pass in which it is played; 0 where it is in all
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = []) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0) {}
 
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self
@@ -27,13 +28,13 @@ final readonly class ReadBar
         $staves = $this->staves;
         $staves[$staff] = $placed;
 
-        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns);
+        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending);
     }
 
     /** @param list<array{int, string}> $doubts */
     public function doubted(array $doubts): self
     {
-        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns);
+        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending);
     }
 
     /** @return non-empty-list<int> ticks of what stands on a staff, by voice */

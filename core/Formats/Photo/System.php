@@ -13,6 +13,9 @@ final class System
     /** @var list<array{float, float, BarLine|null, BarLine|null}> from and to in the picture, and the lines there */
     public array $bars = [];
 
+    /** @var list<array{float, float}> first and second endings, from and to in the picture */
+    public array $endings = [];
+
     /** @param non-empty-list<Staff> $staves */
     public function __construct(public readonly array $staves)
     {
@@ -213,6 +216,18 @@ final class System
         }
     }
 
+    /** Which of its endings is over two places of the picture; null where none is. */
+    public function endingOver(float $from, float $to): ?int
+    {
+        foreach ($this->endings as $i => [$left, $right]) {
+            if ($left < ($from + $to) / 2 && $right > ($from + $to) / 2) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
     /** Pixels of a strip between the two staves; null where there is one. */
     public function gap(): ?float
     {
@@ -246,6 +261,7 @@ final class System
             $curves[] = Curves::of($staff->strip, $staff->opening->end);
             [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, $curves[$i]);
         }
+        $this->endings = EndingReader::of($this->staves[0], $curves[0]);
         HairpinReader::give($this->staves, $curves, (int) (Strip::BOTTOM + ($gap ?? 0.0)));
     }
 }
