@@ -126,6 +126,31 @@ test('a stem in one hand where the other has its bar line is none', function ():
     expect(page_read((new DrawnPage([[$upper, $lower]]))->png())['bars'])->toBe(4);
 });
 
+test('a line may have another clef and another key than the one before it', function (array $lower, int $flats, array $clefs, array $fifths, string $typed): void {
+    $bars = [quarters(3), quarters(3), quarters(3), quarters(3)];
+    $flat = static fn (int $place): Closure => static function (DrawnStrip $drawn) use ($place): void {
+        $drawn->sign(Shape::Flat, 70, Strip::row($place) - 10);
+    };
+    $pair = static fn (Clef $clef, bool $hasFlats): array => [
+        staff_of(Clef::Treble, $bars, $hasFlats ? $flat(4) : null),
+        staff_of($clef, $bars, $hasFlats ? $flat($clef === Clef::Bass ? 2 : 4) : null),
+    ];
+    $read = (new PhotoReader())->read((new DrawnPage([$pair($lower[0], false), $pair($lower[1], $flats === 2)]))->png())->page;
+    $document = PhotoDocument::of($read);
+    $lowest = array_map(static fn (int $bar): int => min(array_column(array_filter($document['notes'], static fn (array $note): bool => $note['bar'] === $bar && $note['staff'] === 2), 'midi')), [4, 5]);
+    expect([$document['clefs'], $document['key']])->toBe([['G', $lower[0]->sign()], 0])
+        ->and($lowest)->toBe($clefs)
+        ->and(array_map(static fn (ReadBar $bar): ?int => $bar->fifths, array_slice($read->pieces[0]->bars, 3, 2)))->toBe($fifths)
+        ->and(PageCodec::read(PageCodec::written($read)))->toEqual($read)
+        ->and(ShorthandWriter::write(PhotoPiece::of($read->pieces[0]))->text)->toContain($typed);
+})->with([
+    // The bottom line is G2 in the bass, E4 in the treble.
+    'the left hand goes up' => [[Clef::Bass, Clef::Treble], 0, [43, 64], [null, null], '[treble]'],
+    'and comes down' => [[Clef::Treble, Clef::Bass], 0, [64, 43], [null, null], '[bass]'],
+    'the key changes' => [[Clef::Bass, Clef::Bass], 2, [43, 43], [null, -1], '[key F]'],
+    'nothing does' => [[Clef::Bass, Clef::Bass], 0, [43, 43], [null, null], 'time: 3/4'],
+]);
+
 test('brackets above a line are its first and its second ending', function (array $brackets, bool $repeats, array $endings): void {
     $staff = static fn (array $brackets): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3), quarters(3)], static function (DrawnStrip $drawn) use ($brackets, $repeats): void {
         foreach ($brackets as [$from, $to, $hook]) {

@@ -198,10 +198,13 @@ test('an accidental holds to the bar line on its own place, else the key says', 
     [$first] = $items[0]->heads;
     $first->sign = 0;
     $read = new ReadPhoto([Clef::Treble], -2, [4, 4], []);
-    $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches(array_map(ReadSign::of(...), $items), 0));
+    $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches(new ReadBar([array_map(ReadSign::of(...), $items)], false, false, []), 0));
     // B natural, still natural, B flat an octave up by the key, and E flat.
     expect($names)->toBe(['B4', 'B4', 'Bb5', 'Eb4'])
-        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches([ReadSign::of($items[3])], 0)[0][0]->name())->toBe('G2');
+        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, []), 0)[0][0]->name())->toBe('G2')
+        // A line may have a clef and a key of its own: the bottom line is E natural there.
+        ->and($read->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, [], clefs: [Clef::Bass], fifths: 0), 0)[0][0]->name())->toBe('G2')
+        ->and($read->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, [], fifths: 0), 0)[0][0]->name())->toBe('E4');
 });
 
 test('what was read is a document, and a piece as if typed', function (): void {

@@ -21,25 +21,27 @@ final class PageBuilder
         $hands = max(array_map(static fn (System $system): int => count($system->staves), $systems));
         $clefs = [];
         for ($i = 0; $i < $hands; $i++) {
-            $clefs[] = self::commonest(array_map(static fn (System $system): string => ($system->staves[$i] ?? $system->staves[0])->opening->clef->value, $systems));
+            $clefs[] = ($systems[0]->staves[$i] ?? $systems[0]->staves[0])->opening->clef;
         }
-        $fifths = self::key($systems);
+        $fifths = $systems[0]->key() ?? self::key($systems);
         $time = self::time($systems);
         $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
         $endings = self::endings($systems);
         $bars = [];
         foreach ($systems as $n => $system) {
+            $own = array_map(static fn (int $i, Clef $clef): Clef => ($system->staves[$i] ?? null)?->opening->clef ?? $clef, array_keys($clefs), $clefs);
+            $key = $system->key();
             foreach ($system->bars as [$from, $to, $before, $after]) {
                 $staves = [];
                 $doubts = [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
-                $own = $bars === [] ? self::pickup($read, $length) : $length;
+                $full = $bars === [] ? self::pickup($read, $length) : $length;
                 // The hand that comes to the bar as it is helps the one that does not.
                 $sure = [];
                 $order = array_keys($read);
-                usort($order, static fn (int $a, int $b): int => abs(Rhythm::sum($read[$a]) - $own) <=> abs(Rhythm::sum($read[$b]) - $own));
+                usort($order, static fn (int $a, int $b): int => abs(Rhythm::sum($read[$a]) - $full) <=> abs(Rhythm::sum($read[$b]) - $full));
                 foreach ($order as $i) {
-                    [$staves[$i], $isSure] = self::settled($read[$i], $system->staves[$i]->aside($from, $to), $own, $sure);
+                    [$staves[$i], $isSure] = self::settled($read[$i], $system->staves[$i]->aside($from, $to), $full, $sure);
                     if (! $isSure) {
                         $doubts[] = [$i + 1, 'sum'];
                     }
@@ -57,11 +59,13 @@ final class PageBuilder
                     $line + $n,
                     array_map(static fn (Staff $staff): array => [$staff->strip->columnAt($from), $staff->strip->columnAt($to)], $system->staves),
                     $endings[$n.' '.$from] ?? 0,
+                    $own === $clefs ? [] : $own,
+                    $key === null || $key === $fifths ? null : $key,
                 );
             }
         }
 
-        return new ReadPhoto(array_map(Clef::from(...), $clefs), $fifths, $time, $bars);
+        return new ReadPhoto($clefs, $fifths, $time, $bars);
     }
 
     /**

@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -55,15 +55,16 @@ final class PageCodec
                     implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
+                array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
-        // What was kept before endings were read has none.
+        // What was kept before endings, and other clefs and keys, were read has none.
         $ending = $bar[6] ?? 0;
 
         return new ReadBar(
@@ -86,6 +87,8 @@ final class PageCodec
             $line,
             $columns,
             $ending,
+            array_map(Clef::from(...), $bar[7] ?? []),
+            $bar[8] ?? null,
         );
     }
 }

@@ -59,7 +59,7 @@ final class PhotoDocument
     {
         [$notes, $rests] = [[], []];
         foreach ($bar->staves as $i => $signs) {
-            $pitches = $piece->pitches($signs, $i);
+            $pitches = $piece->pitches($bar, $i);
             foreach ($signs as $k => $sign) {
                 $place = ['staff' => $i + 1, 'bar' => $n, 'onset' => $sign->onset / Item::QUARTER, 'dur' => $sign->ticks() / Item::QUARTER];
                 if ($sign->isRest()) {

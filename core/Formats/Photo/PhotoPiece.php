@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
-use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\DraftEvent;
 use Nasturtium\Core\Score\Duration;
 use Nasturtium\Core\Score\Event;
@@ -12,7 +11,6 @@ use Nasturtium\Core\Score\Fraction;
 use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Ink;
 use Nasturtium\Core\Score\InvalidScore;
-use Nasturtium\Core\Score\Key;
 use Nasturtium\Core\Score\Lyric;
 use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Metronome;
@@ -44,7 +42,6 @@ final readonly class PhotoPiece
         $builder = new PieceBuilder();
         $builder->title = $read->title;
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
-        $key = new Key($read->fifths);
         $meter = new Meter($read->time[0], $read->time[1]);
         $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
         $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($meter->beat()));
@@ -53,17 +50,18 @@ final readonly class PhotoPiece
         $slurs = self::slurs($read);
         $hairpins = array_map(static fn (int $i): array => self::hairpins($read, $i, $hands[$i] ?? Hand::Left), array_keys($read->clefs));
         foreach ($read->bars as $n => $bar) {
-            $draft = $builder->measure($meter, $key, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
+            $draft = $builder->measure($meter, $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
             $draft->endings = $bar->ending === 0 ? [] : [$bar->ending];
             foreach ($bar->staves as $i => $signs) {
                 $hand = $hands[$i] ?? Hand::Left;
-                if ($n === 0) {
-                    $draft->clefs[] = [Fraction::zero(), $hand, $read->clefs[$i] ?? Clef::Treble];
+                $clef = $read->clefOf($bar, $i);
+                if ($n === 0 || $clef !== $read->clefOf($read->bars[$n - 1], $i)) {
+                    $draft->clefs[] = [Fraction::zero(), $hand, $clef];
                 }
                 array_push($draft->signs, ...self::dynamics($signs, $hand), ...$hairpins[$i][$n] ?? []);
-                array_push($draft->events, ...self::drafts($signs, $read->pitches($signs, $i), $hand, self::token($n, $i, 0), $ties, $slurs, $lyrics));
+                array_push($draft->events, ...self::drafts($signs, $read->pitches($bar, $i), $hand, self::token($n, $i, 0), $ties, $slurs, $lyrics));
             }
         }
         $piece = $builder->piece();
@@ -143,7 +141,7 @@ final readonly class PhotoPiece
             $open = [[], []];
             foreach ($read->bars as $n => $bar) {
                 $signs = $bar->staves[$i] ?? [];
-                $pitches = $read->pitches($signs, $i);
+                $pitches = $read->pitches($bar, $i);
                 foreach ($signs as $k => $sign) {
                     $next = [];
                     foreach ($sign->heads as $h => $head) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Clef;
+
 /** A bar as it was read. */
 final readonly class ReadBar
 {
@@ -13,8 +15,10 @@ final readonly class ReadBar
      * @param int                         $line    which line of the page it stands in, from 0
      * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
      * @param int                         $ending  the pass in which it is played; 0 where it is in all
+     * @param list<Clef>                  $clefs   by staff, of a line that has other ones than the piece; none where it has those
+     * @param int|null                    $fifths  its key, likewise
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null) {}
 
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self
@@ -28,13 +32,13 @@ final readonly class ReadBar
         $staves = $this->staves;
         $staves[$staff] = $placed;
 
-        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending);
+        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths);
     }
 
     /** @param list<array{int, string}> $doubts */
     public function doubted(array $doubts): self
     {
-        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending);
+        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths);
     }
 
     /** @return non-empty-list<int> ticks of what stands on a staff, by voice */

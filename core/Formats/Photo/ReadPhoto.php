@@ -32,6 +32,16 @@ final readonly class ReadPhoto
         return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title, $tempo ?? $this->tempo);
     }
 
+    public function clefOf(ReadBar $bar, int $staff): Clef
+    {
+        return $bar->clefs[$staff] ?? $this->clefs[$staff] ?? Clef::Treble;
+    }
+
+    public function keyOf(ReadBar $bar): Key
+    {
+        return new Key($bar->fifths ?? $this->fifths);
+    }
+
     /** @return int ticks of a full bar */
     public function fullBar(): int
     {
@@ -41,16 +51,15 @@ final readonly class ReadPhoto
     /**
      * The pitches of one staff in one bar: an accidental holds to the bar line, on its own place.
      *
-     * @param  list<ReadSign>          $signs
      * @return list<array<int, Pitch>> by sign and head
      */
-    public function pitches(array $signs, int $staff): array
+    public function pitches(ReadBar $bar, int $staff): array
     {
-        $key = new Key($this->fifths);
-        $bottom = ($this->clefs[$staff] ?? Clef::Treble)->bottomLine();
+        $key = $this->keyOf($bar);
+        $bottom = $this->clefOf($bar, $staff)->bottomLine();
         $inForce = [];
         $pitches = [];
-        foreach ($signs as $sign) {
+        foreach ($bar->staves[$staff] ?? [] as $sign) {
             $chord = [];
             foreach ($sign->heads as $head) {
                 $letter = $bottom + $head->place;

@@ -102,6 +102,14 @@ final class System
         return true;
     }
 
+    /** The key that both of its staves show; null where they differ, or where there is one alone, which may lack a sign. */
+    public function key(): ?int
+    {
+        $keys = array_unique(array_map(static fn (Staff $staff): int => $staff->opening->fifths, $this->staves));
+
+        return isset($this->staves[1]) && count($keys) === 1 ? $keys[0] : null;
+    }
+
     /** Where the key of one of its staves has more signs than that of the piece and the other has not, a chord was taken for them. */
     public function keepTo(int $fifths): void
     {
