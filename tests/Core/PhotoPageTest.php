@@ -151,6 +151,18 @@ test('a line may have another clef and another key than the one before it', func
     'nothing does' => [[Clef::Bass, Clef::Bass], 0, [43, 43], [null, null], 'time: 3/4'],
 ]);
 
+test('the clef that warns of the next line is no note', function (Clef $next, int $x, int $notes): void {
+    $bars = [quarters(3), quarters(3), quarters(3), quarters(3)];
+    // As it is read: something with a head and a stem right before the bar line at 692.
+    $lower = staff_of(Clef::Bass, $bars, static fn (DrawnStrip $drawn) => $drawn->head($x, 4)->stem($x, 4, true));
+    $page = new DrawnPage([[staff_of(Clef::Treble, $bars), $lower], [staff_of(Clef::Treble, $bars), staff_of($next, $bars)]]);
+    $read = page_read($page->png());
+    expect(array_filter($read['notes'], static fn (array $note): bool => $note['bar'] === 4 && $note['staff'] === 2))->toHaveCount($notes);
+})->with([
+    'another clef follows' => [Clef::Treble, 668, 3],
+    'the same clef follows: it is a note' => [Clef::Bass, 668, 4],
+]);
+
 test('brackets above a line are its first and its second ending', function (array $brackets, bool $repeats, array $endings): void {
     $staff = static fn (array $brackets): DrawnStrip => staff_of(Clef::Treble, [quarters(3), quarters(3, 2), quarters(3), quarters(3)], static function (DrawnStrip $drawn) use ($brackets, $repeats): void {
         foreach ($brackets as [$from, $to, $hook]) {

@@ -32,6 +32,7 @@ final readonly class PhotoReader
         }
         foreach ($parts as $part) {
             for ($i = 1; isset($part[$i]); $i++) {
+                $part[$i - 1]->endBefore($part[$i]);
                 foreach ($part[$i - 1]->staves as $n => $staff) {
                     isset($part[$i]->staves[$n]) && SlurReader::over($staff, $part[$i]->staves[$n]);
                 }

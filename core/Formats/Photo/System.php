@@ -10,6 +10,9 @@ final class System
     /** How many times as wide as a mirage of a staff a staff is. */
     private const MIRAGE = 2;
 
+    /** Columns before the last bar line in which a clef warns of the next line's. */
+    private const WARNED = 42;
+
     /** @var list<array{float, float, BarLine|null, BarLine|null}> from and to in the picture, and the lines there */
     public array $bars = [];
 
@@ -100,6 +103,17 @@ final class System
         $this->findBars();
 
         return true;
+    }
+
+    /** Where the next line has another clef, that stands at the end of this one too, small, right before the bar line: it is no note. */
+    public function endBefore(self $next): void
+    {
+        foreach ($this->staves as $i => $staff) {
+            $last = $staff->bars[count($staff->bars) - 1] ?? null;
+            if ($last !== null && isset($next->staves[$i]) && $next->staves[$i]->opening->clef !== $staff->opening->clef) {
+                $staff->items = array_values(array_filter($staff->items, static fn (Item $item): bool => $item->x < $last->left - self::WARNED || $item->x > $last->right));
+            }
+        }
     }
 
     /** The key that both of its staves show; null where they differ, or where there is one alone, which may lack a sign. */
