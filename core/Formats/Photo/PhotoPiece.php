@@ -203,14 +203,10 @@ final readonly class PhotoPiece
         $open = null;
         foreach ($read->bars as $n => $bar) {
             foreach ($bar->staves[$staff] ?? [] as $k => $sign) {
-                // One that begins where another ends comes after it; a hairpin may begin and end at one sign.
-                $here = $sign->lines;
-                if ($open === null || ! in_array($end, $here, true)) {
-                    usort($here, static fn (LineEnd $a, LineEnd $b): int => ($a === $end) <=> ($b === $end));
-                } else {
-                    usort($here, static fn (LineEnd $a, LineEnd $b): int => ($b === $end) <=> ($a === $end));
-                }
-                foreach ($here as $one) {
+                // Where one ends and another begins, that comes after it; where none is open, one begins and ends.
+                $ends = array_filter($sign->lines, static fn (LineEnd $one): bool => $one === $end);
+                $others = array_filter($sign->lines, static fn (LineEnd $one): bool => $one !== $end);
+                foreach ($open === null ? [...$others, ...$ends] : [...$ends, ...$others] as $one) {
                     if ($one === $end && $open !== null) {
                         $lines[] = [$open, [$n, $k, $one]];
                         $open = null;
