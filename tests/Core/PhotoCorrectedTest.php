@@ -6,6 +6,8 @@ use Nasturtium\Core\Formats\Photo\BadPhoto;
 use Nasturtium\Core\Formats\Photo\Change;
 use Nasturtium\Core\Formats\Photo\Corrected;
 use Nasturtium\Core\Formats\Photo\Correction;
+use Nasturtium\Core\Formats\Photo\Head;
+use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\PageBuilder;
 use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
@@ -16,6 +18,8 @@ use Nasturtium\Core\Formats\Photo\ReadingFigure;
 use Nasturtium\Core\Formats\Photo\ReadPage;
 use Nasturtium\Core\Formats\Photo\ReadPhoto;
 use Nasturtium\Core\Formats\Photo\ReadSign;
+use Nasturtium\Core\Formats\Photo\Rhythm;
+use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
@@ -166,6 +170,27 @@ test('with another time the bars that do not come to it are in doubt, and the ot
     // The bar of rest is as long as any bar.
     expect(array_map(static fn (ReadBar $bar): array => $bar->doubts, $waltz->bars))->toBe([[], [[1, 'sign']], [[1, 'sum']], []])
         ->and($waltz->bars[3]->sums(0))->toBe([144]);
+});
+
+test('with another time lengths that were bent to the old one are as they were seen, but those that she has set', function (): void {
+    // Three quarters, of which the last was made a half to fill a bar of four.
+    $bent = new ReadSign(20, 96, 96, 0, [new ReadHead(2)], seen: [48, 0]);
+    $page = page_of_bars([sign_on(0, 48), sign_on(1, 48), $bent], [sign_on(0, 48), sign_on(1, 48), $bent]);
+    expect(PageCodec::read(PageCodec::written($page)))->toEqual($page);
+    $hers = changed($page, Change::Length, ['bar' => 1, 'sign' => 2, 'value' => 2]);
+    $waltz = changed($hers, Change::Time);
+    expect(said_of($waltz))->toBe(['E4 1/4', 'F4 1/4', 'G4 1/4'])
+        ->and(said_of($waltz, 1))->toBe(['E4 1/4', 'F4 1/4', 'G4 1/2'])
+        ->and(array_map(static fn (ReadBar $bar): array => $bar->doubts, $waltz->pieces[0]->bars))->toBe([[], [[1, 'sum']]]);
+});
+
+test('a length that was changed to come to its bar keeps what was seen', function (): void {
+    $item = static fn (int $x): Item => new Item($x, $x, [new Head($x, 3, false, 18.0, 0.95)], 48, 0, 0, stem: new Stem($x, 40, 90, 2));
+    $items = [$item(100), $item(160), $item(220)];
+    $items[2]->flag = 0;
+    [$kept] = Rhythm::settle($items, 192);
+    expect(array_sum(array_map(static fn (Item $one): int => $one->ticks(), $kept)))->toBe(192)
+        ->and(array_values(array_filter(array_map(static fn (Item $one): ?array => ReadSign::of($one)->seen, $kept))))->toBe([[48, 0]]);
 });
 
 test('a first bar may be short under any time: it is a pickup', function (): void {

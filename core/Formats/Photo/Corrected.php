@@ -65,7 +65,8 @@ final class Corrected
     }
 
     /**
-     * A bar that does not come to the new time is in doubt; one that does is not for its sum.
+     * Lengths that were changed to come to the old time are as they were seen again, but those that she has set. A bar that does
+     * not come to the new time is in doubt; one that does is not for its sum.
      *
      * @param array{int, int} $time
      */
@@ -77,6 +78,7 @@ final class Corrected
         foreach ($piece->bars as $n => $bar) {
             $doubts = array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] !== 'sum'));
             foreach ($bar->staves as $staff => $signs) {
+                $bar = $bar->withStaff($staff, array_map(static fn (ReadSign $sign): ReadSign => $sign->asSeen(), $signs));
                 if (count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar()) {
                     $bar = $bar->withStaff($staff, [$signs[0]->lasting($full, 0)]);
                 } elseif (array_unique($bar->sums($staff)) !== [$full] && ! ($n === 0 && max($bar->sums($staff)) < $full)) {

@@ -38,6 +38,9 @@ final class Item
     /** @var list<LineEnd> slurs and hairpins that begin or end at it */
     public array $lines = [];
 
+    /** @var array{int, int}|null its base and dots as they were seen, where others come to the bar */
+    public ?array $seen = null;
+
     /** A 3 stands above or below it, which may be of a triplet. */
     public bool $hasThree = false;
 

@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -53,6 +53,7 @@ final class PageCodec
                     $sign->voice,
                     $sign->dynamic,
                     implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
+                    $sign->seen,
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
                 array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths,
@@ -60,7 +61,7 @@ final class PageCodec
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -80,6 +81,7 @@ final class PageCodec
                 $sign[7] ?? 0,
                 $sign[8] ?? '',
                 array_map(LineEnd::from(...), ($sign[9] ?? '') === '' ? [] : str_split($sign[9])),
+                $sign[10] ?? null,
             ), $signs), $staves),
             $start,
             $end,

@@ -19,12 +19,13 @@ final readonly class ReadSign
      * @param int            $voice 0, or 1 for the lower of two on one staff
      * @param string         $dynamic how loud it is from here on, as printed: mf
      * @param list<LineEnd>  $lines slurs and hairpins that begin or end at it
+     * @param array{int, int}|null $seen its base and dots as they were seen, where others were taken to come to the bar
      */
-    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public array $lines = []) {}
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public array $lines = [], public ?array $seen = null) {}
 
     public static function of(Item $item): self
     {
-        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->lines);
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->lines, $item->seen);
     }
 
     public function ticks(): int
@@ -38,6 +39,12 @@ final readonly class ReadSign
         return $base * (2 ** ($dots + 1) - 1) >> $dots;
     }
 
+    /** As it was seen, whatever the bar. */
+    public function asSeen(): self
+    {
+        return $this->seen === null ? $this : $this->lasting(...$this->seen);
+    }
+
     public function isRest(): bool
     {
         return $this->heads === [];
@@ -45,7 +52,7 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines);
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen);
     }
 
     public function lasting(int $base, int $dots): self
@@ -58,6 +65,6 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines, $this->seen);
     }
 }

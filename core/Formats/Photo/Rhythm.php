@@ -82,7 +82,9 @@ final class Rhythm
                 continue;
             }
             [$base, $dots, $beams] = $option;
-            $changed += $base !== $item->base || $dots !== $item->dots ? 1 : 0;
+            $isOther = $base !== $item->base || $dots !== $item->dots;
+            $changed += $isOther ? 1 : 0;
+            $item->seen = $isOther ? [$item->base, $item->dots] : null;
             [$item->base, $item->dots, $item->beams] = [$base, $dots, $beams];
             $kept[] = $item;
         }
