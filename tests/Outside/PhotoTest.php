@@ -3,7 +3,13 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Photo\PhotoDocument;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Score\Event;
+use Nasturtium\Core\Score\Measure;
+use Nasturtium\Core\Score\Piece;
+use Nasturtium\Core\Score\Sign;
+use Nasturtium\Core\Score\SlurEnd;
 use Tests\Photo\Engraved;
 use Tests\Photo\Figures;
 use Tests\Photo\Worn;
@@ -39,3 +45,22 @@ test('a page is read from its print, a scan and a photo', function (string $titl
         expect(2 * $right / (count($read) + count($written)))->toBeGreaterThan(0.85, implode(', ', array_diff($written, $read)));
     }
 })->with('photographed');
+
+test('slurs, a hairpin, tenuto and another clef are read from the print as they were typed', function (): void {
+    $typed = <<<'PAGE'
+        title: Copper Gate
+        time: 4/4
+        key: G
+        R: @c4 q1_ 2 3 4 | h5_ < 3 | q2 3 2 1 . | w1
+        L: @5=c3 w5_ | h1_ 3 | q5:tenuto 4 3 2 | w5
+        R: @c4 > q5 4 3_ 2 | h1 2 . | q3_ 4 5~ 5 | w5
+        L: [treble] @c4 h1 3 | w5_ | h3 1_ | w1
+        PAGE;
+    $piece = tune($typed);
+    $read = PhotoPiece::of((new PhotoReader())->read(Engraved::of($piece, 22, 250))->page->pieces[0]);
+    $told = static fn (Piece $piece): array => array_map(static fn (Measure $measure): array => [
+        array_map(static fn (Event $event): array => [$event->hand->value, (string) $event->onset, array_map(static fn ($note): int => $note->pitch->midi(), $event->notes), array_column($event->ink->marks, 'value'), array_map(static fn (SlurEnd $end): string => $end->starts ? '(' : ')', $event->ink->slurs)], $measure->events()),
+        array_map(static fn (Sign $sign): array => [$sign->kind->value, $sign->staff->value, (string) $sign->onset], $measure->signs),
+    ], $piece->measures);
+    expect($told($read))->toBe($told($piece));
+});
