@@ -298,6 +298,9 @@ final class Figures
     {
         $lines = ['| written, read, right | '.implode(' | ', self::CLASSES).' |', '|---|---|---|---|'];
         foreach ($this->marks as $kind => $classes) {
+            if (array_sum(array_merge(...array_map(array_values(...), array_values($classes)))) === 0) {
+                continue;
+            }
             $lines[] = "| {$kind} | ".implode(' | ', array_map(static fn (string $class): string => implode(', ', $classes[$class] ?? []), self::CLASSES)).' |';
         }
 
