@@ -83,9 +83,12 @@ final class Curves
         usort($parts, static fn (Curve $a, Curve $b): int => $a->left() <=> $b->left());
         for ($i = 0; isset($parts[$i]); $i++) {
             [$best, $least] = [null, self::MEETS];
-            for ($k = 0; isset($parts[$k]); $k++) {
+            for ($k = $i + 1; isset($parts[$k]); $k++) {
                 $apart = $parts[$k]->left() - $parts[$i]->right();
-                if ($apart > -self::EARLY && $apart <= self::APART) {
+                if ($apart > self::APART) {
+                    break;
+                }
+                if ($apart > -self::EARLY) {
                     $off = $parts[$i]->missedBy($parts[$k]);
                     [$best, $least] = $off < $least ? [$k, $off] : [$best, $least];
                 }
@@ -93,7 +96,7 @@ final class Curves
             if ($best !== null) {
                 $parts[$i] = new Curve($parts[$i]->rows + $parts[$best]->rows);
                 array_splice($parts, $best, 1);
-                $i -= $best < $i ? 2 : 1;
+                $i--;
             }
         }
 
