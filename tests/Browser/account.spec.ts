@@ -129,7 +129,7 @@ test('a forgotten password comes back by mail', async ({ page, browser }) => {
     await page.getByRole('link', { name: 'Students', exact: true }).click();
     await page.getByLabel('Password of third@hill.example').fill('quite another one');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Students', level: 1 })).toBeVisible();
     await other.context().close();
 });
 
