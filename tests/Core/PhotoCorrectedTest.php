@@ -128,6 +128,16 @@ test('clef and key change what every note is, the time what a bar holds', functi
         ->and(changed(four_quarters(), Change::Time)->pieces[0]->time)->toBe([3, 4]);
 });
 
+test('a corrected clef is that of every line, but of one that has another there', function (): void {
+    $bars = [new ReadBar([[sign_on(0, 192)], [sign_on(0, 192)]], false, false, []), new ReadBar([[sign_on(0, 192)], [sign_on(0, 192)]], false, false, [], 1, clefs: [1 => Clef::Treble])];
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], $bars)]);
+    $told = static fn (ReadPage $page): array => array_map(static fn (ReadBar $bar): array => array_map(static fn (int $staff): string => $page->pieces[0]->pitches($bar, $staff)[0][0]->name(), [0, 1]), $page->pieces[0]->bars);
+    expect($told($page))->toBe([['E4', 'G2'], ['E4', 'E4']])
+        ->and($told(changed($page, Change::Clef, ['staff' => 0])))->toBe([['G2', 'G2'], ['G2', 'E4']])
+        ->and($told(changed($page, Change::Clef, ['staff' => 1])))->toBe([['E4', 'E4'], ['E4', 'E4']])
+        ->and(PageCodec::read(PageCodec::written($page)))->toEqual($page);
+});
+
 test('keys go round through all of them, sharps upwards and flats downwards', function (): void {
     $page = four_quarters();
     $seen = [];

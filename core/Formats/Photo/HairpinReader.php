@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 /** Finds hairpins: two straight lines that meet at one side. */
-final readonly class HairpinReader
+final class HairpinReader
 {
     /** Rows from a staff to the middle of one at least. */
     private const BESIDE = 10;

@@ -70,6 +70,21 @@ final class Item
         return $best;
     }
 
+    /**
+     * What a note takes up, with its stem.
+     *
+     * @return array{int, int} the first row and the last; the middle of the outermost head where no stem goes beyond it
+     */
+    public function rows(): array
+    {
+        $rows = array_map(static fn (Head $head): int => $head->y(), $this->heads);
+        if ($this->stem !== null) {
+            $rows[] = $this->stem->up === true ? $this->stem->top : $this->stem->bottom;
+        }
+
+        return [min([Strip::HEIGHT, ...$rows]), max([0, ...$rows])];
+    }
+
     public function ticks(): int
     {
         return ReadSign::length($this->base, $this->dots);

@@ -68,11 +68,7 @@ final readonly class MarkReader
             if ($item->heads === []) {
                 continue;
             }
-            $rows = array_map(static fn (Head $head): int => $head->y(), $item->heads);
-            [$above, $below] = [min($rows), max($rows)];
-            if ($item->stem !== null) {
-                [$above, $below] = $item->stem->up === true ? [min($above, $item->stem->top), $below] : [$above, max($below, $item->stem->bottom)];
-            }
+            [$above, $below] = $item->rows();
             $apart = $blob->y() < $above ? $above - $blob->y() : $blob->y() - $below;
             $beside = min(abs($item->x - $blob->x()), abs(($item->stem->x ?? $item->x) - $blob->x()));
             if ($beside <= self::BESIDE && $apart >= self::NEAR && $apart <= self::FAR && ! in_array($mark, $item->marks, true)) {

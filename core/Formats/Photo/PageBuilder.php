@@ -29,9 +29,9 @@ final class PageBuilder
         $endings = self::endings($systems);
         $bars = [];
         foreach ($systems as $n => $system) {
-            $own = array_map(static fn (int $i, Clef $clef): Clef => ($system->staves[$i] ?? null)?->opening->clef ?? $clef, array_keys($clefs), $clefs);
+            $own = array_filter(array_map(static fn (Staff $staff): Clef => $staff->opening->clef, $system->staves), static fn (Clef $clef, int $i): bool => $clef !== $clefs[$i], ARRAY_FILTER_USE_BOTH);
             $key = $system->key();
-            foreach ($system->bars as [$from, $to, $before, $after]) {
+            foreach ($system->bars as $b => [$from, $to, $before, $after]) {
                 $staves = [];
                 $doubts = [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
@@ -58,9 +58,9 @@ final class PageBuilder
                     $doubts,
                     $line + $n,
                     array_map(static fn (Staff $staff): array => [$staff->strip->columnAt($from), $staff->strip->columnAt($to)], $system->staves),
-                    $endings[$n.' '.$from] ?? 0,
-                    $own === $clefs ? [] : $own,
-                    $key === null || $key === $fifths ? null : $key,
+                    $endings[$n][$b] ?? 0,
+                    $own,
+                    $key === $fifths ? null : $key,
                 );
             }
         }
@@ -72,14 +72,14 @@ final class PageBuilder
      * A first ending goes on to its repeat sign, and what is under the bracket after it is the second.
      *
      * @param  non-empty-list<System>      $systems
-     * @return array<string, int<1, max>> which it is, by the number of its line and where it begins there
+     * @return array<int, array<int, int<1, max>>> which it is, by line and bar of the line
      */
     private static function endings(array $systems): array
     {
         $endings = [];
-        [$pass, $under, $returns] = [0, null, false];
+        [$pass, $most, $under, $returns] = [0, 0, null, false];
         foreach ($systems as $n => $system) {
-            foreach ($system->bars as [$from, $to, , $after]) {
+            foreach ($system->bars as $b => [$from, $to, , $after]) {
                 $over = $system->endingOver($from, $to);
                 if ($over === null) {
                     $pass = 0;
@@ -87,13 +87,14 @@ final class PageBuilder
                     // What goes on over the end of a line has no repeat sign there.
                     $isNext = $pass > 0 && $returns && $under !== [$n, $over];
                     $pass = $pass === 0 || $isNext ? $pass + 1 : $pass;
-                    $endings[$n.' '.$from] = $pass;
+                    $endings[$n][$b] = $pass;
+                    $most = max($most, $pass);
                 }
                 [$under, $returns] = [$over === null ? null : [$n, $over], $after !== null && $after->dotsBefore];
             }
         }
 
-        return in_array(2, $endings, true) ? $endings : [];
+        return $most > 1 ? $endings : [];
     }
 
     /**

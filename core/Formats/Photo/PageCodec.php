@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -61,7 +61,7 @@ final class PageCodec
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: list<string>, 8?: int|null} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;

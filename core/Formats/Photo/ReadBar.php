@@ -15,7 +15,7 @@ final readonly class ReadBar
      * @param int                         $line    which line of the page it stands in, from 0
      * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
      * @param int                         $ending  the pass in which it is played; 0 where it is in all
-     * @param list<Clef>                  $clefs   by staff, of a line that has other ones than the piece; none where it has those
+     * @param array<int, Clef>            $clefs   by staff, where its line has another one than the piece
      * @param int|null                    $fifths  its key, likewise
      */
     public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null) {}

@@ -26,8 +26,7 @@ final class SlurReader
     public static function give(array $items, array $curves): array
     {
         $slurs = [];
-        $notes = array_keys(array_filter($items, static fn (Item $item): bool => ! $item->isRest()));
-        [$first, $last] = [min([PHP_INT_MAX, ...$notes]), max([-1, ...$notes])];
+        [$first, $last] = self::ends($items);
         [$comes, $goes] = [null, null];
         foreach ($curves as $curve) {
             if ($curve->bend() === 0) {
@@ -41,9 +40,9 @@ final class SlurReader
                 } else {
                     $slurs[] = [$from, $to];
                 }
-            } elseif ($to !== null && $curve->left() < $items[$first]->x - self::OVER) {
+            } elseif ($to !== null && $curve->left() < $first?->x - self::OVER) {
                 $comes ??= $items[$to];
-            } elseif ($from !== null && $curve->right() > $items[$last]->x + self::OVER) {
+            } elseif ($from !== null && $curve->right() > $last?->x + self::OVER) {
                 $goes = $items[$from];
             }
         }
@@ -64,9 +63,8 @@ final class SlurReader
     /** From the end of a line to the beginning of the next one: a tie where the same note follows, else a slur that is seen on both. */
     public static function over(Staff $line, Staff $next): void
     {
-        $last = array_filter($line->items, static fn (Item $item): bool => ! $item->isRest());
-        $first = array_filter($next->items, static fn (Item $item): bool => ! $item->isRest());
-        [$last, $first] = [$last[array_key_last($last)] ?? null, $first[array_key_first($first)] ?? null];
+        $last = self::ends($line->items)[1];
+        $first = self::ends($next->items)[0];
         [$from, $to] = [$line->slurGoes, $next->slurComes];
         if ($last === null || $first === null || $from === null && $to === null) {
             return;
@@ -83,6 +81,17 @@ final class SlurReader
     }
 
     /**
+     * @param  list<Item>                   $items
+     * @return array{Item|null, Item|null} the first of the notes, and the last
+     */
+    private static function ends(array $items): array
+    {
+        $notes = array_values(array_filter($items, static fn (Item $item): bool => ! $item->isRest()));
+
+        return [$notes[0] ?? null, $notes[count($notes) - 1] ?? null];
+    }
+
+    /**
      * @param  list<Item> $items
      * @param  int        $before columns that the note may be before the end of the line, and likewise behind
      * @return int|null   the nearest
@@ -95,9 +104,7 @@ final class SlurReader
             if ($item->isRest() || $right < -$before || $right > $behind || abs($right) >= $nearest) {
                 continue;
             }
-            $rows = array_map(static fn (Head $head): int => $head->y(), $item->heads);
-            $top = min([...$rows, $item->stem === null ? PHP_INT_MAX : $item->stem->top]);
-            $bottom = max([...$rows, $item->stem === null ? 0 : $item->stem->bottom]);
+            [$top, $bottom] = $item->rows();
             if ($row > $top - self::BESIDE && $row < $bottom + self::BESIDE) {
                 [$best, $nearest] = [$i, abs($right)];
             }

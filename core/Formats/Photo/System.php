@@ -127,8 +127,7 @@ final class System
     /** Where the key of one of its staves has more signs than that of the piece and the other has not, a chord was taken for them. */
     public function keepTo(int $fifths): void
     {
-        $keys = array_map(static fn (Staff $staff): int => $staff->opening->fifths, $this->staves);
-        if (count(array_unique($keys)) === 1) {
+        if (! isset($this->staves[1]) || $this->key() !== null) {
             return;
         }
         foreach ($this->staves as $staff) {
