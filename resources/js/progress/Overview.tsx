@@ -17,19 +17,25 @@ export function Overview() {
     const rows = api.useQuery('get', '/this-week');
     if (rows.isPending) return <Waiting what={t('Looking over the studio…')} />;
     if (rows.error) return <Trouble error={rows.error} again={() => rows.refetch()} />;
+    const head = (
+        <Title order={1} fz={28} mb="md">
+            {t('Progress')}
+        </Title>
+    );
     if (rows.data.length === 0) {
         return (
-            <Empty title={t('No student yet')}>
-                <Text>{t('Add the first one, and everybody’s progress stands here.')}</Text>
-            </Empty>
+            <>
+                {head}
+                <Empty part title={t('No students yet')}>
+                    <Text>{t('Add the first one, and everybody’s progress stands here.')}</Text>
+                </Empty>
+            </>
         );
     }
     const practised = [...rows.data].sort((a, b) => share(b, today) - share(a, today));
     return (
         <>
-            <Title order={1} fz={28} mb="md">
-                {t('Progress')}
-            </Title>
+            {head}
             <div className={styles.columns}>
                 <Column title={t('Practised this week')} none={t('Nobody has a week under way.')}>
                     {practised
