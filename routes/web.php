@@ -109,6 +109,8 @@ Route::prefix('api')->middleware([LimitBody::class, TryAgain::class])->group(fun
         Route::delete('session', [SessionController::class, 'destroy'])->can('work', Studio::class);
         Route::put('session/studio', [PlacesController::class, 'update'])->can('work', Studio::class);
         Route::post('account/studios', [PlacesController::class, 'store'])->middleware('throttle:heavy')->can('work', Studio::class);
+        Route::get('account/demo', [DemoController::class, 'show'])->can('work', Studio::class);
+        Route::delete('account/demo', [DemoController::class, 'destroy'])->can('work', Studio::class);
         Route::post('account/demo', [DemoController::class, 'store'])->middleware('throttle:heavy')->can('work', Studio::class);
         Route::get('members', [MembersController::class, 'index'])->can('teach', Membership::class);
         Route::post('members', [MembersController::class, 'store'])->middleware('throttle:mail')->can('leadHere', Membership::class);

@@ -11,7 +11,6 @@ use App\Account\Studio;
 use App\Account\User;
 use App\Archive\Archive;
 use App\Archive\ArchiveKind;
-use App\Archive\ArchiveState;
 use App\Lead\LedLesson;
 use App\Lead\LedStep;
 use App\Lesson\Lesson;
@@ -26,6 +25,7 @@ use App\Page\Photo\PhotoLink;
 use App\Page\Photo\PhotoState;
 use App\Page\Piece\Piece;
 use App\Page\Piece\StorePiece;
+use App\Queue\WorkState;
 use App\Sheet\Worksheet;
 use App\Student\Family\FamilyLink;
 use App\Student\Learning\Learning;
@@ -148,7 +148,7 @@ final class Fixtures
     public function at(string $uri): string
     {
         return '/'.strtr($uri, [
-            '{archive}' => str_contains($uri, '{archive}') ? Archive::query()->firstOrCreate(['studio_id' => $this->studio->id], ['kind' => ArchiveKind::Pack, 'state' => ArchiveState::Done, 'file' => self::packed()])->id : 0,
+            '{archive}' => str_contains($uri, '{archive}') ? Archive::query()->firstOrCreate(['studio_id' => $this->studio->id], ['kind' => ArchiveKind::Pack, 'state' => WorkState::Done, 'file' => self::packed()])->id : 0,
             '{mail}' => str_contains($uri, '{mail}') ? $this->refusedMail()->id : 0,
             '{studio}' => $this->studio->id, '{member}' => $this->invited->id, '{student}' => $this->student->id, '{link}' => $this->link->id, '{learning}' => $this->learning->id,
             '{stage}' => $this->learning->stages()->firstOrFail()->id, '{book}' => $this->book->id, '{page}' => $this->page->id, '{piece}' => $this->piece->id,

@@ -24,6 +24,15 @@ use Tests\TestCase;
 
 uses(TestCase::class, RefreshDatabase::class)->in('Feature');
 
+/** What was erased in a test before is forgotten. */
+function without_erasures(): void
+{
+    $file = config('nasturtium.erasures');
+    if (is_string($file) && is_file($file)) {
+        unlink($file);
+    }
+}
+
 /** A small tune, typed in the shorthand; the test fails when it cannot be read whole. */
 function tune(string $shorthand): Piece
 {

@@ -25,7 +25,7 @@ final class StudioController
 
     /** A studio with all that is in it. One to look around in goes at once; any other by the password. */
     #[Delete('/studios/{studio}')]
-    public function destroy(DeleteStudioRequest $request, Studio $studio, #[CurrentUser] User $user, EnterStudio $enter): Response
+    public function destroy(DeleteStudioRequest $request, Studio $studio, #[CurrentUser] User $user, EndStudio $end, EnterStudio $enter): Response
     {
         if (! $studio->is_demo) {
             PasswordAskedRequest::hold($user, $request->string('password')->toString(), 'password');
@@ -33,7 +33,7 @@ final class StudioController
         if ($user->memberships()->count() < 2) {
             throw ValidationException::withMessages(['password' => 'This is your only studio. Make another one first, or be invited into one.']);
         }
-        $studio->delete();
+        $end($studio->id);
         $enter($user, null);
 
         return new Response(status: 204);

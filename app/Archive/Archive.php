@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Account\Studio;
+use App\Queue\WorkState;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\Storage;
  * @property int $id
  * @property int $studio_id
  * @property ArchiveKind $kind
- * @property ArchiveState $state
+ * @property WorkState $state
  * @property int $done tables
  * @property int $of
  * @property string $reason why it was refused
@@ -35,7 +36,7 @@ final class Archive extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => ArchiveKind::class, 'state' => ArchiveState::class];
+        return ['kind' => ArchiveKind::class, 'state' => WorkState::class];
     }
 
     /** One of a kind at a time: what is asked for twice is begun once. */
@@ -53,7 +54,7 @@ final class Archive extends Model
                 return $before;
             }
             $own->each(static fn (self $archive) => $archive->erase());
-            $archive = self::query()->create(['studio_id' => $studio->id, 'kind' => $kind, 'state' => ArchiveState::Waiting, 'file' => $file]);
+            $archive = self::query()->create(['studio_id' => $studio->id, 'kind' => $kind, 'state' => WorkState::Waiting, 'file' => $file]);
             WorkOnArchive::dispatch($archive->id);
 
             return $archive->refresh();

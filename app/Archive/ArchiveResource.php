@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Archive;
 
+use App\Queue\WorkState;
 use OpenApi\Attributes as OA;
 
 /** An archive of a studio that is packed or put back, and how far it is. */
@@ -20,7 +21,7 @@ final readonly class ArchiveResource
         #[OA\Property]
         public ArchiveKind $kind,
         #[OA\Property]
-        public ArchiveState $state,
+        public WorkState $state,
         #[OA\Property]
         public int $done,
         #[OA\Property]

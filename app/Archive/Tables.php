@@ -13,8 +13,8 @@ final class Tables
     /** Accounts and the machinery stay where they are. */
     private const NOT_KEPT = ['users', 'studios', ...self::PASSING];
 
-    /** Pictures of pages while they are read and looked at, archives while they are packed. */
-    private const PASSING = ['page_photos', 'photo_lines', 'photo_links', 'archives'];
+    /** Pictures of pages while they are read and looked at, archives while they are packed, demo studios while they are made. */
+    private const PASSING = ['page_photos', 'photo_lines', 'photo_links', 'archives', 'demos'];
 
     /** @return array<string, array<string, string>> by table: the table that a column refers to, by column */
     public static function inOrder(): array

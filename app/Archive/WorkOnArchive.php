@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Archive;
 
 use App\Account\Studio;
+use App\Queue\HowFar;
+use App\Queue\Stopped;
+use App\Queue\WorkState;
+use Closure;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\ConnectionInterface;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Http\File;
-use Illuminate\Queue\Jobs\DatabaseJob;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Nasturtium\Core\Formats\BadInput;
@@ -28,11 +30,6 @@ final class WorkOnArchive implements ShouldQueue
     /** Seconds. A studio of sixty students with five years is packed in half a minute and restored in a minute and a half (docs/scale.md). */
     public int $timeout = 1800;
 
-    /** Seconds between two tellings, at least. */
-    private const OFTEN = 0.5;
-
-    private float $toldAt = 0.0;
-
     public function __construct(private readonly int $archiveId) {}
 
     public function handle(PackRows $pack, RestoreStudio $restore): void
@@ -42,8 +39,9 @@ final class WorkOnArchive implements ShouldQueue
             return;
         }
         $studio = Studio::query()->findOrFail($archive->studio_id);
+        $tell = (new HowFar('archives', $archive->id, $this->job))->tell(...);
         try {
-            $archive->kind === ArchiveKind::Pack ? $this->pack($archive, $studio, $pack) : $this->restore($archive, $studio, $restore);
+            $archive->kind === ArchiveKind::Pack ? $this->pack($archive, $studio, $pack, $tell) : $this->restore($archive, $studio, $restore, $tell);
         } catch (BadInput $reason) {
             $this->refuse($reason->getMessage());
         } catch (Stopped) {
@@ -57,12 +55,13 @@ final class WorkOnArchive implements ShouldQueue
         $this->refuse('It could not be done. Try again; if it fails once more, tell whoever looks after the server.');
     }
 
-    private function pack(Archive $archive, Studio $studio, PackRows $pack): void
+    /** @param Closure(int, int): void $tell */
+    private function pack(Archive $archive, Studio $studio, PackRows $pack, Closure $tell): void
     {
-        $path = $pack->studio($studio, $this->tell(...));
+        $path = $pack->studio($studio, $tell);
         try {
             $file = (string) Storage::disk(Archive::DISK)->putFile('', new File($path));
-            if (Archive::query()->whereKey($archive->id)->update(['state' => ArchiveState::Done, 'file' => $file]) === 0) {
+            if (Archive::query()->whereKey($archive->id)->update(['state' => WorkState::Done, 'file' => $file]) === 0) {
                 Storage::disk(Archive::DISK)->delete($file);
             }
         } finally {
@@ -70,15 +69,19 @@ final class WorkOnArchive implements ShouldQueue
         }
     }
 
-    /** @throws BadInput */
-    private function restore(Archive $archive, Studio $studio, RestoreStudio $restore): void
+    /**
+     * @param Closure(int, int): void $tell
+     *
+     * @throws BadInput
+     */
+    private function restore(Archive $archive, Studio $studio, RestoreStudio $restore, Closure $tell): void
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'archive');
         try {
             file_put_contents($path, Storage::disk(Archive::DISK)->readStream((string) $archive->file));
-            DB::transaction(function () use ($archive, $studio, $restore, $path): void {
-                $restore($studio, $path, $this->tell(...));
-                Archive::query()->whereKey($archive->id)->update(['state' => ArchiveState::Done]);
+            DB::transaction(function () use ($archive, $studio, $restore, $path, $tell): void {
+                $restore($studio, $path, $tell);
+                Archive::query()->whereKey($archive->id)->update(['state' => WorkState::Done]);
             });
         } finally {
             unlink($path);
@@ -86,39 +89,11 @@ final class WorkOnArchive implements ShouldQueue
         $this->forget($archive);
     }
 
-    /**
-     * Beside the transaction, whose rows nobody sees before it ends. The job is held for as long as it tells.
-     *
-     * @throws Stopped
-     */
-    private function tell(int $done, int $of): void
-    {
-        if (microtime(true) - $this->toldAt < self::OFTEN) {
-            return;
-        }
-        $this->toldAt = microtime(true);
-        $beside = self::beside();
-        $told = $beside->table('archives')->where('id', $this->archiveId)->update(['state' => ArchiveState::Working->value, 'done' => $done, 'of' => max(1, $of), 'updated_at' => now()]);
-        if ($told === 0 && ! $beside->table('archives')->where('id', $this->archiveId)->exists()) {
-            throw new Stopped();
-        }
-        if ($this->job instanceof DatabaseJob) {
-            $beside->table('jobs')->where('id', $this->job->getJobId())->update(['reserved_at' => now()->getTimestamp()]);
-        }
-    }
-
-    private static function beside(): ConnectionInterface
-    {
-        $name = config('database.beside');
-
-        return DB::connection(is_string($name) ? $name : null);
-    }
-
     private function refuse(string $reason): void
     {
         $archive = Archive::query()->find($this->archiveId);
         if ($archive !== null) {
-            $archive->update(['state' => ArchiveState::Refused, 'reason' => mb_substr($reason, 0, 400)]);
+            $archive->update(['state' => WorkState::Refused, 'reason' => mb_substr($reason, 0, 400)]);
             $this->forget($archive);
         }
     }

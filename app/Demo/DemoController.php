@@ -4,25 +4,37 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Account\Members\EnterStudio;
-use App\Account\SessionResource;
-use App\Account\Studio;
 use App\Account\User;
+use App\Api\Delete;
+use App\Api\Get;
 use App\Api\Post;
-use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 
 /** An invented studio beside one's own, to look around in; each person has one of her own. */
 final class DemoController
 {
-    #[Post('/account/demo', SessionResource::class)]
-    public function store(#[CurrentUser] User $user, DemoStudio $demo, EnterStudio $enter): JsonResponse
+    /** None, or the one that there is. */
+    #[Get('/account/demo', DemoResource::class, many: true)]
+    public function show(#[CurrentUser] User $user): JsonResponse
     {
-        // Pressed twice, it is made once.
-        User::query()->whereKey($user->id)->lockForUpdate()->first();
-        $there = Studio::query()->where('is_demo', true)->whereIn('id', $user->memberships()->select('studio_id'))->first();
+        return new JsonResponse(Demo::query()->where('user_id', $user->id)->get()->map(DemoResource::of(...)));
+    }
 
-        return new JsonResponse($enter($user, ($there ?? $demo->for($user, CarbonImmutable::today('UTC')))->id));
+    /** Pressed twice, it is made once. */
+    #[Post('/account/demo', DemoResource::class)]
+    public function store(#[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(DemoResource::of(Demo::begin($user)));
+    }
+
+    /** Stops what is being made; a studio that is there is ended as any other. */
+    #[Delete('/account/demo')]
+    public function destroy(#[CurrentUser] User $user): Response
+    {
+        Demo::query()->where('user_id', $user->id)->whereNull('studio_id')->delete();
+
+        return new Response(status: 204);
     }
 }

@@ -27,6 +27,7 @@ use App\Week\ProposeWeek;
 use App\Week\SentPlan;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Nasturtium\Core\Path\StageKind;
@@ -85,23 +86,31 @@ final class DemoStudio
         });
     }
 
-    /** One of somebody's own, beside her studio. */
-    public function for(User $user, CarbonImmutable $today): Studio
+    /**
+     * One of somebody's own, beside her studio.
+     *
+     * @param Closure(int, int): void $tell of how many students how many are there
+     */
+    public function for(User $user, CarbonImmutable $today, Closure $tell): Studio
     {
-        $studio = DB::transaction(fn (): Studio => $this->studio($user, $today, null));
+        $studio = DB::transaction(fn (): Studio => $this->studio($user, $today, null, $tell));
         $studio->update(['is_demo' => true]);
 
         return $studio;
     }
 
-    private function studio(User $teacher, CarbonImmutable $today, ?string $homeToken): Studio
+    /** @param ?Closure(int, int): void $tell */
+    private function studio(User $teacher, CarbonImmutable $today, ?string $homeToken, ?Closure $tell = null): Studio
     {
         $studio = Studio::query()->create(['name' => 'Windowsill Piano Studio', 'words' => 'uk', 'paper' => 'a4', 'timezone' => 'UTC']);
-        Membership::of($studio, $teacher, Role::Owner);
         $pieces = $this->books($studio);
-        foreach ($this->file('students.php') as $number => $given) {
+        $students = $this->file('students.php');
+        foreach ($students as $number => $given) {
+            $tell?->__invoke($number, count($students));
             $this->student($studio, $given, $pieces, $today, $number === 0 ? $homeToken ?? Str::random(40) : null);
         }
+        // Last, for it holds the teacher's row, which whatever she does meanwhile would wait for.
+        Membership::of($studio, $teacher, Role::Owner);
 
         return $studio;
     }

@@ -7,11 +7,14 @@ namespace App\Privacy;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Who was erased, as bare numbers: in the database, and in a file beside it that an older copy of the database does not
+ * Who was erased, and which studios were ended, as bare numbers: in the database, and in a file beside it that an older copy of the database does not
  * take away. After a restore they are erased again.
  */
 final class Erasures
 {
+    /** In the place of a student: the studio with all that was in it. */
+    public const WHOLE_STUDIO = 0;
+
     public static function note(int $studio, int $student): void
     {
         DB::table('erasures')->insertOrIgnore(['studio' => $studio, 'student' => $student, 'erased_at' => now()]);
@@ -35,7 +38,7 @@ final class Erasures
             return [];
         }
 
-        return array_values(array_map(static fn (array $one): int => $one[1], array_filter(self::all(), static fn (array $one): bool => $one[0] === (int) $found[2])));
+        return array_values(array_map(static fn (array $one): int => $one[1], array_filter(self::all(), static fn (array $one): bool => $one[0] === (int) $found[2] && $one[1] !== self::WHOLE_STUDIO)));
     }
 
     /** @return list<array{int, int}> studio and student */

@@ -16,6 +16,8 @@ final class Tidy
     /** Hours that a picture may wait to be read, and a phone's to be sent. */
     private const KEEP_UPLOADS = 24;
 
+    public function __construct(private readonly EraseEndedStudio $erase) {}
+
     /** @return array{drafts: int, mails: int, accesses: int, photos: int} rows that were erased */
     public function __invoke(): array
     {
@@ -28,6 +30,10 @@ final class Tidy
         }
 
         $this->uploads();
+        // What the queue has not come to, or failed at.
+        foreach (DB::table('studios')->whereNotIn('id', DB::table('memberships')->select('studio_id'))->pluck('id') as $ended) {
+            ($this->erase)((int) $ended);
+        }
 
         return $erased;
     }

@@ -11,7 +11,7 @@ use Symfony\Component\Finder\Finder;
 
 const OPEN_TO_OTHERS = [
     'Account' => ['CurrentStudio', 'Letters\\Letter', 'Letters\\Mail', 'Letters\\MailState', 'Members\\Membership', 'Members\\Role', 'NearDay', 'OfStudent', 'Studio', 'StudioRequest', 'User'],
-    'Privacy' => ['Access', 'AccessResource', 'CachedReports', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
+    'Privacy' => ['Access', 'AccessResource', 'CachedReports', 'EraseEndedStudio', 'EraseStudent', 'Erasures', 'Mentions', 'NoteAccess'],
     'Page' => ['Book', 'Page', 'Photo\\KeptPhoto', 'Photo\\PhotoLink', 'Piece\\NoteNames', 'Piece\\Piece', 'Piece\\PieceResource', 'Piece\\PieceRetyped', 'Piece\\PlaybackResource', 'Piece\\PlaysBars'],
     'Student' => ['Family\\FamilyLink', 'Family\\FamilyWord', 'Family\\FamilyWordResource', 'Family\\HomeChildResource', 'ForStudent', 'KnowNotes', 'KnownNoteResource', 'Learning\\BarsResource', 'Learning\\Learning', 'Learning\\NextPageResource', 'Learning\\NextPages', 'Learning\\OpenPiece', 'Learning\\PlayedOn', 'Learning\\Settle', 'Learning\\Stage', 'Learning\\StageBars', 'Learning\\StageTimes', 'Learning\\StudentBooks', 'Learning\\Stuck\\StuckResource', 'Learning\\Stuck\\StuckStages', 'Paths\\OwnPath', 'Performances\\Performance', 'Student', 'StudentPace', 'Timetable\\AtOneTime', 'Timetable\\Holiday', 'Timetable\\HolidayResource', 'Timetable\\LessonDayResource', 'Timetable\\LessonsAhead', 'Timetable\\TimetableChanged'],
     'Desk' => ['OwnFinger', 'PageWordResource', 'QuestionResource', 'ReportOf', 'SettingsFor', 'Verdict'],

@@ -89,8 +89,16 @@ test('an invented studio stands beside one’s own, and goes again', async ({ pa
     await page.goto('/account');
     await page.getByRole('button', { name: 'Look around in a demo studio' }).click();
     const where = page.getByRole('combobox', { name: 'Studio' });
-    // Another window of this browser goes along.
-    await expect(where).toHaveValue('Windowsill Piano Studio (demo)');
+    // It can be stopped, and begun again, and whoever waits is taken there; another window of this browser goes along.
+    const studios = page.getByRole('region', { name: 'Studios' });
+    await expect(studios.getByRole('progressbar')).toBeVisible();
+    await expectAccessible(page);
+    await studios.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Look around in a demo studio' }).click();
+    await expect(studios.getByText(/^The demo studio is being made: [1-5] of 5 students\.$/)).toBeVisible({
+        timeout: 60_000,
+    });
+    await expect(where).toHaveValue('Windowsill Piano Studio (demo)', { timeout: 120_000 });
     await expect(other.getByRole('heading', { name: 'This week' })).toBeVisible();
     await expect(other.getByRole('combobox', { name: 'Studio' })).toHaveValue('Windowsill Piano Studio (demo)');
     await page.getByRole('link', { name: 'Odile Fenn' }).click();

@@ -6,13 +6,14 @@ use App\Account\Members\Role;
 use App\Account\Studio;
 use App\Archive\Archive;
 use App\Archive\ArchiveKind;
-use App\Archive\ArchiveState;
 use App\Archive\PackRows;
 use App\Archive\RestoreStudio;
-use App\Archive\Stopped;
 use App\Archive\WorkOnArchive;
 use App\Privacy\EraseStudent;
 use App\Privacy\Tidy;
+use App\Queue\HowFar;
+use App\Queue\Stopped;
+use App\Queue\WorkState;
 use App\Student\Student;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
@@ -69,7 +70,7 @@ test('it is put back by the queue; the file is gone then, and the job done twice
     expect([$archive['kind'], $archive['state']])->toBe(['restore', 'waiting'])->and(Storage::disk(Archive::DISK)->files())->toHaveCount(1);
     ($this->work)();
     (new WorkOnArchive($archive['id']))->handle(app(PackRows::class), app(RestoreStudio::class));
-    expect(Archive::query()->sole())->state->toBe(ArchiveState::Done)->file->toBeNull()
+    expect(Archive::query()->sole())->state->toBe(WorkState::Done)->file->toBeNull()
         ->and(Student::query()->where('studio_id', $empty->id)->pluck('first_name')->all())->toBe(['Ida'])
         ->and(Storage::disk(Archive::DISK)->files())->toBe([]);
 });
@@ -96,17 +97,13 @@ test('it is stopped, and leaves the studio as it was', function (): void {
             DB::table('archives')->where('id', $id)->delete();
         }
     });
-    $job = new WorkOnArchive($id);
-    $tell = new ReflectionMethod($job, 'tell');
-    expect(fn () => DB::transaction(fn () => app(RestoreStudio::class)($empty, $path, function (int $done, int $of) use ($job, $tell): void {
-        (new ReflectionProperty($job, 'toldAt'))->setValue($job, 0.0);
-        $tell->invoke($job, $done, $of);
-    })))->toThrow(Stopped::class);
+    // Each part is told, however soon after the one before.
+    expect(fn () => DB::transaction(fn () => app(RestoreStudio::class)($empty, $path, fn (int $done, int $of) => (new HowFar('archives', $id, null))->tell($done, $of))))->toThrow(Stopped::class);
     expect($empty->refresh()->name)->toBe('New')->and($empty->students()->exists())->toBeFalse()->and($tables)->toBe(1);
 });
 
 test('who may not restore does not stop it', function (): void {
-    $archive = Archive::query()->create(['studio_id' => $this->own->studio->id, 'kind' => ArchiveKind::Restore, 'state' => ArchiveState::Working]);
+    $archive = Archive::query()->create(['studio_id' => $this->own->studio->id, 'kind' => ArchiveKind::Restore, 'state' => WorkState::Working]);
     $this->actingAs($this->own->joined(Role::Teacher, 'Tara'))->deleteJson("/api/archives/{$archive->id}")->assertForbidden();
     $this->actingAs($this->own->teacher)->deleteJson("/api/archives/{$archive->id}")->assertNoContent();
 });
@@ -132,7 +129,7 @@ test('how far it is is told as it goes on, and the job is held for as long', fun
 });
 
 test('a day later it is gone', function (int $hours, int $left): void {
-    Archive::query()->create(['studio_id' => $this->own->studio->id, 'kind' => ArchiveKind::Pack, 'state' => ArchiveState::Done, 'file' => 'a.zip']);
+    Archive::query()->create(['studio_id' => $this->own->studio->id, 'kind' => ArchiveKind::Pack, 'state' => WorkState::Done, 'file' => 'a.zip']);
     $this->travel($hours)->hours();
     app(Tidy::class)();
     expect(Archive::query()->count())->toBe($left);

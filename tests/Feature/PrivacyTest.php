@@ -13,14 +13,6 @@ use Illuminate\Support\Facades\DB;
 use Tests\Fixtures;
 use Tests\FullStudio;
 
-function without_erasures(): void
-{
-    $file = config('nasturtium.erasures');
-    if (is_string($file) && is_file($file)) {
-        unlink($file);
-    }
-}
-
 beforeEach(fn () => without_erasures());
 afterEach(fn () => without_erasures());
 

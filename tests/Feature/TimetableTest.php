@@ -9,6 +9,9 @@ use App\Week\Task;
 use App\Week\Week;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Exceptions;
 use Illuminate\Support\Str;
 use Tests\Fixtures;
 
@@ -90,6 +93,24 @@ test('a holiday without lessons stretches the week of everybody, one without pra
         ->and(array_column($this->getJson("/api/students/{$this->own->student->id}")->json('holidays'), 'label'))->toBe(['At the sea', 'Half term', 'Winter']);
     $this->deleteJson("/api/holidays/{$id}")->assertNoContent();
     expect($this->getJson("/api/weeks/{$week['id']}")->json('endsOn'))->toBe('2031-05-12');
+});
+
+test('a holiday of the whole studio is followed by the queue, and a week that cannot be planned holds up no other', function (): void {
+    $broken = ($this->newWeek)()['id'];
+    $otto = $this->own->student('Otto', 9);
+    $week = $this->postJson("/api/students/{$otto->id}/weeks", [])->assertOk()->json();
+    config(['queue.default' => 'database']);
+    $this->postJson('/api/holidays', ['studentId' => null, 'label' => 'Half term', 'from' => $week['endsOn'], 'to' => $week['endsOn'], 'lessons' => false, 'practice' => true])->assertOk();
+    expect(DB::table('jobs')->count())->toBe(1)->and(Week::query()->findOrFail($week['id'])->ends_on->toDateString())->toBe($week['endsOn']);
+    Week::updating(static fn (Week $of) => $of->id === $broken ? throw new RuntimeException('not this one') : null);
+    Exceptions::fake();
+    Artisan::call('queue:work', ['connection' => 'database', '--once' => true, '--sleep' => 0]);
+    Exceptions::assertReported(static fn (RuntimeException $reason): bool => $reason->getMessage() === 'not this one');
+    expect(Week::query()->findOrFail($week['id'])->ends_on->greaterThan($week['endsOn']))->toBeTrue()->and(DB::table('jobs')->count())->toBe(0);
+    // One student’s is followed at once.
+    Week::flushEventListeners();
+    $this->postJson('/api/holidays', ['studentId' => $this->own->student->id, 'label' => 'At the sea', 'from' => '2031-05-12', 'to' => '2031-05-18', 'lessons' => false, 'practice' => true])->assertOk();
+    expect(Week::query()->findOrFail($broken)->ends_on->toDateString())->toBe('2031-05-19')->and(DB::table('jobs')->count())->toBe(0);
 });
 
 test('a holiday in which nothing rests, or that ends before it begins, is refused', function (): void {

@@ -63,6 +63,9 @@ test('the first account is made over HTTPS, and only once', async ({ page }) => 
     const cookies = await page.context().cookies();
     expect(cookies.filter((one) => !one.secure)).toEqual([]);
     await api(page, 'POST', '/account/demo');
+    const demo = () => api<{ studioId: number | null }[]>(page, 'GET', '/account/demo');
+    await expect.poll(async () => (await demo())[0]?.studioId, { timeout: 60_000 }).toBeTruthy();
+    await api(page, 'PUT', '/session/studio', { studioId: (await demo())[0]?.studioId });
     link = (await family(page, 'Olga')).link;
     expect(await api(page, 'GET', '/welcome')).toMatchObject({ isEmpty: false, isOpen: false });
 });

@@ -53,10 +53,16 @@ final class HolidayController
         return new Response(status: 204);
     }
 
+    /** One student’s week at once; everybody’s by the queue, for a school has many. */
     private function follow(Holiday $holiday): void
     {
-        $students = Student::query()->where('studio_id', $holiday->studio_id)->when($holiday->student_id !== null, static fn ($student) => $student->whereKey($holiday->student_id));
-        foreach ($students->get() as $student) {
+        if ($holiday->student_id === null) {
+            FollowEverybody::dispatch($holiday->studio_id);
+
+            return;
+        }
+        $student = Student::query()->where('studio_id', $holiday->studio_id)->find($holiday->student_id);
+        if ($student !== null) {
             ($this->follow)($student);
         }
     }

@@ -7,6 +7,7 @@ import { useSession } from '../shared/Shell';
 import { useEnter, useSwitch } from '../shared/studios';
 import { t } from '../text';
 import { CountrySelect, ownCountry, zone } from './CountrySelect';
+import { Demo } from './Demo';
 
 type Session = Api['SessionResource'];
 
@@ -17,7 +18,6 @@ export function Studios() {
     const session = useSession();
     const go = useSwitch();
     const welcome = api.useQuery('get', '/welcome');
-    const demo = useEnter(() => ask('post', '/account/demo'));
     const [dialog, setDialog] = useState<'new' | 'leave' | null>(null);
     if (session.data === undefined) return null;
     const { studios, studio, role, isDemo } = session.data;
@@ -36,18 +36,14 @@ export function Studios() {
                     />
                 ))}
             </ul>
-            <Trouble error={go.error ?? demo.error} />
+            <Trouble error={go.error} />
             <Group gap="xs" mt="xs">
                 {welcome.data?.isOpen && (
                     <Button variant="default" onClick={() => setDialog('new')}>
                         {t('Another studio')}
                     </Button>
                 )}
-                {!studios.some((one) => one.isDemo) && (
-                    <Button variant="default" loading={demo.isPending} onClick={() => demo.mutate()}>
-                        {t('Look around in a demo studio')}
-                    </Button>
-                )}
+                <Demo />
                 <Button variant="subtle" c="var(--thorn)" onClick={() => setDialog('leave')}>
                     {role === 'owner'
                         ? t('Delete {{name}}', { name: studio.name })

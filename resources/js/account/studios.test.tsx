@@ -99,3 +99,57 @@ describe('studios of one person', () => {
         );
     });
 });
+
+describe('a demo studio', () => {
+    const DEMO = { studioId: 5, name: 'Windowsill', role: 'owner', isDemo: true };
+    const open = (demos: object[][], more: object = {}, answers: Parameters<typeof serve>[0] = {}) => {
+        const asked = serve({
+            'GET /session': () => ({ ...SESSION, ...more }),
+            'GET /welcome': () => ({ isOpen: false, countries: [] }),
+            'GET /account/demo': () => (demos.length > 1 ? demos.shift() : demos[0]),
+            'PUT /session/studio': () => ({
+                ...SESSION,
+                studios: [NORTH, DEMO],
+                studio: { id: 5, name: 'Windowsill' },
+            }),
+            ...answers,
+        });
+        drawRoom('/account', '/account', <Studios />);
+        return asked;
+    };
+    const WORKING = { studioId: null, state: 'working', done: 2, of: 5, reason: '' };
+
+    it('says how far it is, and whoever waits is taken there', async () => {
+        const asked = open([[WORKING], [{ ...WORKING, studioId: 5, state: 'done' }]]);
+        expect(await screen.findByText('The demo studio is being made: 2 of 5 students.')).toBeTruthy();
+        expect(await screen.findByText('gone to /', {}, { timeout: 4000 })).toBeTruthy();
+        expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ studioId: 5 });
+    });
+
+    it('is stopped', async () => {
+        const asked = open([[WORKING], []], {}, { 'DELETE /account/demo': () => null });
+        await userEvent.click(await screen.findByRole('button', { name: 'Stop' }));
+        expect(await screen.findByRole('button', { name: 'Look around in a demo studio' })).toBeTruthy();
+        expect(asked.filter((one) => one.method === 'DELETE')).toHaveLength(1);
+    });
+
+    it('that is there is entered at once', async () => {
+        const done = { ...WORKING, studioId: 5, state: 'done' };
+        const asked = open([[]], {}, { 'POST /account/demo': () => done });
+        await userEvent.click(await screen.findByRole('button', { name: 'Look around in a demo studio' }));
+        expect(await screen.findByText('gone to /')).toBeTruthy();
+        expect(asked.filter((one) => one.method === 'PUT')).toHaveLength(1);
+    });
+
+    it('that could not be made says why, and one that stands among the studios is offered no more', async () => {
+        open([[{ ...WORKING, state: 'refused', reason: 'It could not be made.' }]]);
+        expect(await screen.findByText('It could not be made.')).toBeTruthy();
+        expect(screen.getByRole('button', { name: 'Look around in a demo studio' })).toBeTruthy();
+    });
+
+    it('that one has is not offered', async () => {
+        open([[]], { studios: [NORTH, DEMO] });
+        expect(await screen.findByText('to look around in')).toBeTruthy();
+        expect(screen.queryByRole('button', { name: 'Look around in a demo studio' })).toBeNull();
+    });
+});

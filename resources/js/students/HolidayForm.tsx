@@ -42,6 +42,7 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
             />
             <Checkbox
                 label={t('For every student')}
+                description={t('The weeks of the others follow within a minute.')}
                 checked={everybody}
                 onChange={(event) => setEverybody(event.currentTarget.checked)}
             />

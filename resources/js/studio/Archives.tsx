@@ -1,17 +1,15 @@
-import { Anchor, Button, FileButton, Group, Progress, Stack, Text } from '@mantine/core';
+import { Anchor, Button, FileButton, Group, Stack, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { type Api, ApiError, api, asForm, ask, at, keyOf } from '../api';
+import { HowFar, isGoingOn, LOOK_AGAIN } from '../shared/HowFar';
 import { Trouble } from '../shared/Notes';
 import { clockTime, dateOf, shortDate } from '../shared/words';
 import { t } from '../text';
 
 type Archive = Api['ArchiveResource'];
 
-/** Milliseconds between two looks at how far it is. */
-const AGAIN = 1000;
-
-const isGoingOn = (archive: Archive | undefined) => archive?.state === 'waiting' || archive?.state === 'working';
+const goesOn = (archive: Archive | undefined) => archive !== undefined && isGoingOn(archive);
 
 /** The archive of the whole studio: packed, fetched, put back; however long it takes, the page can be left. */
 export function Archives({ studioId, leads }: { studioId: number; leads: boolean }) {
@@ -25,7 +23,7 @@ export function Archives({ studioId, leads }: { studioId: number; leads: boolean
                 <Button
                     size="compact-sm"
                     variant="default"
-                    loading={pack.isPending || isGoingOn(packed)}
+                    loading={pack.isPending || goesOn(packed)}
                     onClick={() => pack.mutate()}
                 >
                     {t('Back up the whole studio')}
@@ -36,7 +34,7 @@ export function Archives({ studioId, leads }: { studioId: number; leads: boolean
                             <Button
                                 size="compact-sm"
                                 variant="subtle"
-                                loading={restore.isPending || isGoingOn(restored)}
+                                loading={restore.isPending || goesOn(restored)}
                                 {...props}
                             >
                                 {t('Restore a backup')}
@@ -63,7 +61,19 @@ export function Archives({ studioId, leads }: { studioId: number; leads: boolean
             {[packed, restored].map(
                 (one) =>
                     one !== undefined &&
-                    isGoingOn(one) && <GoingOn key={one.id} archive={one} stop={() => stop.mutate(one.id)} />,
+                    isGoingOn(one) && (
+                        <HowFar
+                            key={one.id}
+                            {...one}
+                            says={saysOf(one)}
+                            label={
+                                one.kind === 'pack'
+                                    ? t('How much of the backup is packed')
+                                    : t('How much of the backup is restored')
+                            }
+                            stop={() => stop.mutate(one.id)}
+                        />
+                    ),
             )}
             <Trouble error={archives.error ?? pack.error ?? restore.error ?? stop.error} />
             {[packed, restored].map(
@@ -78,7 +88,7 @@ function useArchives(studioId: number) {
     const client = useQueryClient();
     const key = keyOf('/studios/{studio}/archives');
     const archives = api.useQuery('get', '/studios/{studio}/archives', at({ studio: studioId }), {
-        refetchInterval: (query) => (query.state.data?.some(isGoingOn) ? AGAIN : false),
+        refetchInterval: (query) => (query.state.data?.some(isGoingOn) ? LOOK_AGAIN : false),
     });
     const again = () => client.invalidateQueries({ queryKey: key });
     const pack = useMutation({
@@ -99,7 +109,7 @@ function useArchives(studioId: number) {
     const restored = archives.data?.find((one) => one.kind === 'restore');
     useEffect(() => {
         if (wasGoingOn.current && restored?.state === 'done') void client.invalidateQueries();
-        wasGoingOn.current = isGoingOn(restored);
+        wasGoingOn.current = goesOn(restored);
     }, [client, restored]);
     return { archives, pack, restore, stop };
 }
@@ -109,29 +119,4 @@ function saysOf({ kind, state, done, of }: Archive): string {
     return kind === 'pack'
         ? t('The backup is being packed: {{done}} of {{of}} parts.', { done, of })
         : t('The backup is being restored: {{done}} of {{of}} parts.', { done, of });
-}
-
-function GoingOn({ archive, stop }: { archive: Archive; stop: () => void }) {
-    const isPacking = archive.kind === 'pack';
-    return (
-        <Group gap="xs" wrap="nowrap">
-            <Stack gap={4} flex={1}>
-                <Text size="sm" role="status">
-                    {saysOf(archive)}
-                </Text>
-                <Progress.Root size="lg">
-                    <Progress.Section
-                        value={(100 * archive.done) / archive.of}
-                        color="leaf"
-                        aria-label={
-                            isPacking ? t('How much of the backup is packed') : t('How much of the backup is restored')
-                        }
-                    />
-                </Progress.Root>
-            </Stack>
-            <Button size="xs" variant="default" onClick={stop}>
-                {t('Stop')}
-            </Button>
-        </Group>
-    );
 }

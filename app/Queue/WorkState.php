@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Archive;
+namespace App\Queue;
 
-/** How far it is. */
-enum ArchiveState: string
+/** How far work on the queue is. */
+enum WorkState: string
 {
     case Waiting = 'waiting';
     case Working = 'working';

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Archive;
+namespace App\Queue;
 
 use RuntimeException;
 
