@@ -3,10 +3,15 @@
 declare(strict_types=1);
 
 use App\Lesson\Slip;
+use App\Student\Learning\Learning;
+use App\Student\Learning\OpenManyAgain;
+use App\Student\Learning\OpenPiece;
 use App\Student\Learning\Stage;
 use App\Week\ProposeWeek;
 use App\Week\Task;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Practice\LearningState;
 use Tests\Fixtures;
 
@@ -51,6 +56,21 @@ test('a title corrected touches nothing, and a finished page with a touched stag
     expect(passed_stages($own))->toHaveCount(11)->and($own->learning->refresh()->state)->toBe(LearningState::Finished);
     $this->putJson("/api/pieces/{$own->piece->id}", corrected('w1', 'w2'))->assertOk();
     expect($own->learning->refresh()->state)->toBe(LearningState::Current)->and(passed_stages($own))->toContain('right hand');
+});
+
+test('a correction is there at once for the few who are on the page, and for all others by the queue', function (): void {
+    $own = new Fixtures();
+    config(['queue.default' => 'database']);
+    $own->learning->update(['state' => 'finished', 'finished_on' => Fixtures::MONDAY]);
+    $others = array_map(static fn (int $number): Learning => app(OpenPiece::class)($own->student("Child {$number}", 8), $own->piece, CarbonImmutable::parse(Fixtures::MONDAY)), range(1, OpenManyAgain::AT_ONCE + 1));
+    // Whoever has no stage in its place has not been broken down again.
+    Stage::query()->update(['position' => null]);
+    $this->actingAs($own->teacher)->putJson("/api/pieces/{$own->piece->id}", corrected('q5 4 h3', 'q5 3 h3'))->assertOk();
+    $isDone = static fn (Learning $learning): bool => $learning->stages()->exists();
+    // The newest are the ones at once; the finished one is the last of all.
+    expect(array_map($isDone, [...$others, $own->learning]))->toBe([false, true, true, true, true, false])->and(DB::table('jobs')->count())->toBe(1);
+    Artisan::call('queue:work', ['connection' => 'database', '--once' => true, '--sleep' => 0]);
+    expect(array_map($isDone, [...$others, $own->learning]))->each->toBeTrue()->and(DB::table('jobs')->count())->toBe(0);
 });
 
 test('a page goes over to a path of the studio and back, and loses nothing', function (): void {

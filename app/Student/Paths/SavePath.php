@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Student\Paths;
 
 use App\Student\Learning\Learning;
-use App\Student\Learning\OpenPiece;
+use App\Student\Learning\OpenManyAgain;
 use App\Student\Learning\Stage;
 use Illuminate\Support\Facades\DB;
 use Nasturtium\Core\Path\Effort;
@@ -15,7 +15,7 @@ use Nasturtium\Core\Path\PathStep as Step;
 /** Keeps a path of the studio, or gives one up. Open pages follow, without losing what was passed. */
 final class SavePath
 {
-    public function __construct(private readonly OpenPiece $open) {}
+    public function __construct(private readonly OpenManyAgain $open) {}
 
     public function __invoke(OwnPath $kept, Path $path): void
     {
@@ -31,7 +31,7 @@ final class SavePath
                     'position' => $position,
                 ]);
             }
-            $this->follow(self::openOn($kept));
+            ($this->open)(self::openOn($kept));
         });
     }
 
@@ -41,7 +41,7 @@ final class SavePath
         DB::transaction(function () use ($kept): void {
             $open = self::openOn($kept);
             $kept->delete();
-            $this->follow($open);
+            ($this->open)($open);
         });
     }
 
@@ -54,14 +54,6 @@ final class SavePath
     /** @return list<int> */
     private static function openOn(OwnPath $path): array
     {
-        return array_values(Learning::query()->where('path_id', $path->id)->where('state', '!=', 'finished')->pluck('id')->all());
-    }
-
-    /** @param list<int> $learnings */
-    private function follow(array $learnings): void
-    {
-        foreach (Learning::query()->whereIn('id', $learnings)->with(['piece', 'ownPath.steps'])->get() as $learning) {
-            $this->open->again($learning);
-        }
+        return array_values(Learning::query()->where('path_id', $path->id)->where('state', '!=', 'finished')->orderByDesc('id')->pluck('id')->all());
     }
 }
