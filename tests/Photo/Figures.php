@@ -41,7 +41,7 @@ final class Figures
 
     /**
      * @param int  $from   the first seed; no page of one set is in another
-     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins; `busy` with much else around its notes
+     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins; `busy` with much else around its notes; `changing` with times, keys and clefs that change
      */
     public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
@@ -72,6 +72,7 @@ final class Figures
             'voiced' => InventedPage::voiced($seed),
             'bowed' => InventedPage::bowed($seed),
             'busy' => InventedPage::busy($seed),
+            'changing' => InventedPage::changing($seed),
             default => InventedPage::of($seed),
         };
     }

@@ -108,6 +108,55 @@ final class InventedPage
         return (string) preg_replace_callback('/^W: (.*)$/m', static fn (array $line): string => $line[0]."\nW2: ".implode(' ', array_map(static fn (): string => $page->one(self::WORDS), explode(' ', $line[1]))), $text);
     }
 
+    /** @return string a page whose time, key and clefs change, at the beginning of a line or within it */
+    public static function changing(int $seed): string
+    {
+        return (new self(new Randomizer(new Mt19937($seed))))->changingPage();
+    }
+
+    private function changingPage(): string
+    {
+        [$time, $key] = [$this->one(self::TIMES), $this->one(array_slice(self::KEYS, 1))];
+        $text = 'title: '.$this->one(self::TITLES)."\ntime: {$time}\n".($key === 'none' ? '' : "key: {$key}\n");
+        $isHigh = false;
+        for ($line = 0; $line < 3; $line++) {
+            $right = $left = [];
+            for ($bar = 0, $bars = $this->chance->getInt(3, 4); $bar < $bars; $bar++) {
+                $change = '';
+                if ($line + $bar > 0 && $this->hits(20)) {
+                    $time = $this->one(array_values(array_diff(self::TIMES, [$time])));
+                    $change .= "[time {$time}] ";
+                }
+                if ($line + $bar > 0 && $this->hits(20)) {
+                    $key = $this->one(array_values(array_diff(array_slice(self::KEYS, 2), [$key])));
+                    $change .= "[key {$key}] ";
+                }
+                $eighths = ['4/4' => 8, '3/4' => 6, '2/4' => 4, '6/8' => 6][$time];
+                $last = $line === 2 && $bar === $bars - 1;
+                $right[] = $change.$this->bar($eighths, $time === '6/8', 'cdefgab', 12, $last)[0];
+                $lower = $this->bar($eighths, $time === '6/8', 'cdefg', 35, $last)[0];
+                if ($line + $bar > 0 && $this->hits(35)) {
+                    $isHigh = ! $isHigh;
+                    $lower = $this->withClef($lower, $isHigh ? '[treble] @5=c4' : '[bass] @5=c3');
+                }
+                $left[] = $lower;
+            }
+            $text .= 'R: '.($line === 0 ? '@c4 ' : '').implode(' | ', $right)."\nL: ".($line === 0 ? '@5=c3 ' : '').implode(' | ', $left)."\n";
+        }
+
+        return $text;
+    }
+
+    /** Before a bar or one of its notes. */
+    private function withClef(string $bar, string $clef): string
+    {
+        preg_match_all('/(?<= )(?=[hqvx]\.?[a-g(])/', $bar, $places, PREG_OFFSET_CAPTURE);
+        $places = array_column($places[0], 1);
+        $at = $places === [] || $this->hits(50) ? 0 : $this->one($places);
+        // No tie goes over a clef.
+        return $at > 1 && $bar[$at - 2] === '~' ? "{$clef} {$bar}" : substr($bar, 0, $at)."{$clef} ".substr($bar, $at);
+    }
+
     /** @param list<string> $tokens of a line, each a note, a chord, a rest or a bar line */
     private function withBows(array $tokens): string
     {

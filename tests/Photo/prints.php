@@ -3,21 +3,29 @@
 declare(strict_types=1);
 
 /*
- * Prints the table of how dynamics look in the letters of each engraver, for core/Formats/Photo/dynamics.txt:
- * php tests/Photo/prints.php [FOLDER]
+ * Prints the tables of how signs look in the letters of each engraver: php tests/Photo/prints.php [dynamics|clefs] [FOLDER],
+ * for core/Formats/Photo/dynamics.txt and clefs.txt, which has the small clefs within a line.
  */
 
 use Nasturtium\Core\Formats\Photo\Blob;
+use Nasturtium\Core\Formats\Photo\ClefReader;
 use Nasturtium\Core\Formats\Photo\DynamicReader;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Formats\Photo\System;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Tests\Photo\Press;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$folder = $argv[1] ?? sys_get_temp_dir().'/prints';
-$piece = ShorthandReader::read("title: Letters\ntime: 4/4\nR: @g4 ".implode(' | ', array_map(static fn (string $of): string => "\"{$of}\" wb", DynamicReader::WRITTEN))."\nL: ".implode(' | ', array_fill(0, count(DynamicReader::WRITTEN), '/'))."\n")->piece;
+[$what, $folder] = [$argv[1] ?? 'dynamics', $argv[2] ?? sys_get_temp_dir().'/prints'];
+$folder .= "-{$what}";
+$page = match ($what) {
+    'dynamics' => 'R: @g4 '.implode(' | ', array_map(static fn (string $of): string => "\"{$of}\" wb", DynamicReader::WRITTEN))."\nL: ".implode(' | ', array_fill(0, count(DynamicReader::WRITTEN), '/')),
+    'clefs' => 'R: '.implode(' | ', array_fill(0, 6, '/'))."\nL: @5=c3 ".implode(' | ', array_fill(0, 3, 'hc [treble] @5=c5 c | hc [bass] @5=c3 c')),
+    default => throw new InvalidArgumentException('dynamics or clefs'),
+};
+$piece = ShorthandReader::read("title: Letters\ntime: 4/4\n{$page}\n")->piece;
 assert($piece !== null);
 $press = new Press($folder);
 $names = [];
@@ -29,10 +37,9 @@ foreach (array_unique(Press::engravers()) as $engraver) {
 }
 $press->print();
 
-$table = [];
-foreach ($names as $name) {
-    $reading = (new PhotoReader())->read((string) file_get_contents("{$folder}/{$name}.png"));
-    $system = $reading->systems[0];
+/** @return list<array{string, Blob}> */
+$dynamics = static function (System $system, string $name): array {
+    $found = [];
     $staff = $system->staves[0];
     $bottom = Strip::BOTTOM + (int) $system->gap();
     foreach ($system->bars as $n => [$from, $to]) {
@@ -43,9 +50,21 @@ foreach ($names as $name) {
 
             continue;
         }
-        foreach ($blobs as $i => $blob) {
+        array_push($found, ...array_map(null, $letters, $blobs));
+    }
+
+    return $found;
+};
+
+/** @return list<array{string, Blob}> by their sizes, for nothing else on that staff has them */
+$clefs = static fn (System $system): array => array_values(array_filter(array_map(static fn (Blob $blob): array => [ClefReader::bySize($blob)?->value ?? '', $blob], $system->staves[1]->blobs), static fn (array $found): bool => $found[0] !== '' && $found[1]->left > $system->staves[1]->opening->end));
+
+$table = [];
+foreach ($names as $name) {
+    foreach ((new PhotoReader())->read((string) file_get_contents("{$folder}/{$name}.png"))->systems as $system) {
+        foreach ($what === 'clefs' ? $clefs($system) : $dynamics($system, $name) as [$letter, $blob]) {
             $hex = implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
-            $table["{$letters[$i]} {$blob->width()} {$blob->height()} {$hex}"] = true;
+            $table["{$letter} {$blob->width()} {$blob->height()} {$hex}"] = true;
         }
     }
 }

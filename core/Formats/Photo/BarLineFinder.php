@@ -31,7 +31,10 @@ final class BarLineFinder
     private const THIN = 8;
 
     /** Strokes nearer than this are one sign. */
-    private const TOGETHER = 22;
+    private const TOGETHER = 10;
+
+    /** One that is this near to a line is of a number beside it. */
+    private const NUMBER = 22;
 
     /**
      * @param  list<array{int, int}> $strokes first column, one after the last
@@ -46,7 +49,7 @@ final class BarLineFinder
             $thick = $to - $from >= 5 ? $to - $from : 0;
             if ($last >= 0 && $from - $lines[$last][1] <= self::TOGETHER) {
                 $lines[$last] = [$lines[$last][0], $to, max($lines[$last][2], $thick)];
-            } else {
+            } elseif ($last < 0 || $from - $lines[$last][1] > self::NUMBER) {
                 $lines[] = [$from, $to, $thick];
             }
         }

@@ -73,13 +73,13 @@ final class Corrected
     private static function withTime(ReadPhoto $piece, array $time): ReadPhoto
     {
         $timed = $piece->with(time: $time);
-        $full = $timed->fullBar();
         $bars = [];
         foreach ($piece->bars as $n => $bar) {
             $doubts = array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] !== 'sum'));
+            $full = $timed->fullBar($bar);
             foreach ($bar->staves as $staff => $signs) {
                 $bar = $bar->withStaff($staff, array_map(static fn (ReadSign $sign): ReadSign => $sign->asSeen(), $signs));
-                if (count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar()) {
+                if (count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar($bar)) {
                     $bar = $bar->withStaff($staff, [$signs[0]->lasting($full, 0)]);
                 } elseif (array_unique($bar->sums($staff)) !== [$full] && ! ($n === 0 && max($bar->sums($staff)) < $full)) {
                     $doubts[] = [$staff + 1, 'sum'];
@@ -102,7 +102,7 @@ final class Corrected
         if ($correction->change === Change::Right) {
             $bars[$correction->bar] = $bar->doubted(array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[0] !== $correction->staff + 1)));
         } else {
-            $bars[$correction->bar] = $bar->withStaff($correction->staff, self::signs($signs, $correction, $piece->fullBar()));
+            $bars[$correction->bar] = $bar->withStaff($correction->staff, self::signs($signs, $correction, $piece->fullBar($bar)));
         }
 
         return $piece->with(bars: $bars);
@@ -124,6 +124,11 @@ final class Corrected
             Change::Add => [$sign, new ReadSign($sign->x + self::BESIDE, 0, Item::QUARTER, 0, [new ReadHead($sign->heads[0]->place ?? self::MIDDLE)], voice: $sign->voice)],
             default => [self::sign($sign, $correction, $full)],
         };
+        $next = $signs[$correction->sign + 1] ?? null;
+        if ($new === [] && $sign->clef !== null && $next !== null) {
+            // The clef before it stays.
+            $signs[$correction->sign + 1] = $next->after($next->clef ?? $sign->clef);
+        }
         array_splice($signs, $correction->sign, 1, $new);
 
         return $signs;

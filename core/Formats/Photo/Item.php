@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Mark;
 
 /** A note, a chord or a rest of a staff while it is read. */
@@ -37,6 +38,9 @@ final class Item
 
     /** @var list<LineEnd> slurs and hairpins that begin or end at it */
     public array $lines = [];
+
+    /** Another one that stands before it. */
+    public ?Clef $clef = null;
 
     /** @var array{int, int}|null its base and dots as they were seen, where others come to the bar */
     public ?array $seen = null;

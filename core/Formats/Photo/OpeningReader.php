@@ -108,7 +108,7 @@ final class OpeningReader
      * @param  list<Blob>      $blobs
      * @return array{int, int} fifths, and the column after
      */
-    private static function key(array $blobs, int $end, Clef $clef, int $most): array
+    public static function key(array $blobs, int $end, Clef $clef, int $most): array
     {
         $fifths = 0;
         $lower = $clef === Clef::Bass ? 2 : 0;
@@ -169,7 +169,7 @@ final class OpeningReader
     }
 
     /** @return array{array{string, string}|null, int} */
-    private static function time(Strip $strip, int $end, float $like): array
+    public static function time(Strip $strip, int $end, float $like): array
     {
         for ($x = $end + 1; $x < $end + 44; $x++) {
             if (self::inkOf($strip, $x, Strip::TOP + 2, 60) >= 3) {

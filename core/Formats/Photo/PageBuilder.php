@@ -25,16 +25,20 @@ final class PageBuilder
         }
         $fifths = $systems[0]->key() ?? self::key($systems);
         $time = self::time($systems);
-        $length = intdiv(4 * Item::QUARTER * $time[0], $time[1]);
         $endings = self::endings($systems);
         $bars = [];
+        [$keyNow, $timeNow] = [$fifths, $time];
         foreach ($systems as $n => $system) {
-            $own = array_filter(array_map(static fn (Staff $staff): Clef => $staff->opening->clef, $system->staves), static fn (Clef $clef, int $i): bool => $clef !== $clefs[$i], ARRAY_FILTER_USE_BOTH);
-            $key = $system->key();
+            $keyNow = $system->key() ?? $keyNow;
+            $timeNow = $n === 0 ? $time : $system->time() ?? $timeNow;
             foreach ($system->bars as $b => [$from, $to, $before, $after]) {
+                $keyNow = $system->signatures[$b]->fifths ?? $keyNow;
+                $timeNow = $system->signatures[$b]->time ?? $timeNow;
+                $length = ReadPhoto::length($timeNow);
                 $staves = [];
                 $doubts = [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
+                $own = array_map(static fn (Staff $staff, array $items): Clef => self::giveClefs($staff, $items, $from, $to), $system->staves, $read);
                 $full = $bars === [] ? self::pickup($read, $length) : $length;
                 // The hand that comes to the bar as it is helps the one that does not.
                 $sure = [];
@@ -59,13 +63,35 @@ final class PageBuilder
                     $line + $n,
                     array_map(static fn (Staff $staff): array => [$staff->strip->columnAt($from), $staff->strip->columnAt($to)], $system->staves),
                     $endings[$n][$b] ?? 0,
-                    $own,
-                    $key === $fifths ? null : $key,
+                    array_filter($own, static fn (Clef $clef, int $i): bool => $clef !== $clefs[$i], ARRAY_FILTER_USE_BOTH),
+                    $keyNow === $fifths ? null : $keyNow,
+                    $timeNow === $time ? null : $timeNow,
                 );
             }
         }
 
         return new ReadPhoto($clefs, $fifths, $time, $bars);
+    }
+
+    /**
+     * The clefs within a bar are told to the notes that they stand before.
+     *
+     * @param  list<Item> $items of the bar, from left to right
+     * @return Clef       with which it begins
+     */
+    private static function giveClefs(Staff $staff, array $items, float $from, float $to): Clef
+    {
+        $first = $staff->clefAt($from);
+        foreach ($staff->clefsBetween($from, $to) as [$at, $clef]) {
+            $next = array_values(array_filter($items, static fn (Item $item): bool => $item->pageX > $at));
+            if ($next !== [] && $next[0] === $items[0]) {
+                $first = $clef;
+            } elseif ($next !== []) {
+                $next[0]->clef = $clef;
+            }
+        }
+
+        return $first;
     }
 
     /**
@@ -196,8 +222,12 @@ final class PageBuilder
             }
         }
         $sums = [];
-        foreach ($systems as $system) {
-            foreach ($system->bars as [$from, $to]) {
+        foreach ($systems as $n => $system) {
+            foreach ($system->bars as $b => [$from, $to]) {
+                if ($n > 0 && $system->time() !== null || isset($system->signatures[$b]->time)) {
+                    // From here on they come to another one.
+                    break 2;
+                }
                 foreach ($system->staves as $staff) {
                     $sum = Rhythm::sum(array_values(array_filter($staff->between($from, $to), static fn (Item $item): bool => ! $item->fillsBar)));
                     $sums[$sum] = ($sums[$sum] ?? 0) + 1;

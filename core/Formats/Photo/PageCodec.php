@@ -19,7 +19,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: array{int, int}|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -54,18 +54,19 @@ final class PageCodec
                     $sign->dynamic,
                     implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
                     $sign->seen,
+                    $sign->clef->value ?? '',
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
-                array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths,
+                array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths, $bar->time,
             ], $piece->bars),
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: array{int, int}|null} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
-        // What was kept before endings, and other clefs and keys, were read has none.
+        // What was kept before endings, and other clefs, keys and times, were read has none.
         $ending = $bar[6] ?? 0;
 
         return new ReadBar(
@@ -82,6 +83,7 @@ final class PageCodec
                 $sign[8] ?? '',
                 array_map(LineEnd::from(...), ($sign[9] ?? '') === '' ? [] : str_split($sign[9])),
                 $sign[10] ?? null,
+                Clef::tryFrom($sign[11] ?? ''),
             ), $signs), $staves),
             $start,
             $end,
@@ -91,6 +93,7 @@ final class PageCodec
             $ending,
             array_map(Clef::from(...), $bar[7] ?? []),
             $bar[8] ?? null,
+            $bar[9] ?? null,
         );
     }
 }

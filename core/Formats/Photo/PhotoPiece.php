@@ -42,23 +42,27 @@ final readonly class PhotoPiece
         $builder = new PieceBuilder();
         $builder->title = $read->title;
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
-        $meter = new Meter($read->time[0], $read->time[1]);
         $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
-        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($meter->beat()));
+        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole((new Meter(...$read->time))->beat()));
         $ties = self::ties($read);
         $lyrics = self::lyrics($read);
         $slurs = self::slurs($read);
         $hairpins = array_map(static fn (int $i): array => self::hairpins($read, $i, $hands[$i] ?? Hand::Left), array_keys($read->clefs));
         foreach ($read->bars as $n => $bar) {
-            $draft = $builder->measure($meter, $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
+            $draft = $builder->measure(new Meter(...$read->timeOf($bar)), $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
             $draft->endings = $bar->ending === 0 ? [] : [$bar->ending];
             foreach ($bar->staves as $i => $signs) {
                 $hand = $hands[$i] ?? Hand::Left;
                 $clef = $read->clefOf($bar, $i);
-                if ($n === 0 || $clef !== $read->clefOf($read->bars[$n - 1], $i)) {
+                if ($n === 0 || $clef !== $read->clefAfter($read->bars[$n - 1], $i)) {
                     $draft->clefs[] = [Fraction::zero(), $hand, $clef];
+                }
+                foreach ($signs as $sign) {
+                    if ($sign->clef !== null) {
+                        $draft->clefs[] = [self::whole($sign->onset), $hand, $sign->clef];
+                    }
                 }
                 array_push($draft->signs, ...self::dynamics($signs, $hand), ...$hairpins[$i][$n] ?? []);
                 array_push($draft->events, ...self::drafts($signs, $read->pitches($bar, $i), $hand, self::token($n, $i, 0), $ties, $slurs, $lyrics));

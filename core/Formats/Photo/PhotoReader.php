@@ -23,12 +23,14 @@ final readonly class PhotoReader
         [$staves, $picture] = $this->upright($bytes, $corners);
         $systems = System::of($staves);
         $parts = Pieces::of($systems);
+        $line = 0;
         foreach ($parts as $part) {
-            array_map(static fn (System $system) => $system->keepTo(PageBuilder::key($part)), $part);
-        }
-        foreach ($systems as $i => $system) {
-            $this->say(PhotoStep::Lines, $i, count($systems));
-            $system->read();
+            $fifths = PageBuilder::key($part);
+            array_map(static fn (System $system) => $system->keepTo($fifths), $part);
+            foreach ($part as $system) {
+                $this->say(PhotoStep::Lines, $line++, count($systems));
+                $system->read($fifths);
+            }
         }
         foreach ($parts as $part) {
             for ($i = 1; isset($part[$i]); $i++) {

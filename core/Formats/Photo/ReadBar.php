@@ -17,8 +17,9 @@ final readonly class ReadBar
      * @param int                         $ending  the pass in which it is played; 0 where it is in all
      * @param array<int, Clef>            $clefs   by staff, where its line has another one than the piece
      * @param int|null                    $fifths  its key, likewise
+     * @param array{int, int}|null        $time    beats and their unit, likewise
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null, public ?array $time = null) {}
 
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self
@@ -32,13 +33,13 @@ final readonly class ReadBar
         $staves = $this->staves;
         $staves[$staff] = $placed;
 
-        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths);
+        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time);
     }
 
     /** @param list<array{int, string}> $doubts */
     public function doubted(array $doubts): self
     {
-        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths);
+        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time);
     }
 
     /** @return non-empty-list<int> ticks of what stands on a staff, by voice */

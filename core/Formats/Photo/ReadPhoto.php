@@ -42,10 +42,36 @@ final readonly class ReadPhoto
         return new Key($bar->fifths ?? $this->fifths);
     }
 
-    /** @return int ticks of a full bar */
-    public function fullBar(): int
+    /** The clef with which a bar ends. */
+    public function clefAfter(ReadBar $bar, int $staff): Clef
     {
-        return intdiv(4 * Item::QUARTER * $this->time[0], $this->time[1]);
+        $clef = $this->clefOf($bar, $staff);
+        foreach ($bar->staves[$staff] ?? [] as $sign) {
+            $clef = $sign->clef ?? $clef;
+        }
+
+        return $clef;
+    }
+
+    /** @return array{int, int} beats and their unit */
+    public function timeOf(ReadBar $bar): array
+    {
+        return $bar->time ?? $this->time;
+    }
+
+    /** @return int ticks of a full bar */
+    public function fullBar(ReadBar $bar): int
+    {
+        return self::length($this->timeOf($bar));
+    }
+
+    /**
+     * @param  array{int, int} $time
+     * @return int             ticks of a full bar of it
+     */
+    public static function length(array $time): int
+    {
+        return intdiv(4 * Item::QUARTER * $time[0], $time[1]);
     }
 
     /**
@@ -60,6 +86,7 @@ final readonly class ReadPhoto
         $inForce = [];
         $pitches = [];
         foreach ($bar->staves[$staff] ?? [] as $sign) {
+            $bottom = $sign->clef?->bottomLine() ?? $bottom;
             $chord = [];
             foreach ($sign->heads as $head) {
                 $letter = $bottom + $head->place;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Mark;
 
 /** A note, a chord or a rest as it was read. */
@@ -20,12 +21,13 @@ final readonly class ReadSign
      * @param string         $dynamic how loud it is from here on, as printed: mf
      * @param list<LineEnd>  $lines slurs and hairpins that begin or end at it
      * @param array{int, int}|null $seen its base and dots as they were seen, where others were taken to come to the bar
+     * @param Clef|null      $clef another one that stands before it
      */
-    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public array $lines = [], public ?array $seen = null) {}
+    public function __construct(public int $x, public int $onset, public int $base, public int $dots, public array $heads, public array $marks = [], public string $lyric = '', public int $voice = 0, public string $dynamic = '', public array $lines = [], public ?array $seen = null, public ?Clef $clef = null) {}
 
     public static function of(Item $item): self
     {
-        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->lines, $item->seen);
+        return new self((int) round($item->x), $item->onset, $item->base, $item->dots, array_map(ReadHead::of(...), $item->heads), $item->marks, $item->lyric, $item->voice, $item->dynamic, $item->lines, $item->seen, $item->clef);
     }
 
     public function ticks(): int
@@ -45,6 +47,11 @@ final readonly class ReadSign
         return $this->seen === null ? $this : $this->lasting(...$this->seen);
     }
 
+    public function after(?Clef $clef): self
+    {
+        return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $clef);
+    }
+
     public function isRest(): bool
     {
         return $this->heads === [];
@@ -52,12 +59,12 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen);
+        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $this->clef);
     }
 
     public function lasting(int $base, int $dots): self
     {
-        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines);
+        return new self($this->x, $this->onset, $base, $dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, clef: $this->clef);
     }
 
     /** @param list<ReadHead> $heads */
@@ -65,6 +72,6 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines, $this->seen);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines, $this->seen, $this->clef);
     }
 }

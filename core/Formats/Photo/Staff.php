@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Clef;
+
 /** A staff of the page, cut out, with what is known of it so far. */
 final class Staff
 {
@@ -22,15 +24,51 @@ final class Staff
     /** From this one it goes on to the next line. */
     public ?Item $slurGoes = null;
 
+    /** @var list<array{float, Clef}> the clefs that stand within the line, by where they are in the picture */
+    public array $clefs = [];
+
     /** @param list<Blob> $blobs */
-    public function __construct(public readonly Strip $strip, public readonly array $blobs, public Opening $opening) {}
+    public function __construct(public Strip $strip, public array $blobs, public Opening $opening) {}
 
     public static function of(Picture $picture, StaffPath $path, bool $first): self
     {
         $strip = StripCutter::cut($picture, $path);
-        $blobs = Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
+        $blobs = self::blobs($strip);
 
         return new self($strip, $blobs, OpeningReader::read($strip, $blobs, $first));
+    }
+
+    /** @return list<Blob> */
+    private static function blobs(Strip $strip): array
+    {
+        return Blobs::glued(Blobs::of($strip->bareRows), $strip->line);
+    }
+
+    /**
+     * Takes out what has been read and is no note.
+     *
+     * @param list<array{int, int, int, int}> $boxes first column, one after the last, first row, one after the last
+     */
+    public function takeOut(array $boxes): void
+    {
+        if ($boxes !== []) {
+            $this->strip = $this->strip->emptied($boxes);
+            $this->blobs = self::blobs($this->strip);
+        }
+    }
+
+    /** @return list<array{float, Clef}> the clefs that stand between two places of the picture */
+    public function clefsBetween(float $from, float $to): array
+    {
+        return array_values(array_filter($this->clefs, static fn (array $one): bool => $one[0] >= $from && $one[0] < $to));
+    }
+
+    /** The clef in force at a place of the picture. */
+    public function clefAt(float $pageX): Clef
+    {
+        $before = $this->clefsBetween(-INF, $pageX);
+
+        return $before === [] ? $this->opening->clef : $before[count($before) - 1][1];
     }
 
     /** @return list<Item> what stands between two places of the picture */

@@ -112,6 +112,24 @@ final class Strip
     }
 
     /**
+     * The same strip where signs that are read have been taken out, and the lines behind them are left.
+     *
+     * @param list<array{int, int, int, int}> $boxes first column, one after the last, first row, one after the last
+     */
+    public function emptied(array $boxes): self
+    {
+        $columns = $this->columns;
+        foreach ($boxes as [$left, $right, $top, $bottom]) {
+            for ($x = max(0, $left); $x < min($right, count($columns)); $x++) {
+                $lines = $this->columns[$x] ^ ($this->bareColumns[$x] ?? '');
+                $columns[$x] = substr_replace($columns[$x], substr($lines, $top, $bottom - $top), $top, $bottom - $top);
+            }
+        }
+
+        return new self(array_values($columns), $this->pageX, $this->line, $this->path, $this->grey);
+    }
+
+    /**
      * @param  list<string> $lines
      * @return list<string>
      */

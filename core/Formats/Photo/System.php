@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Clef;
+
 /** A line of the page: one staff, or the two of a grand staff, with its bars. */
 final class System
 {
@@ -18,6 +20,15 @@ final class System
 
     /** @var list<array{float, float}> first and second endings, from and to in the picture */
     public array $endings = [];
+
+    /** @var array<int, Signature> by bar, the key and the time that change there */
+    public array $signatures = [];
+
+    /** Columns that a key and a time take at most. */
+    private const SIGNED = 10 * Strip::SPACE;
+
+    /** Rows above a staff and below it that the signs of a key may take. */
+    private const ABOUT = 24;
 
     /** @param non-empty-list<Staff> $staves */
     public function __construct(public readonly array $staves)
@@ -91,10 +102,9 @@ final class System
     public function opensAnew(): bool
     {
         $openings = array_map(static fn (Staff $staff): Opening => OpeningReader::read($staff->strip, $staff->blobs, true), $this->staves);
-        foreach ($openings as $opening) {
-            if ($opening->time === null) {
-                return false;
-            }
+        $times = array_unique(array_map(static fn (Opening $opening): ?array => SignatureReader::numbers($opening->time), $openings), SORT_REGULAR);
+        if (count($times) > 1 || $times[0] === null) {
+            return false;
         }
         foreach ($this->staves as $i => $staff) {
             $staff->opening = $openings[$i];
@@ -122,6 +132,18 @@ final class System
         $keys = array_unique(array_map(static fn (Staff $staff): int => $staff->opening->fifths, $this->staves));
 
         return isset($this->staves[1]) && count($keys) === 1 ? $keys[0] : null;
+    }
+
+    /**
+     * The time that all of its staves show at the left.
+     *
+     * @return array{int, int}|null beats and their unit
+     */
+    public function time(): ?array
+    {
+        $times = array_unique(array_map(static fn (Staff $staff): ?array => SignatureReader::numbers($staff->opening->time), $this->staves), SORT_REGULAR);
+
+        return count($times) === 1 ? $times[0] : null;
     }
 
     /** Where the key of one of its staves has more signs than that of the piece and the other has not, a chord was taken for them. */
@@ -217,7 +239,31 @@ final class System
             }
         }
 
-        return $pairs;
+        return $this->withoutNumbers($pairs);
+    }
+
+    /**
+     * The 4 of a time is as tall as a bar line.
+     *
+     * @param  list<array{BarLine, BarLine}> $pairs
+     * @return list<array{BarLine, BarLine}>
+     */
+    private function withoutNumbers(array $pairs): array
+    {
+        $kept = [];
+        foreach ($pairs as $pair) {
+            $before = $kept[count($kept) - 1] ?? null;
+            if ($before !== null && $pair[0]->left - $before[0]->right < self::SIGNED) {
+                $clefs = array_map(static fn (Staff $staff): Clef => $staff->opening->clef, $this->staves);
+                $signature = SignatureReader::after($this->staves, [$before[0]->right + 1, $before[1]->right + 1], $clefs, $this->key() ?? 0);
+                if ($signature?->time !== null && $pair[0]->left < $signature->ends[0]) {
+                    continue;
+                }
+            }
+            $kept[] = $pair;
+        }
+
+        return $kept;
     }
 
     /** @param array{int, int} $stroke */
@@ -268,8 +314,55 @@ final class System
         Lyrics::give($this->staves[0], $this->staves[1] ?? null, $gap === null ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap - 2), $words);
     }
 
-    public function read(): void
+    /**
+     * Reads the clefs, keys and times that stand within the line; what they take up is no note.
+     *
+     * @param int $fifths the key at its left
+     */
+    private function readChanges(int $fifths): void
     {
+        $boxes = [];
+        foreach ($this->staves as $i => $staff) {
+            $boxes[$i] = [];
+            foreach (ClefReader::among($staff->blobs, $staff->opening->end) as [$blob, $clef]) {
+                $staff->clefs[] = [$staff->strip->pageX[$blob->left] ?? 0.0, $clef];
+                $boxes[$i][] = [$blob->left - 1, $blob->right + ($clef->isLow() ? ClefReader::BESIDE : 1), $blob->top, $blob->bottom];
+            }
+        }
+        foreach ($this->bars as $b => [$from, , $before]) {
+            $columns = array_map(static fn (Staff $staff): int => self::after($staff, $from), $this->staves);
+            $clefs = array_map(static fn (Staff $staff): Clef => $staff->clefAt($from), $this->staves);
+            $signature = $b === 0 || $before === null ? null : SignatureReader::after($this->staves, $columns, $clefs, $fifths);
+            if ($signature !== null) {
+                $this->signatures[$b] = $signature;
+                $fifths = $signature->fifths ?? $fifths;
+                foreach ($signature->ends as $i => $end) {
+                    $boxes[$i][] = [$columns[$i], $end + 1, Strip::TOP - self::ABOUT, Strip::BOTTOM + self::ABOUT];
+                }
+            }
+        }
+        foreach ($this->staves as $i => $staff) {
+            $staff->takeOut($boxes[$i]);
+        }
+    }
+
+    /** The column of a staff after the bar line at a place of the picture. */
+    private static function after(Staff $staff, float $from): int
+    {
+        $at = $staff->strip->columnAt($from);
+        foreach ($staff->bars as $bar) {
+            if (abs($bar->x() - $at) < Strip::SPACE) {
+                return $bar->right + 1;
+            }
+        }
+
+        return $at;
+    }
+
+    /** @param int $fifths the key of its piece, where its own is not sure */
+    public function read(int $fifths): void
+    {
+        $this->readChanges($this->key() ?? $fifths);
         $gap = $this->gap();
         $curves = [];
         foreach ($this->staves as $i => $staff) {

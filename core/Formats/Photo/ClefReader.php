@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Clef;
+
+/** Finds the small clefs within a line: from there on the staff has another one. */
+final class ClefReader
+{
+    private const TABLE = 'clefs.txt';
+
+    /** How far a clef may be from its print. */
+    private const LIKE = 0.3;
+
+    /** Columns and rows that each has, at least and at most. */
+    private const SIZES = [['treble', 24, 40, 62, 108], ['bass', 20, 36, 29, 56]];
+
+    /** Rows from the top line to the top of each, at least and at most. */
+    private const TOPS = ['treble' => [-24, 10], 'bass' => [-8, 14]];
+
+    /** Columns after a bass clef in which its dots stand. */
+    public const BESIDE = 16;
+
+    /** Columns at most, rows at least and at most of the two where they run together. */
+    private const DOTS = [9, 12, 23];
+
+    /**
+     * @param  list<Blob>              $blobs
+     * @return list<array{Blob, Clef}> from left to right
+     */
+    public static function among(array $blobs, int $from): array
+    {
+        $found = [];
+        foreach ($blobs as $blob) {
+            $clef = $blob->left >= $from ? self::of($blob, $blobs) : null;
+            if ($clef !== null) {
+                $found[] = [$blob, $clef];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $a[0]->left <=> $b[0]->left);
+
+        return $found;
+    }
+
+    /** What a blob may be by its size and where it stands. */
+    public static function bySize(Blob $blob): ?Clef
+    {
+        foreach (self::SIZES as [$name, $narrow, $wide, $low, $high]) {
+            $top = $blob->top - Strip::TOP;
+            if ($blob->width() >= $narrow && $blob->width() <= $wide && $blob->height() >= $low && $blob->height() <= $high && $top >= self::TOPS[$name][0] && $top <= self::TOPS[$name][1]) {
+                return Clef::from($name);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<Blob> $blobs */
+    private static function of(Blob $blob, array $blobs): ?Clef
+    {
+        $clef = self::bySize($blob);
+        if ($clef === null || Prints::nearest(self::TABLE, $blob, [$clef->value])[1] > self::LIKE) {
+            return null;
+        }
+
+        return $clef->isLow() && ! self::hasDots($blob, $blobs) ? null : $clef;
+    }
+
+    /** @param list<Blob> $blobs */
+    private static function hasDots(Blob $clef, array $blobs): bool
+    {
+        foreach ($blobs as $blob) {
+            $mayBe = $blob->isDot() || $blob->width() <= self::DOTS[0] && $blob->height() >= self::DOTS[1] && $blob->height() <= self::DOTS[2];
+            if ($mayBe && $blob->left >= $clef->right - 6 && $blob->left <= $clef->right + self::BESIDE && $blob->y() > $clef->top && $blob->y() < $clef->bottom) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Clef;
+
+/** Reads the key and the time that may stand after a bar line: where there are two staves, both say the same. */
+final class SignatureReader
+{
+    /** How far the print of a number may be from the table's: a note or a rest is likelier. */
+    private const LIKE = 0.14;
+
+    /** How far a natural may be from its print. */
+    private const NATURAL = 0.36;
+
+    /** Columns from one sign to the next, at most. */
+    private const NEXT = 24;
+
+    /** Columns after a sign in which its note would stand, rows about it, and ink of a head there. */
+    private const BESIDE = 14;
+
+    private const ROWS = 6;
+
+    private const HEAD = 40;
+
+    /**
+     * @param  non-empty-list<Staff> $staves
+     * @param  list<int>             $from   by staff, the column after the bar line
+     * @param  list<Clef>            $clefs  by staff
+     * @param  int                   $fifths the key before
+     */
+    public static function after(array $staves, array $from, array $clefs, int $fifths): ?Signature
+    {
+        $keys = $times = $ends = [];
+        foreach ($staves as $i => $staff) {
+            [$keys[$i], $end] = self::key($staff, $from[$i], $clefs[$i], $fifths);
+            [$time, $ends[$i]] = OpeningReader::time($staff->strip, $end, self::LIKE);
+            $times[$i] = self::numbers($time);
+        }
+        $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
+        $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
+        if ($key === null && $time === null) {
+            return null;
+        }
+
+        return new Signature($key, $time, array_values($ends));
+    }
+
+    /**
+     * @param  array{string, string}|null $time the pictures of the two numbers
+     * @return array{int, int}|null       null where it is no time that pages have
+     */
+    public static function numbers(?array $time): ?array
+    {
+        $numbers = $time === null ? null : [Numbers::nearest($time[0])[0], Numbers::nearest($time[1])[0]];
+
+        return in_array($numbers, PageBuilder::TIMES, true) ? $numbers : null;
+    }
+
+    /**
+     * Naturals take back what was; then the signs of the new key, where one has any.
+     *
+     * @return array{int|null, int} null where none stands there; and the column after
+     */
+    private static function key(Staff $staff, int $from, Clef $clef, int $before): array
+    {
+        $end = $from;
+        $naturals = 0;
+        $last = null;
+        foreach (Accidentals::whole($staff->blobs, $from, $from + 7 * self::NEXT) as $blob) {
+            if ($blob->left < $end - 1 || $blob->width() > 30 || $blob->height() < 26 || $blob->height() > 60) {
+                continue;
+            }
+            [$shape, $far] = Shapes::nearest($blob);
+            if ($blob->left > $end + self::NEXT || $shape !== Shape::Natural || $far > self::NATURAL) {
+                break;
+            }
+            $naturals++;
+            [$last, $end] = [$blob, $blob->right];
+        }
+        [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, 7);
+        if ($fifths === 0 && $naturals < abs($before) || $fifths === 0 && $naturals === 0 || $fifths === $before) {
+            return [null, $from];
+        }
+
+        return self::isOfNote($staff, $fifths === 0 ? $end : $to) ? [null, $from] : [$fifths, $fifths === 0 ? $end : $to];
+    }
+
+    /** Whether a head stands so near after a sign that it is this note’s own. */
+    private static function isOfNote(Staff $staff, int $end): bool
+    {
+        foreach ($staff->blobs as $blob) {
+            if ($blob->right !== $end) {
+                continue;
+            }
+            [$shape] = Shapes::nearest($blob);
+            $row = Strip::row(Accidentals::place($blob, $shape));
+            $ink = 0;
+            for ($y = $row - self::ROWS; $y <= $row + self::ROWS; $y++) {
+                $ink += Strip::ink($staff->strip->bareRows[$y] ?? '', $end + 1, self::BESIDE);
+            }
+            if ($ink >= self::HEAD) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
