@@ -20,6 +20,9 @@ final class BarLineFinder
 
     private const HIGH = 14;
 
+    /** Rows in which a head touches its stem at least. */
+    private const TOUCHING = 3;
+
     /** Rows of heads in thirds at most; what is longer is a stroke beside it. */
     private const CHORD = 48;
 
@@ -74,11 +77,13 @@ final class BarLineFinder
             return false;
         }
         foreach ([[Strip::TOP, -1], [Strip::BOTTOM, 1], [Strip::TOP, 1], [Strip::BOTTOM, -1]] as [$row, $way]) {
-            $ink = 0;
+            $ink = $touching = 0;
             for ($y = $row - 6; $y <= $row + 6; $y++) {
                 $ink += Strip::ink($strip->bareRows[$y] ?? '', $way > 0 ? $to + 2 : $from - 11, 9);
+                $touching += Strip::ink($strip->bareRows[$y] ?? '', $way > 0 ? $to + 1 : $from - 2, 1);
             }
-            if ($ink >= 45) {
+            // A sign of the key stands apart from the line.
+            if ($ink >= 45 && $touching >= self::TOUCHING) {
                 return true;
             }
         }

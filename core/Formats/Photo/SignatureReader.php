@@ -9,8 +9,10 @@ use Nasturtium\Core\Score\Clef;
 /** Reads the key and the time that may stand after a bar line: where there are two staves, both say the same. */
 final class SignatureReader
 {
-    /** How far the print of a number may be from the table's: a note or a rest is likelier. */
-    private const LIKE = 0.14;
+    /** How far the print of a number may be from the table's, where two staves show the same, and where there is one. */
+    private const LIKE = 0.22;
+
+    private const ALONE = 0.14;
 
     /** How far a natural may be from its print. */
     private const NATURAL = 0.36;
@@ -35,17 +37,16 @@ final class SignatureReader
     {
         $keys = $times = $ends = [];
         foreach ($staves as $i => $staff) {
-            [$keys[$i], $end] = self::key($staff, $from[$i], $clefs[$i], $fifths);
-            [$time, $ends[$i]] = OpeningReader::time($staff->strip, $end, self::LIKE);
-            $times[$i] = self::numbers($time);
+            [$keys[$i], $ends[$i]] = self::key($staff, $from[$i], $clefs[$i], $fifths);
         }
         $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
-        $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
-        if ($key === null && $time === null) {
-            return null;
+        foreach ($staves as $i => $staff) {
+            [$time, $ends[$i]] = OpeningReader::time($staff->strip, $key === null ? $from[$i] : $ends[$i], isset($staves[1]) ? self::LIKE : self::ALONE);
+            $times[$i] = self::numbers($time);
         }
+        $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
 
-        return new Signature($key, $time, array_values($ends));
+        return $key === null && $time === null ? null : new Signature($key, $time, array_values($ends));
     }
 
     /**
