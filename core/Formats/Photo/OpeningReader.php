@@ -144,6 +144,16 @@ final class OpeningReader
     }
 
     /**
+     * Where the signs of a key stand.
+     *
+     * @return list<int> places, in their order
+     */
+    public static function places(int $fifths, Clef $clef): array
+    {
+        return array_map(static fn (int $place): int => $place - ($clef === Clef::Bass ? 2 : 0), array_slice($fifths > 0 ? self::SHARPS : self::FLATS, 0, abs($fifths)));
+    }
+
+    /**
      * Signs of the key that touch one another.
      *
      * @return array{int, int} fifths, and the column after

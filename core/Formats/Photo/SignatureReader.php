@@ -17,6 +17,13 @@ final class SignatureReader
     /** How far a natural may be from its print. */
     private const NATURAL = 0.36;
 
+    /** Columns and rows of one natural at most, and rows of several that touch. */
+    private const ONE = 20;
+
+    private const HIGH = 60;
+
+    private const TALL = 100;
+
     /** Columns from one sign to the next, at most. */
     private const NEXT = 24;
 
@@ -67,26 +74,67 @@ final class SignatureReader
      */
     private static function key(Staff $staff, int $from, Clef $clef, int $before): array
     {
-        $end = $from;
-        $naturals = 0;
-        $last = null;
-        foreach (Accidentals::whole($staff->blobs, $from, $from + 7 * self::NEXT) as $blob) {
-            if ($blob->left < $end - 1 || $blob->width() > 30 || $blob->height() < 26 || $blob->height() > 60) {
-                continue;
-            }
-            [$shape, $far] = Shapes::nearest($blob);
-            if ($blob->left > $end + self::NEXT || $shape !== Shape::Natural || $far > self::NATURAL) {
-                break;
-            }
-            $naturals++;
-            [$last, $end] = [$blob, $blob->right];
-        }
+        [$naturals, $end] = self::naturals($staff, $from, OpeningReader::places($before, $clef));
         [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, 7);
         if ($fifths === 0 && $naturals < abs($before) || $fifths === 0 && $naturals === 0 || $fifths === $before) {
             return [null, $from];
         }
 
         return self::isOfNote($staff, $fifths === 0 ? $end : $to) ? [null, $from] : [$fifths, $fifths === 0 ? $end : $to];
+    }
+
+    /**
+     * @param  list<int>       $places where the signs stand that they may take back
+     * @return array{int, int} how many, and the column after
+     */
+    private static function naturals(Staff $staff, int $from, array $places): array
+    {
+        [$count, $end] = [0, $from];
+        foreach (Accidentals::whole($staff->blobs, $from, $from + 7 * self::NEXT) as $blob) {
+            if ($blob->left < $end - 2 || $blob->height() < 26 || $blob->height() > self::TALL) {
+                continue;
+            }
+            if ($blob->left > $end + self::NEXT) {
+                break;
+            }
+            if ($blob->width() <= self::ONE && $blob->height() <= self::HIGH) {
+                [$shape, $far] = Shapes::nearest($blob);
+                if ($shape !== Shape::Natural || $far > self::NATURAL) {
+                    break;
+                }
+                [$count, $end] = [$count + 1, $blob->right];
+
+                continue;
+            }
+            [$more, $end] = self::touching($blob, $end, $places);
+            $count += $more;
+        }
+
+        return [$count, $end];
+    }
+
+    /**
+     * Naturals that touch one another.
+     *
+     * @param  list<int>       $places
+     * @return array{int, int} how many, and the column after
+     */
+    private static function touching(Blob $blob, int $end, array $places): array
+    {
+        $count = 0;
+        $from = max($blob->left, $end - 2);
+        do {
+            $sign = null;
+            foreach ($places as $place) {
+                $sign ??= Accidentals::cutOut($blob, $from, Shape::Natural, $place);
+            }
+            if ($sign !== null) {
+                $count++;
+                [$from, $end] = [$sign->right - 2, $sign->right];
+            }
+        } while ($sign !== null && $count < count($places));
+
+        return [$count, $end];
     }
 
     /** Whether a head stands so near after a sign that it is this note’s own. */

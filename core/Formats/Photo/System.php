@@ -163,6 +163,9 @@ final class System
 
     private function findBars(): void
     {
+        foreach ($this->staves as $staff) {
+            $staff->clefs = array_map(static fn (array $one): array => [$staff->strip->pageX[$one[0]->left] ?? 0.0, $one[1]], ClefReader::among($staff->blobs, $staff->opening->end));
+        }
         $lines = [];
         foreach ($this->lines() as [$upper, $lower]) {
             $at = $this->staves[0]->strip->pageX[(int) $upper->x()] ?? 0.0;
@@ -254,7 +257,7 @@ final class System
         foreach ($pairs as $pair) {
             $before = $kept[count($kept) - 1] ?? null;
             if ($before !== null && $pair[0]->left - $before[0]->right < self::SIGNED) {
-                $clefs = array_map(static fn (Staff $staff): Clef => $staff->opening->clef, $this->staves);
+                $clefs = array_map(static fn (Staff $staff, BarLine $line): Clef => $staff->clefAt($staff->strip->pageX[$line->left] ?? 0.0), $this->staves, $before);
                 $signature = SignatureReader::after($this->staves, [$before[0]->right + 1, $before[1]->right + 1], $clefs, $this->key() ?? 0);
                 if ($signature?->time !== null && $pair[0]->left < $signature->ends[0]) {
                     continue;
@@ -323,11 +326,10 @@ final class System
     {
         $boxes = [];
         foreach ($this->staves as $i => $staff) {
-            $boxes[$i] = [];
-            foreach (ClefReader::among($staff->blobs, $staff->opening->end) as [$blob, $clef]) {
-                $staff->clefs[] = [$staff->strip->pageX[$blob->left] ?? 0.0, $clef];
-                $boxes[$i][] = [$blob->left - 1, $blob->right + ($clef->isLow() ? ClefReader::BESIDE : 1), $blob->top, $blob->bottom];
-            }
+            $boxes[$i] = array_map(
+                static fn (array $one): array => [$one[0]->left - 1, $one[0]->right + ($one[1]->isLow() ? ClefReader::BESIDE : 1), $one[0]->top, $one[0]->bottom],
+                ClefReader::among($staff->blobs, $staff->opening->end),
+            );
         }
         foreach ($this->bars as $b => [$from, , $before]) {
             $columns = array_map(static fn (Staff $staff): int => self::after($staff, $from), $this->staves);
