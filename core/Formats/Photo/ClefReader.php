@@ -21,22 +21,26 @@ final class ClefReader
     private const TOPS = ['treble' => [-24, 10], 'bass' => [-8, 14]];
 
     /** Columns after a bass clef in which its dots stand. */
-    public const BESIDE = 16;
+    private const BESIDE = 16;
 
     /** Columns at most, rows at least and at most of the two where they run together. */
     private const DOTS = [9, 12, 23];
 
     /**
      * @param  list<Blob>              $blobs
-     * @return list<array{Blob, Clef}> from left to right
+     * @return list<array{Blob, Clef}> from left to right; the dots of a bass clef are of it
      */
     public static function among(array $blobs, int $from): array
     {
         $found = [];
         foreach ($blobs as $blob) {
-            $clef = $blob->left >= $from ? self::of($blob, $blobs) : null;
-            if ($clef !== null) {
-                $found[] = [$blob, $clef];
+            $clef = $blob->left >= $from ? self::bySize($blob) : null;
+            if ($clef === null || Prints::nearest(self::TABLE, $blob, [$clef->value])[1] > self::LIKE) {
+                continue;
+            }
+            $dots = $clef->isLow() ? self::dots($blob, $blobs) : [];
+            if (! $clef->isLow() || $dots !== []) {
+                $found[] = [array_reduce($dots, static fn (Blob $all, Blob $dot): Blob => $all->with($dot), $blob), $clef];
             }
         }
         usort($found, static fn (array $a, array $b): int => $a[0]->left <=> $b[0]->left);
@@ -57,27 +61,13 @@ final class ClefReader
         return null;
     }
 
-    /** @param list<Blob> $blobs */
-    private static function of(Blob $blob, array $blobs): ?Clef
+    /**
+     * @param  list<Blob> $blobs
+     * @return list<Blob>
+     */
+    private static function dots(Blob $clef, array $blobs): array
     {
-        $clef = self::bySize($blob);
-        if ($clef === null || Prints::nearest(self::TABLE, $blob, [$clef->value])[1] > self::LIKE) {
-            return null;
-        }
-
-        return $clef->isLow() && ! self::hasDots($blob, $blobs) ? null : $clef;
-    }
-
-    /** @param list<Blob> $blobs */
-    private static function hasDots(Blob $clef, array $blobs): bool
-    {
-        foreach ($blobs as $blob) {
-            $mayBe = $blob->isDot() || $blob->width() <= self::DOTS[0] && $blob->height() >= self::DOTS[1] && $blob->height() <= self::DOTS[2];
-            if ($mayBe && $blob->left >= $clef->right - 6 && $blob->left <= $clef->right + self::BESIDE && $blob->y() > $clef->top && $blob->y() < $clef->bottom) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_values(array_filter($blobs, static fn (Blob $blob): bool => ($blob->isDot() || $blob->width() <= self::DOTS[0] && $blob->height() >= self::DOTS[1] && $blob->height() <= self::DOTS[2])
+            && $blob->left >= $clef->right - 6 && $blob->left <= $clef->right + self::BESIDE && $blob->y() > $clef->top && $blob->y() < $clef->bottom));
     }
 }

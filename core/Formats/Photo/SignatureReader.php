@@ -97,14 +97,14 @@ final class SignatureReader
             if ($blob->left > $end + self::NEXT) {
                 break;
             }
-            if ($blob->width() <= self::ONE && $blob->height() <= self::HIGH) {
-                [$shape, $far] = Shapes::nearest($blob);
-                if ($shape !== Shape::Natural || $far > self::NATURAL) {
-                    break;
-                }
+            [$shape, $far] = Shapes::nearest($blob);
+            if ($shape === Shape::Natural && $far <= self::NATURAL) {
                 [$count, $end] = [$count + 1, $blob->right];
 
                 continue;
+            }
+            if ($far <= self::NATURAL || $blob->width() <= self::ONE && $blob->height() <= self::HIGH) {
+                break;
             }
             [$more, $end] = self::touching($blob, $end, $places);
             $count += $more;

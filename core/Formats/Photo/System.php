@@ -327,7 +327,7 @@ final class System
         $boxes = [];
         foreach ($this->staves as $i => $staff) {
             $boxes[$i] = array_map(
-                static fn (array $one): array => [$one[0]->left - 1, $one[0]->right + ($one[1]->isLow() ? ClefReader::BESIDE : 1), $one[0]->top, $one[0]->bottom],
+                static fn (array $one): array => [$one[0]->left - 1, $one[0]->right + 1, $one[0]->top, $one[0]->bottom],
                 ClefReader::among($staff->blobs, $staff->opening->end),
             );
         }
