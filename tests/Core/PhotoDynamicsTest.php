@@ -64,5 +64,5 @@ test('it is kept, and stands in the piece as if it had been typed', function ():
     expect($kept)->toEqual($page)
         ->and(ShorthandWriter::write(PhotoPiece::of($kept->pieces[0]))->text)->toContain('"mf" h', '"p"')
         // What was kept before dynamics were read has none.
-        ->and(PageCodec::read(str_replace(',"mf","",null]', ']', PageCodec::written($page)))->pieces[0]->bars[0]->staves[0][0]->dynamic)->toBe('');
+        ->and(PageCodec::read(str_replace(',"mf","",null,""]', ']', PageCodec::written($page)))->pieces[0]->bars[0]->staves[0][0]->dynamic)->toBe('');
 });

@@ -64,3 +64,23 @@ test('slurs, a hairpin, tenuto and another clef are read from the print as they 
     ], $piece->measures);
     expect($told($read))->toBe($told($piece));
 });
+
+test('times, keys and clefs that change are read from the print as they were typed', function (): void {
+    $piece = tune(<<<'PAGE'
+        title: Two Kites
+        time: 4/4
+        key: D
+        R: @c4 q1 2 3 4 | h5 3 | [time 3/4] q2 3 2 | h.1
+        L: @5=c3 w5 | h1 [treble] @c4 h3 | h.1 | [bass] @5=c3 q5 4 3
+        R: [key C] q5 4 3 | [time 2/4] [key G] h1 | q3 4 | h5
+        L: h.5 | h3 | [treble] @c4 h1 | [bass] @5=c3 h5
+        PAGE);
+    $told = static fn (Piece $piece): array => array_map(static fn (Measure $measure): array => [
+        $measure->key->fifths, $measure->meter->printed(),
+        array_map(static fn (Event $event): array => [$event->hand->value, (string) $event->onset, (string) $event->duration->whole, array_map(static fn ($note): int => $note->pitch->midi(), $event->notes)], $measure->events()),
+    ], $piece->measures);
+    $page = Engraved::of($piece, 22, 250);
+    foreach ([$page, Worn::scanned($page, 3)] as $picture) {
+        expect($told(PhotoPiece::of((new PhotoReader())->read($picture)->page->pieces[0])))->toBe($told($piece));
+    }
+});

@@ -159,17 +159,35 @@ final class DrawnStrip
         return $this;
     }
 
-    /** A time signature whose two numbers are the same, as 4 over 4. */
-    public function time(int $x, int $number): self
+    /** A time signature; of two numbers that are the same, as 4 over 4, where one is given. */
+    public function time(int $x, int $number, ?int $unit = null): self
     {
-        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/numbers.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-            [$of, $hex] = explode(' ', $line);
-            if ((int) $of === $number) {
-                return $this->picture($x, Strip::TOP + 1, 20, 30, Blob::unpacked($hex))->picture($x, Strip::TOP + 33, 20, 30, Blob::unpacked($hex));
-            }
+        foreach ([[$number, Strip::TOP + 1], [$unit ?? $number, Strip::TOP + 33]] as [$of, $top]) {
+            $this->picture($x, $top, 20, 30, self::number($of));
         }
 
         return $this;
+    }
+
+    private static function number(int $of): string
+    {
+        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/numbers.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            [$number, $hex] = explode(' ', $line);
+            if ((int) $number === $of) {
+                return Blob::unpacked($hex);
+            }
+        }
+
+        return str_repeat("\0", Blob::SIDE * Blob::SIDE);
+    }
+
+    /** A small clef within a line, a bass one with its two dots. */
+    public function clef(Clef $clef, int $x, bool $dotted = true): self
+    {
+        [$width, $height, $picture] = self::printOf('clefs.txt', $clef->value);
+        $this->picture($x, Strip::TOP + ($clef->isLow() ? 2 : -4), $width, $height, $picture);
+
+        return $clef->isLow() && $dotted ? $this->dot($x + $width + 6, 7)->dot($x + $width + 6, 5) : $this;
     }
 
     /** The print of a dynamic, letter beside letter or as one where they touch, with its middle at that row. */

@@ -153,6 +153,7 @@ final class InventedPage
         preg_match_all('/(?<= )(?=[hqvx]\.?[a-g(])/', $bar, $places, PREG_OFFSET_CAPTURE);
         $places = array_column($places[0], 1);
         $at = $places === [] || $this->hits(50) ? 0 : $this->one($places);
+
         // No tie goes over a clef.
         return $at > 1 && $bar[$at - 2] === '~' ? "{$clef} {$bar}" : substr($bar, 0, $at)."{$clef} ".substr($bar, $at);
     }

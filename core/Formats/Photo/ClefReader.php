@@ -12,7 +12,7 @@ final class ClefReader
     private const TABLE = 'clefs.txt';
 
     /** How far a clef may be from its print. */
-    private const LIKE = 0.3;
+    private const LIKE = 0.26;
 
     /** Columns and rows that each has, at least and at most. */
     private const SIZES = [['treble', 24, 40, 62, 108], ['bass', 20, 36, 29, 56]];
