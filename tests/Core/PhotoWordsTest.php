@@ -122,6 +122,7 @@ test('how fast it goes is words and a number after an equals sign', function (st
     'a small word between' => ['With a swing d=108', 'With a swing', 108],
     'a mark alone' => ['J =60', '', 60],
     'fingers and dust' => ['1 | 3 _', '', null],
+    'finger numbers that were taken for letters' => ['FFF = 72', '', 72],
     'no number that a metronome has' => ['Lively = 19', 'Lively', null],
     'the lowest that is believed' => ['= 30', '', 30],
     'nothing' => ['', '', null],

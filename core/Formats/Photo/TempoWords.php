@@ -32,8 +32,9 @@ final readonly class TempoWords
         $beats = preg_match('/=\s*(\d{2,3})\b/', $text, $found) === 1 ? (int) $found[1] : null;
         $said = [];
         foreach (preg_split('/[\s(]+/', explode('=', $text)[0]) ?: [] as $word) {
-            // A note is no word, though it is read as a letter.
-            if (preg_match('/^\p{L}[\p{L}\'’-]{2,}[,.]?$/u', $word) === 1 || ($said !== [] && preg_match('/^(?:a|e|di|ma|to|in|of)$/', $word) === 1)) {
+            // A note is no word, though it is read as a letter, nor are three of them: a word has a vowel.
+            $isWord = preg_match('/^\p{L}[\p{L}\'’-]{2,}[,.]?$/u', $word) === 1 && preg_match('/[aeiouyàáâäèéêëìíîïòóôöùúûü]/iu', $word) === 1;
+            if ($isWord || ($said !== [] && preg_match('/^(?:a|e|di|ma|to|in|of)$/', $word) === 1)) {
                 $said[] = $word;
             }
         }
