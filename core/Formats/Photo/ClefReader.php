@@ -11,8 +11,8 @@ final class ClefReader
 {
     private const TABLE = 'clefs.txt';
 
-    /** How far a clef may be from its print. */
-    private const LIKE = 0.26;
+    /** How far a treble and a bass clef may be from their prints: the dots beside the one say as much. */
+    private const LIKE = [0.32, 0.4];
 
     /** Columns and rows that each has, at least and at most. */
     private const SIZES = [['treble', 24, 40, 62, 108], ['bass', 20, 36, 29, 56]];
@@ -22,6 +22,9 @@ final class ClefReader
 
     /** Columns after a bass clef in which its dots stand. */
     private const BESIDE = 16;
+
+    /** Columns of one with its dots, at least. */
+    private const WITH_DOTS = 28;
 
     /** Columns at most, rows at least and at most of the two where they run together. */
     private const DOTS = [9, 12, 23];
@@ -35,11 +38,8 @@ final class ClefReader
         $found = [];
         foreach ($blobs as $blob) {
             $clef = $blob->left >= $from ? self::bySize($blob) : null;
-            if ($clef === null || Prints::nearest(self::TABLE, $blob, [$clef->value])[1] > self::LIKE) {
-                continue;
-            }
-            $dots = $clef->isLow() ? self::dots($blob, $blobs) : [];
-            if (! $clef->isLow() || $dots !== []) {
+            $dots = $clef?->isLow() === true ? self::dots($blob, $blobs) : [];
+            if ($clef !== null && self::isLike($blob, $clef, $dots !== [])) {
                 $found[] = [array_reduce($dots, static fn (Blob $all, Blob $dot): Blob => $all->with($dot), $blob), $clef];
             }
         }
@@ -59,6 +59,18 @@ final class ClefReader
         }
 
         return null;
+    }
+
+    private static function isLike(Blob $blob, Clef $clef, bool $isDotted): bool
+    {
+        $far = static fn (?Blob $body): float => $body === null ? 1.0 : Prints::nearest(self::TABLE, $body, [$clef->value])[1];
+        if (! $clef->isLow()) {
+            return $far($blob) <= self::LIKE[0];
+        }
+
+        // Where the print is soft the dots run into it.
+        return $isDotted ? $far($blob) <= self::LIKE[1] : $blob->width() >= self::WITH_DOTS && $far($blob->within($blob->left, $blob->right - self::DOTS[0], $blob->top, $blob->bottom)) <= self::LIKE[0]
+            && $blob->within($blob->right - 4, $blob->right, intdiv($blob->top + 2 * $blob->bottom, 3), $blob->bottom) === null;
     }
 
     /**

@@ -17,6 +17,9 @@ final class SignatureReader
     /** How far a natural may be from its print. */
     private const NATURAL = 0.36;
 
+    /** Signs that a key has at most where a number may have been taken for one more. */
+    private const SHARED = 4;
+
     /** Columns and rows of one natural at most, and rows of several that touch. */
     private const ONE = 20;
 
@@ -42,9 +45,29 @@ final class SignatureReader
      */
     public static function after(array $staves, array $from, array $clefs, int $fifths): ?Signature
     {
+        $first = self::read($staves, $from, $clefs, $fifths, 7);
+        // A number that touches the one below it may have been taken for the last sign of the key.
+        for ($most = self::SHARED; $first?->time === null && $most >= 0; $most--) {
+            $other = self::read($staves, $from, $clefs, $fifths, $most);
+            if ($other?->time !== null) {
+                return $other;
+            }
+        }
+
+        return $first;
+    }
+
+    /**
+     * @param non-empty-list<Staff> $staves
+     * @param list<int>             $from
+     * @param list<Clef>            $clefs
+     * @param int                   $most   signs of the key
+     */
+    private static function read(array $staves, array $from, array $clefs, int $fifths, int $most): ?Signature
+    {
         $keys = $times = $ends = [];
         foreach ($staves as $i => $staff) {
-            [$keys[$i], $ends[$i]] = self::key($staff, $from[$i], $clefs[$i], $fifths);
+            [$keys[$i], $ends[$i]] = self::key($staff, $from[$i], $clefs[$i], $fifths, $most);
         }
         $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
         foreach ($staves as $i => $staff) {
@@ -72,10 +95,10 @@ final class SignatureReader
      *
      * @return array{int|null, int} null where none stands there; and the column after
      */
-    private static function key(Staff $staff, int $from, Clef $clef, int $before): array
+    private static function key(Staff $staff, int $from, Clef $clef, int $before, int $most): array
     {
         [$naturals, $end] = self::naturals($staff, $from, OpeningReader::places($before, $clef));
-        [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, 7);
+        [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, $most);
         if ($fifths === 0 && $naturals < abs($before) || $fifths === 0 && $naturals === 0 || $fifths === $before) {
             return [null, $from];
         }
