@@ -17,9 +17,6 @@ final class SignatureReader
     /** How far a natural may be from its print. */
     private const NATURAL = 0.36;
 
-    /** Signs that a key has at most where a number may have been taken for one more. */
-    private const SHARED = 4;
-
     /** Columns and rows of one natural at most, and rows of several that touch. */
     private const ONE = 20;
 
@@ -45,10 +42,10 @@ final class SignatureReader
      */
     public static function after(array $staves, array $from, array $clefs, int $fifths): ?Signature
     {
-        $first = self::read($staves, $from, $clefs, $fifths, 7);
+        [$first, $signs] = self::read($staves, $from, $clefs, $fifths, 7);
         // A number that touches the one below it may have been taken for the last sign of the key.
-        for ($most = self::SHARED; $first?->time === null && $most >= 0; $most--) {
-            $other = self::read($staves, $from, $clefs, $fifths, $most);
+        for ($most = $signs - 1; $first?->time === null && $most >= 0; $most--) {
+            [$other] = self::read($staves, $from, $clefs, $fifths, $most);
             if ($other?->time !== null) {
                 return $other;
             }
@@ -62,12 +59,15 @@ final class SignatureReader
      * @param list<int>             $from
      * @param list<Clef>            $clefs
      * @param int                   $most   signs of the key
+     * @return array{Signature|null, int} and how many signs of a key there may be
      */
-    private static function read(array $staves, array $from, array $clefs, int $fifths, int $most): ?Signature
+    private static function read(array $staves, array $from, array $clefs, int $fifths, int $most): array
     {
         $keys = $times = $ends = [];
+        $signs = 0;
         foreach ($staves as $i => $staff) {
-            [$keys[$i], $ends[$i]] = self::key($staff, $from[$i], $clefs[$i], $fifths, $most);
+            [$keys[$i], $ends[$i], $own] = self::key($staff, $from[$i], $clefs[$i], $fifths, $most);
+            $signs = max($signs, $own);
         }
         $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
         foreach ($staves as $i => $staff) {
@@ -76,7 +76,7 @@ final class SignatureReader
         }
         $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
 
-        return $key === null && $time === null ? null : new Signature($key, $time, array_values($ends));
+        return [$key === null && $time === null ? null : new Signature($key, $time, array_values($ends)), $signs];
     }
 
     /**
@@ -93,17 +93,17 @@ final class SignatureReader
     /**
      * Naturals take back what was; then the signs of the new key, where one has any.
      *
-     * @return array{int|null, int} null where none stands there; and the column after
+     * @return array{int|null, int, int} null where none stands there; the column after, and how many signs there are
      */
     private static function key(Staff $staff, int $from, Clef $clef, int $before, int $most): array
     {
         [$naturals, $end] = self::naturals($staff, $from, OpeningReader::places($before, $clef));
         [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, $most);
         if ($fifths === 0 && $naturals < abs($before) || $fifths === 0 && $naturals === 0 || $fifths === $before) {
-            return [null, $from];
+            return [null, $from, abs($fifths)];
         }
 
-        return self::isOfNote($staff, $fifths === 0 ? $end : $to) ? [null, $from] : [$fifths, $fifths === 0 ? $end : $to];
+        return self::isOfNote($staff, $fifths === 0 ? $end : $to) ? [null, $from, abs($fifths)] : [$fifths, $fifths === 0 ? $end : $to, abs($fifths)];
     }
 
     /**
