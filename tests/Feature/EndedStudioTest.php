@@ -28,7 +28,7 @@ beforeEach(function (): void {
     Storage::fake('photos');
     config(['queue.default' => 'database']);
     without_erasures();
-    $this->work = static fn () => Artisan::call('queue:work', ['connection' => 'database', '--queue' => 'letters,photos,default,night', '--stop-when-empty' => true, '--sleep' => 0]);
+    $this->work = static fn () => Artisan::call('queue:work', ['connection' => 'database', '--queue' => 'letters,photos,default,night', '--stop-when-empty' => true, '--sleep' => 0, '--memory' => 4096]);
 });
 afterEach(fn () => without_erasures());
 
