@@ -61,19 +61,7 @@ export function Archives({ studioId, leads }: { studioId: number; leads: boolean
             {[packed, restored].map(
                 (one) =>
                     one !== undefined &&
-                    isGoingOn(one) && (
-                        <HowFar
-                            key={one.id}
-                            {...one}
-                            says={saysOf(one)}
-                            label={
-                                one.kind === 'pack'
-                                    ? t('How much of the backup is packed')
-                                    : t('How much of the backup is restored')
-                            }
-                            stop={() => stop.mutate(one.id)}
-                        />
-                    ),
+                    isGoingOn(one) && <GoingOn key={one.id} archive={one} stop={() => stop.mutate(one.id)} />,
             )}
             <Trouble error={archives.error ?? pack.error ?? restore.error ?? stop.error} />
             {[packed, restored].map(
@@ -119,4 +107,16 @@ function saysOf({ kind, state, done, of }: Archive): string {
     return kind === 'pack'
         ? t('The backup is being packed: {{done}} of {{of}} parts.', { done, of })
         : t('The backup is being restored: {{done}} of {{of}} parts.', { done, of });
+}
+
+function GoingOn({ archive, stop }: { archive: Archive; stop: () => void }) {
+    const isPacking = archive.kind === 'pack';
+    return (
+        <HowFar
+            {...archive}
+            says={saysOf(archive)}
+            label={isPacking ? t('How much of the backup is packed') : t('How much of the backup is restored')}
+            stop={stop}
+        />
+    );
 }
