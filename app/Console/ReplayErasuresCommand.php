@@ -56,7 +56,7 @@ final class ReplayErasuresCommand extends Command
     {
         $free = $numbers === [] ? 0 : max($numbers) + 1;
         $next = DB::table('information_schema.tables')->where('table_schema', DB::getDatabaseName())->where('table_name', $table)->value('auto_increment');
-        if ($next === null || $next < $free) {
+        if ($free > (int) $next) {
             DB::statement("ALTER TABLE {$table} AUTO_INCREMENT = {$free}");
         }
     }

@@ -15,14 +15,17 @@ final class Erasures
     /** In the place of a student: the studio with all that was in it. */
     public const WHOLE_STUDIO = 0;
 
+    /** In the file only once it is kept: what was rolled back is there still, and would be erased by the next replay. */
     public static function note(int $studio, int $student): void
     {
         DB::table('erasures')->insertOrIgnore(['studio' => $studio, 'student' => $student, 'erased_at' => now()]);
-        $isNew = ! is_file(self::file());
-        file_put_contents(self::file(), "{$studio} {$student}\n", FILE_APPEND | LOCK_EX);
-        if ($isNew) {
-            chmod(self::file(), 0o600);
-        }
+        DB::afterCommit(static function () use ($studio, $student): void {
+            $isNew = ! is_file(self::file());
+            file_put_contents(self::file(), "{$studio} {$student}\n", FILE_APPEND | LOCK_EX);
+            if ($isNew) {
+                chmod(self::file(), 0o600);
+            }
+        });
     }
 
     /** Names this installation and a studio in it, in the manifest of a backup. */

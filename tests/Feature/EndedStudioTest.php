@@ -9,6 +9,7 @@ use App\Account\Studio;
 use App\Archive\Archive;
 use App\Archive\ArchiveKind;
 use App\Archive\Tables;
+use App\Privacy\EraseStudent;
 use App\Privacy\EraseStudio;
 use App\Privacy\Erasures;
 use App\Queue\WorkState;
@@ -98,3 +99,16 @@ test('with an older copy of the database it does not come back, and its number i
     Studio::query()->delete();
     $own->teacher->delete();
 });
+
+test('what was rolled back is not among the erased: the next replay would erase who is there', function (Closure $end): void {
+    $own = new Fixtures();
+    DB::beginTransaction();
+    $end($own);
+    DB::rollBack();
+    expect(Erasures::all())->toBe([])->and(Student::query()->whereKey($own->student->id)->exists())->toBeTrue();
+    $end($own);
+    expect(Erasures::all())->toHaveCount(1)->and(file_get_contents((string) config('nasturtium.erasures')))->toStartWith("{$own->studio->id} ");
+})->with([
+    'a studio' => [static fn (Fixtures $own) => app(EndStudio::class)($own->studio->id)],
+    'a student' => [static fn (Fixtures $own) => app(EraseStudent::class)(Student::query()->findOrFail($own->student->id))],
+]);
