@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lesson\Timetable;
 
+use App\Queue\EachByItself;
 use App\Student\Student;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Throwable;
 
 /**
  * After a holiday of the whole studio: each student's week follows it, in a transaction of its own. What a worker that
@@ -28,19 +28,12 @@ final class FollowEverybody implements ShouldQueue
     /** @param int $after students with a greater number */
     public function __construct(private readonly int $studioId, private readonly int $after = 0) {}
 
-    /** A week that cannot be planned is reported, and keeps the others from nothing. */
     public function handle(FollowTimetable $follow): void
     {
         $next = Student::query()->where('studio_id', $this->studioId)->where('id', '>', $this->after)->orderBy('id');
         $next->limit(self::AT_ONCE);
         $students = $next->get();
-        foreach ($students as $student) {
-            try {
-                $follow($student);
-            } catch (Throwable $reason) {
-                report($reason);
-            }
-        }
+        EachByItself::of($students, $follow);
         if ($students->count() === self::AT_ONCE) {
             self::dispatch($this->studioId, $students->last()->id ?? 0);
         }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Student\Learning;
 
+use App\Queue\EachByItself;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Throwable;
 
 /** Breaks pieces down again, each in a transaction of its own; what a worker that ended had done is done again and stays the same. */
 final class OpenOthersAgain implements ShouldQueue
@@ -24,15 +24,8 @@ final class OpenOthersAgain implements ShouldQueue
     /** @param list<int> $learnings */
     public function __construct(private readonly array $learnings) {}
 
-    /** One that cannot be broken down is reported, and keeps the others from nothing. */
     public function handle(OpenPiece $open): void
     {
-        foreach (Learning::query()->whereKey($this->learnings)->with(['piece', 'ownPath.steps'])->get() as $learning) {
-            try {
-                $open->again($learning);
-            } catch (Throwable $reason) {
-                report($reason);
-            }
-        }
+        EachByItself::of(Learning::query()->whereKey($this->learnings)->with(['piece', 'ownPath.steps'])->get(), $open->again(...));
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Week\Overnight;
 
+use App\Queue\EachByItself;
 use App\Watch\Readiness;
 use App\Week\CatchUp;
 use App\Week\Week;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Throwable;
 
 /**
  * Plans a studio's weeks again after their missed days, by night, so that nobody waits for it in the morning. Each week by
@@ -47,15 +47,7 @@ final class CatchUpStudio implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public function handle(CatchUp $catchUp): void
     {
         $behind = BehindWeeks::of($this->studioId, self::AT_ONCE);
-        $planned = 0;
-        foreach (Week::query()->whereKey(array_keys($behind))->get() as $week) {
-            try {
-                $catchUp($week, $behind[$week->id]);
-                $planned++;
-            } catch (Throwable $reason) {
-                report($reason);
-            }
-        }
+        $planned = EachByItself::of(Week::query()->whereKey(array_keys($behind))->get(), static fn (Week $week) => $catchUp($week, $behind[$week->id]));
         if (count($behind) === self::AT_ONCE && $planned > 0) {
             self::dispatch($this->studioId);
         }
