@@ -148,6 +148,25 @@ test('a time after a bar line is that of the bars from there, and its numbers ar
         ->and(photo_of(read_line(plain_staff([4, 3, 3])->time(SECOND_BAR + 14, 9, 4), plain_staff([4, 3, 3])->time(SECOND_BAR + 14, 9, 4)))->bars[1]->time)->toBeNull();
 });
 
+test('the 4 of a time is as tall as a bar line, and is none, on one staff or two', function (int $staves): void {
+    // Its stem from the top line to the bottom one.
+    $staff = static fn (): DrawnStrip => plain_staff([3, 4, 4])->time(SECOND_BAR + 14, 4)->box(SECOND_BAR + 26, Strip::TOP, 3, 66);
+    $system = $staves === 1 ? read_line($staff()) : read_line($staff(), $staff());
+    expect(array_map(static fn (array $bar): int => (int) $bar[0], $system->bars))->toBe([50, 391, 721]);
+    $read = photo_of($system);
+    expect(array_map($read->timeOf(...), $read->bars))->toBe([[3, 4], [4, 4], [4, 4]]);
+})->with([1, 2]);
+
+test('of a line that ends with another clef than it began with no note is lost before the next', function (): void {
+    $line = static fn (): System => read_line(plain_staff([3, 3, 3]), plain_staff([3, 3, 3])->clef(Clef::Treble, 60 + 110 + 14)->head(60 + 3 * BAR_WIDE - 20, 3)->stem(60 + 3 * BAR_WIDE - 20, 3, true));
+    $next = new System(array_map(static fn (Staff $staff): Staff => new Staff($staff->strip, $staff->blobs, new Opening(Clef::Treble, 0, null, 50)), read_line(plain_staff(), plain_staff())->staves));
+    $before = $line();
+    $before->read(0);
+    $count = count($before->staves[1]->items);
+    $before->endBefore($next);
+    expect($before->staves[1]->items)->toHaveCount($count)->and($count)->toBe(10);
+});
+
 test('a line may begin with another time, in the same piece where none ended; in a soft picture every line is thick', function (int $wide, int $last, int $pieces): void {
     $clefed = static fn (DrawnStrip $drawn, Clef $clef): DrawnStrip => $clef === Clef::Treble ? $drawn->box(16, Strip::TOP - 22, 24, 112) : $drawn->box(16, Strip::TOP - 2, 24, 52);
     $system = static function (array $beats, int $number, int $wide, int $last) use ($clefed): System {

@@ -40,7 +40,7 @@ asked.push(
 );
 if (toTheEnd) {
     const day = (ahead) => new Date(Date.now() + ahead * 864e5).toISOString().slice(0, 10);
-    const moved = { ...(whole.student ?? whole), together: true, lessonWeekday: (whole.student.lessonWeekday % 7) + 1 };
+    const moved = { ...whole.student, together: true, lessonWeekday: (whole.student.lessonWeekday % 7) + 1 };
     const [, other] = await read('/api/students');
     asked.push(
         ['POST', 'a holiday of two weeks for all', '/api/holidays', { studentId: null, label: 'Away', from: day(3), to: day(17), lessons: false, practice: false }, 1],

@@ -47,7 +47,8 @@ final readonly class ReadSign
         return $this->seen === null ? $this : $this->lasting(...$this->seen);
     }
 
-    public function after(?Clef $clef): self
+    /** With a clef that stands before it. */
+    public function after(Clef $clef): self
     {
         return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $clef);
     }

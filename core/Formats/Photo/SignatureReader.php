@@ -99,11 +99,11 @@ final class SignatureReader
     {
         [$naturals, $end] = self::naturals($staff, $from, OpeningReader::places($before, $clef));
         [$fifths, $to] = OpeningReader::key($staff->blobs, $end, $clef, $most);
-        if ($fifths === 0 && $naturals < abs($before) || $fifths === 0 && $naturals === 0 || $fifths === $before) {
-            return [null, $from, abs($fifths)];
-        }
+        $to = $fifths === 0 ? $end : $to;
+        // A key without signs takes back every one of the key before.
+        $isOther = $fifths !== $before && ($fifths !== 0 || $naturals >= abs($before)) && ! self::isOfNote($staff, $to);
 
-        return self::isOfNote($staff, $fifths === 0 ? $end : $to) ? [null, $from, abs($fifths)] : [$fifths, $fifths === 0 ? $end : $to, abs($fifths)];
+        return [$isOther ? $fifths : null, $isOther ? $to : $from, abs($fifths)];
     }
 
     /**

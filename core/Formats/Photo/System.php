@@ -102,8 +102,7 @@ final class System
     public function opensAnew(): bool
     {
         $openings = array_map(static fn (Staff $staff): Opening => OpeningReader::read($staff->strip, $staff->blobs, true), $this->staves);
-        $times = array_unique(array_map(static fn (Opening $opening): ?array => SignatureReader::numbers($opening->time), $openings), SORT_REGULAR);
-        if (count($times) > 1 || $times[0] === null) {
+        if (self::timeOf($openings) === null) {
             return false;
         }
         foreach ($this->staves as $i => $staff) {
@@ -115,12 +114,15 @@ final class System
         return true;
     }
 
-    /** Where the next line has another clef, that stands at the end of this one too, small, right before the bar line: it is no note. */
+    /**
+     * Where the next line has another clef than this one ends with, that stands at the end of this one too, small, right before the
+     * bar line: it is no note, though it was not known by its print.
+     */
     public function endBefore(self $next): void
     {
         foreach ($this->staves as $i => $staff) {
             $last = $staff->bars[count($staff->bars) - 1] ?? null;
-            if ($last !== null && isset($next->staves[$i]) && $next->staves[$i]->opening->clef !== $staff->opening->clef) {
+            if ($last !== null && isset($next->staves[$i]) && $next->staves[$i]->opening->clef !== $staff->clefAt(INF)) {
                 $staff->items = array_values(array_filter($staff->items, static fn (Item $item): bool => $item->x < $last->left - self::WARNED || $item->x > $last->right));
             }
         }
@@ -141,7 +143,16 @@ final class System
      */
     public function time(): ?array
     {
-        $times = array_unique(array_map(static fn (Staff $staff): ?array => SignatureReader::numbers($staff->opening->time), $this->staves), SORT_REGULAR);
+        return self::timeOf(array_map(static fn (Staff $staff): Opening => $staff->opening, $this->staves));
+    }
+
+    /**
+     * @param  non-empty-list<Opening> $openings
+     * @return array{int, int}|null
+     */
+    private static function timeOf(array $openings): ?array
+    {
+        $times = array_unique(array_map(static fn (Opening $opening): ?array => SignatureReader::numbers($opening->time), $openings), SORT_REGULAR);
 
         return count($times) === 1 ? $times[0] : null;
     }
@@ -228,7 +239,7 @@ final class System
         }
         $first = BarLineFinder::joined($upper, $this->staves[0]->blobs, $this->staves[0]->strip);
         if (! isset($this->staves[1])) {
-            return array_map(static fn (BarLine $line): array => [$line, null], $first);
+            return $this->withoutNumbers(array_map(static fn (BarLine $line): array => [$line, null], $first));
         }
         $second = BarLineFinder::joined($lower, $this->staves[1]->blobs, $this->staves[1]->strip);
         $pairs = [];
@@ -248,8 +259,8 @@ final class System
     /**
      * The 4 of a time is as tall as a bar line.
      *
-     * @param  list<array{BarLine, BarLine}> $pairs
-     * @return list<array{BarLine, BarLine}>
+     * @param  list<array{BarLine, BarLine|null}> $pairs
+     * @return list<array{BarLine, BarLine|null}>
      */
     private function withoutNumbers(array $pairs): array
     {
@@ -257,8 +268,9 @@ final class System
         foreach ($pairs as $pair) {
             $before = $kept[count($kept) - 1] ?? null;
             if ($before !== null && $pair[0]->left - $before[0]->right < self::SIGNED) {
-                $clefs = array_map(static fn (Staff $staff, BarLine $line): Clef => $staff->clefAt($staff->strip->pageX[$line->left] ?? 0.0), $this->staves, $before);
-                $signature = SignatureReader::after($this->staves, [$before[0]->right + 1, $before[1]->right + 1], $clefs, $this->key() ?? 0);
+                $from = array_map(static fn (BarLine $line): int => $line->right + 1, array_filter($before));
+                $clefs = array_map(static fn (Staff $staff, int $column): Clef => $staff->clefAt($staff->strip->pageX[$column] ?? 0.0), $this->staves, $from);
+                $signature = SignatureReader::after($this->staves, $from, $clefs, $this->key() ?? $this->staves[0]->opening->fifths);
                 if ($signature?->time !== null && $pair[0]->left < $signature->ends[0]) {
                     continue;
                 }
