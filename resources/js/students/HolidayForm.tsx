@@ -42,7 +42,7 @@ export function HolidayForm({ studentId, done }: { studentId: number; done: () =
             />
             <Checkbox
                 label={t('For every student')}
-                description={t('The weeks of the others follow within a minute.')}
+                description={everybody ? t('Everybody’s week follows within a minute.') : undefined}
                 checked={everybody}
                 onChange={(event) => setEverybody(event.currentTarget.checked)}
             />

@@ -82,6 +82,7 @@ describe('lessons ahead', () => {
         fireEvent.change(screen.getByLabelText(/First day/), { target: { value: '2031-07-01' } });
         await userEvent.click(screen.getByLabelText('No practice'));
         await userEvent.click(screen.getByLabelText('For every student'));
+        expect(await screen.findByText('Everybody’s week follows within a minute.')).toBeTruthy();
         await userEvent.click(screen.getByRole('button', { name: 'Save' }));
         await waitFor(() =>
             expect(sent(asked)).toEqual({
