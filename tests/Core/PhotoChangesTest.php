@@ -7,8 +7,10 @@ use Nasturtium\Core\Formats\Photo\ClefReader;
 use Nasturtium\Core\Formats\Photo\Corrected;
 use Nasturtium\Core\Formats\Photo\Correction;
 use Nasturtium\Core\Formats\Photo\Opening;
+use Nasturtium\Core\Formats\Photo\OpeningReader;
 use Nasturtium\Core\Formats\Photo\PageBuilder;
 use Nasturtium\Core\Formats\Photo\PageCodec;
+use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\Pieces;
 use Nasturtium\Core\Formats\Photo\ReadBar;
@@ -20,8 +22,10 @@ use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Formats\Photo\System;
+use Nasturtium\Core\Formats\Photo\TimeReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -64,6 +68,12 @@ function read_line(DrawnStrip $upper, ?DrawnStrip $lower = null, int $fifths = 0
     return new System($staves);
 }
 
+/** @return list<string> by bar, as they are printed */
+function times_of(ReadPhoto $read): array
+{
+    return array_map(static fn (ReadBar $bar): string => $read->timeOf($bar)->printed(), $read->bars);
+}
+
 function photo_of(System ...$systems): ReadPhoto
 {
     assert($systems !== []);
@@ -77,7 +87,7 @@ function photo_of(System ...$systems): ReadPhoto
 /** @return list<string> of each bar its key, its time, and the notes of its first staff */
 function told_by_bar(ReadPhoto $read, int $staff = 0): array
 {
-    return array_map(static fn (ReadBar $bar): string => $read->keyOf($bar)->fifths.' '.implode('/', $read->timeOf($bar)).' '
+    return array_map(static fn (ReadBar $bar): string => $read->keyOf($bar)->fifths.' '.$read->timeOf($bar)->printed().' '
         .implode(' ', array_map(static fn (array $chord): string => implode('+', array_map(static fn ($pitch): string => (string) $pitch->midi(), $chord)), $read->pitches($bar, $staff))), $read->bars);
 }
 
@@ -140,7 +150,7 @@ test('a time after a bar line is that of the bars from there, and its numbers ar
     $system = read_line($staff(), $staff());
     expect($system->bars)->toHaveCount(3);
     $read = photo_of($system);
-    expect(array_map($read->timeOf(...), $read->bars))->toBe([[4, 4], [3, 4], [3, 4]])->and($read->time)->toBe([4, 4])
+    expect(times_of($read))->toBe(['4/4', '3/4', '3/4'])->and((string) $read->time)->toBe('4/4')
         ->and(array_merge(...array_column($read->bars, 'doubts')))->toBe([])
         ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain('[time 3/4]');
     // One of two staves alone does not say it, nor do numbers that no page has.
@@ -148,13 +158,30 @@ test('a time after a bar line is that of the bars from there, and its numbers ar
         ->and(photo_of(read_line(plain_staff([4, 3, 3])->time(SECOND_BAR + 14, 9, 4), plain_staff([4, 3, 3])->time(SECOND_BAR + 14, 9, 4)))->bars[1]->time)->toBeNull();
 });
 
+test('the sign of a time stands for its numbers, at the left and after a bar line, and goes out as it is printed', function (string $sign, string $other): void {
+    $staff = static fn (Clef $clef): DrawnStrip => ($clef === Clef::Treble ? plain_staff()->box(16, Strip::TOP - 22, 24, 112) : plain_staff()->box(16, Strip::TOP - 2, 24, 52))
+        ->timeSign(60, $sign)->timeSign(SECOND_BAR + 14, $other);
+    $staves = array_map(static fn (Clef $clef): Staff => new Staff($staff($clef)->strip(), $staff($clef)->blobs(), OpeningReader::read($staff($clef)->strip(), $staff($clef)->blobs(), true)), [Clef::Treble, Clef::Bass]);
+    $read = photo_of(new System($staves));
+    expect(times_of($read))->toBe([$sign, $other, $other])->and(PhotoDocument::of(new ReadPage([$read]))['time'])->toBe($sign === 'C' ? [4, 4] : [2, 2])
+        ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain("time: {$sign}\n")->toContain("[time {$other}]");
+    $page = new ReadPage([$read]);
+    expect(PageCodec::read(PageCodec::written($page)))->toEqual($page)
+        ->and((string) PageCodec::read(str_replace('"time":"'.$sign.'"', '"time":[3,4]', PageCodec::written($page)))->pieces[0]->time)->toBe('3/4');
+})->with([['C', 'C|'], ['C|', 'C']]);
+
+test('the sign of a time is in the middle of the staff', function (int $lower, bool $isRead): void {
+    $drawn = (new DrawnStrip(300))->barLine(0)->timeSign(60, 'C', $lower);
+    expect(TimeReader::after($drawn->strip(), 44, 0.24)[0]?->printed)->toBe($isRead ? 'C' : null);
+})->with([[0, true], [3, true], [8, false]]);
+
 test('the 4 of a time is as tall as a bar line, and is none, on one staff or two', function (int $staves): void {
     // Its stem from the top line to the bottom one.
     $staff = static fn (): DrawnStrip => plain_staff([3, 4, 4])->time(SECOND_BAR + 14, 4)->box(SECOND_BAR + 26, Strip::TOP, 3, 66);
     $system = $staves === 1 ? read_line($staff()) : read_line($staff(), $staff());
     expect(array_map(static fn (array $bar): int => (int) $bar[0], $system->bars))->toBe([50, 391, 721]);
     $read = photo_of($system);
-    expect(array_map($read->timeOf(...), $read->bars))->toBe([[3, 4], [4, 4], [4, 4]]);
+    expect(times_of($read))->toBe(['3/4', '4/4', '4/4']);
 })->with([1, 2]);
 
 test('of a line that ends with another clef than it began with no note is lost before the next', function (): void {
@@ -179,18 +206,18 @@ test('a line may begin with another time, in the same piece where none ended; in
         return new System($staves);
     };
     $found = Pieces::of([$system([4, 4, 4], 4, $wide, $last), $system([3, 3, 3], 3, $wide, $last)]);
-    expect($found)->toHaveCount($pieces)->and($found[$pieces - 1][2 - $pieces]->time())->toBe([3, 4]);
+    expect($found)->toHaveCount($pieces)->and($found[$pieces - 1][2 - $pieces]->time()?->printed())->toBe('3/4');
     $read = array_map(static fn (array $systems): ReadPhoto => photo_of(...$systems), $found);
-    expect($read[$pieces - 1]->timeOf($read[$pieces - 1]->bars[count($read[$pieces - 1]->bars) - 1]))->toBe([3, 4]);
+    expect(times_of($read[$pieces - 1])[count($read[$pieces - 1]->bars) - 1])->toBe('3/4');
 })->with(['thin' => [3, 3, 1], 'soft' => [6, 6, 1], 'soft, and nearly twice as wide' => [6, 11, 1], 'an end' => [3, 8, 2], 'soft, and an end' => [6, 12, 2]]);
 
 test('clefs, keys and times within a page are kept, and go out as they are typed', function (): void {
     $note = static fn (int $onset, ?Clef $clef = null): ReadSign => new ReadSign(20 + $onset, $onset, 48, 0, [new ReadHead(3)], clef: $clef);
     $lower = [[$note(0), $note(48), $note(96, Clef::Treble), $note(144)], [$note(0), $note(48), $note(96)]];
     $upper = [[$note(0), $note(48), $note(96), $note(144)], [$note(0), $note(48), $note(96)]];
-    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), [
         new ReadBar([$upper[0], $lower[0]], false, false, []),
-        new ReadBar([$upper[1], $lower[1]], false, false, [], clefs: [1 => Clef::Treble], fifths: 1, time: [3, 4]),
+        new ReadBar([$upper[1], $lower[1]], false, false, [], clefs: [1 => Clef::Treble], fifths: 1, time: new Meter(3, 4)),
     ])]);
     $kept = PageCodec::read(PageCodec::written($page));
     $text = ShorthandWriter::write(PhotoPiece::of($kept->pieces[0]))->text;
@@ -199,7 +226,7 @@ test('clefs, keys and times within a page are kept, and go out as they are typed
     $change = static fn (Change $change, int $sign = 0): ReadPhoto => Corrected::page($page, [new Correction($change, staff: 1, sign: $sign)])->pieces[0];
     // Another time of the piece leaves the bar that has one of its own.
     $timed = $change(Change::Time);
-    expect([$timed->time, $timed->timeOf($timed->bars[1]), $timed->bars[1]->doubts])->toBe([[3, 4], [3, 4], []])
+    expect([...times_of($timed), $timed->bars[1]->doubts])->toBe(['3/4', '3/4', []])
         ->and($timed->bars[0]->doubts)->toBe([[1, 'sum'], [2, 'sum']]);
     // The note goes, and the clef before it stays.
     expect(array_map(static fn (ReadSign $sign): ?Clef => $sign->clef, $change(Change::Remove, 2)->bars[0]->staves[1]))->toBe([null, null, Clef::Treble]);

@@ -24,6 +24,7 @@ use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Mark;
+use Nasturtium\Core\Score\Meter;
 
 /*
  * What a teacher changes of what was read of a photo, key by key, and how well it was read.
@@ -40,7 +41,7 @@ function page_of_bars(array ...$staves): ReadPage
 {
     $bars = array_map(static fn (array $signs): ReadBar => (new ReadBar([[]], false, false, [], 0, [[0, 200]]))->withStaff(0, $signs), $staves);
 
-    return new ReadPage([new ReadPhoto([Clef::Treble], 0, [4, 4], array_values($bars))]);
+    return new ReadPage([new ReadPhoto([Clef::Treble], 0, new Meter(4, 4), array_values($bars))]);
 }
 
 /** @return list<string> `F4 1/4 (3)`, or `rest 1/2`, of the first bar */
@@ -111,7 +112,7 @@ test('a note goes no further than a page has room', function (): void {
 });
 
 test('a rest of a bar becomes a note of its length, on the middle line', function (): void {
-    $waltz = new ReadPage([new ReadPhoto([Clef::Treble], 0, [3, 4], [(new ReadBar([[]], false, false, []))->withStaff(0, [new ReadSign(9, 0, 144, 0, [])])])]);
+    $waltz = new ReadPage([new ReadPhoto([Clef::Treble], 0, new Meter(3, 4), [(new ReadBar([[]], false, false, []))->withStaff(0, [new ReadSign(9, 0, 144, 0, [])])])]);
     expect(said_of(changed($waltz, Change::Rest)))->toBe(['B4 3/4'])
         ->and(said_of(changed(page_of_bars([new ReadSign(9, 0, 192, 0, [])]), Change::Rest)))->toBe(['B4 1']);
 });
@@ -125,12 +126,12 @@ test('clef and key change what every note is, the time what a bar holds', functi
     expect(said_of($bass))->toBe(['E2 1/4', 'F2 1/4', 'G2 1/4', 'A2 1/4'])
         ->and(said_of(changed($bass, Change::Clef)))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F4 1/4'])
         ->and(said_of(changed(four_quarters(), Change::Key, ['value' => 1])))->toBe(['C4 1/4', 'D4 1/4', 'E4 1/4', 'F#4 1/4'])
-        ->and(changed(four_quarters(), Change::Time)->pieces[0]->time)->toBe([3, 4]);
+        ->and(changed(four_quarters(), Change::Time)->pieces[0]->time->printed())->toBe('3/4');
 });
 
 test('a corrected clef is that of every line, but of one that has another there', function (): void {
     $bars = [new ReadBar([[sign_on(0, 192)], [sign_on(0, 192)]], false, false, []), new ReadBar([[sign_on(0, 192)], [sign_on(0, 192)]], false, false, [], 1, clefs: [1 => Clef::Treble])];
-    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], $bars)]);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), $bars)]);
     $told = static fn (ReadPage $page): array => array_map(static fn (ReadBar $bar): array => array_map(static fn (int $staff): string => $page->pieces[0]->pitches($bar, $staff)[0][0]->name(), [0, 1]), $page->pieces[0]->bars);
     expect($told($page))->toBe([['E4', 'G2'], ['E4', 'E4']])
         ->and($told(changed($page, Change::Clef, ['staff' => 0])))->toBe([['G2', 'G2'], ['G2', 'E4']])
@@ -155,10 +156,10 @@ test('times go round through those that pages have, from any other to the common
     $seen = [];
     foreach (PageBuilder::TIMES as $ignored) {
         $page = changed($page, Change::Time);
-        $seen[] = $page->pieces[0]->time;
+        $seen[] = $page->pieces[0]->time->printed();
     }
-    expect($seen)->toBe([...array_slice(PageBuilder::TIMES, 1), [4, 4]])
-        ->and(changed(new ReadPage([four_quarters()->pieces[0]->with(time: [7, 8])]), Change::Time)->pieces[0]->time)->toBe([4, 4]);
+    expect($seen)->toBe([...array_slice(PageBuilder::TIMES, 1), '4/4'])
+        ->and(changed(new ReadPage([four_quarters()->pieces[0]->with(time: new Meter(7, 8))]), Change::Time)->pieces[0]->time->printed())->toBe('4/4');
 });
 
 test('an accidental that is asked for again goes, another takes its place', function (): void {
@@ -210,7 +211,7 @@ test('a first bar may be short under any time: it is a pickup', function (): voi
 
 test('what is right is no longer in doubt, for that staff of that bar alone', function (): void {
     $bar = new ReadBar([[sign_on(0, 192)], [sign_on(0, 192)]], false, false, [[1, 'sum'], [2, 'sign'], [1, 'place']]);
-    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [$bar])]);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), [$bar])]);
     expect(changed($page, Change::Right, ['staff' => 0])->pieces[0]->bars[0]->doubts)->toBe([[2, 'sign']])
         ->and(changed($page, Change::Right, ['staff' => 1])->pieces[0]->bars[0]->doubts)->toBe([[1, 'sum'], [1, 'place']]);
 });
@@ -245,7 +246,7 @@ test('every sign knows the event that is engraved for it', function (): void {
 
 test('what was read is kept and read again as it was', function (): void {
     $bar = new ReadBar([[sign_on(-3, 32, 5, -1)], [new ReadSign(40, 0, 192, 0, [])]], true, false, [[1, 'sum'], [2, 'place']], 2, [[10, 90], [12, 95]]);
-    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], -3, [6, 8], [$bar], 'Löwenzahn'), new ReadPhoto([Clef::Bass], 2, [2, 2], [])]);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], -3, new Meter(6, 8), [$bar], 'Löwenzahn'), new ReadPhoto([Clef::Bass], 2, new Meter(2, 2), [])]);
     $again = PageCodec::read(PageCodec::written($page));
     expect($again)->toEqual($page)->and($again->pieces[0]->title)->toBe('Löwenzahn');
 });
@@ -292,12 +293,12 @@ test('a page most of whose bars are in doubt is poor', function (int $doubted, b
     foreach (range(0, 3) as $n) {
         $bars[$n] = $bars[$n]->doubted($n < $doubted ? [[1, 'sum']] : []);
     }
-    expect((new ReadPage([new ReadPhoto([Clef::Treble], 0, [4, 4], $bars)]))->isPoor())->toBe($poor);
+    expect((new ReadPage([new ReadPhoto([Clef::Treble], 0, new Meter(4, 4), $bars)]))->isPoor())->toBe($poor);
 })->with(['none' => [0, false], 'half' => [2, false], 'more' => [3, true]]);
 
 test('of several pieces the document tells where each begins, and counts bars through the page', function (): void {
     $one = four_quarters()->pieces[0]->with(title: 'First');
-    $document = PhotoDocument::of(new ReadPage([$one, new ReadPhoto([Clef::Bass], 1, [3, 4], [(new ReadBar([[]], false, true, [[1, 'sum']]))->withStaff(0, [sign_on(0, 96)])], 'Second')]));
+    $document = PhotoDocument::of(new ReadPage([$one, new ReadPhoto([Clef::Bass], 1, new Meter(3, 4), [(new ReadBar([[]], false, true, [[1, 'sum']]))->withStaff(0, [sign_on(0, 96)])], 'Second')]));
     expect($document['bars'])->toBe(3)
         ->and(array_column($document['pieces'], 'bar'))->toBe([1, 3])
         ->and(array_column($document['pieces'], 'title'))->toBe(['First', 'Second'])

@@ -13,6 +13,7 @@ use Nasturtium\Core\Formats\Photo\ReadSign;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -59,7 +60,7 @@ test('it is kept, and stands in the piece as if it had been typed', function ():
     $bar = (new ReadBar([[], []], false, false, []))
         ->withStaff(0, [new ReadSign(20, 0, 96, 0, [new ReadHead(3)], dynamic: 'mf'), new ReadSign(60, 0, 96, 0, [new ReadHead(2)], dynamic: 'p')])
         ->withStaff(1, [new ReadSign(20, 0, 192, 0, [new ReadHead(6)])]);
-    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [$bar])]);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), [$bar])]);
     $kept = PageCodec::read(PageCodec::written($page));
     expect($kept)->toEqual($page)
         ->and(ShorthandWriter::write(PhotoPiece::of($kept->pieces[0]))->text)->toContain('"mf" h', '"p"')

@@ -20,6 +20,7 @@ use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -145,7 +146,7 @@ test('slurs and hairpins go out with the piece, are kept, and go where their not
         // What ends nowhere is left out.
         new ReadBar([[$sign(0, [LineEnd::SlurEnd, LineEnd::Diminuendo, LineEnd::HairpinEnd]), $sign(48, [LineEnd::SlurStart]), $sign(96), $sign(144, [LineEnd::HairpinEnd])]], false, false, []),
     ];
-    $read = new ReadPhoto([Clef::Treble], 0, [4, 4], $bars);
+    $read = new ReadPhoto([Clef::Treble], 0, new Meter(4, 4), $bars);
     $typed = static fn (ReadPhoto $read): string => preg_match('/^R: (.*)$/m', ShorthandWriter::write(PhotoPiece::of($read))->text, $line) === 1 ? $line[1] : '';
     expect($typed($read))->toBe("< qg'_ g g_ g_ . | > g_ . g g g")
         ->and(PageCodec::read(PageCodec::written(new ReadPage([$read])))->pieces[0])->toEqual($read);

@@ -22,6 +22,7 @@ use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Refusal;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -197,11 +198,11 @@ test('an accidental holds to the bar line on its own place, else the key says', 
     }
     [$first] = $items[0]->heads;
     $first->sign = 0;
-    $read = new ReadPhoto([Clef::Treble], -2, [4, 4], []);
+    $read = new ReadPhoto([Clef::Treble], -2, new Meter(4, 4), []);
     $names = array_map(static fn (array $chord): string => $chord[0]->name(), $read->pitches(new ReadBar([array_map(ReadSign::of(...), $items)], false, false, []), 0));
     // B natural, still natural, B flat an octave up by the key, and E flat.
     expect($names)->toBe(['B4', 'B4', 'Bb5', 'Eb4'])
-        ->and((new ReadPhoto([Clef::Bass], 1, [4, 4], []))->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, []), 0)[0][0]->name())->toBe('G2')
+        ->and((new ReadPhoto([Clef::Bass], 1, new Meter(4, 4), []))->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, []), 0)[0][0]->name())->toBe('G2')
         // A line may have a clef and a key of its own: the bottom line is E natural there.
         ->and($read->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, [], clefs: [Clef::Bass], fifths: 0), 0)[0][0]->name())->toBe('G2')
         ->and($read->pitches(new ReadBar([[ReadSign::of($items[3])]], false, false, [], fifths: 0), 0)[0][0]->name())->toBe('E4');
@@ -212,7 +213,7 @@ test('what was read is a document, and a piece as if typed', function (): void {
     [$left] = Rhythm::settle(seen('rw'), 192);
     [$head] = $right[0]->heads;
     $head->finger = 3;
-    $read = new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [new ReadBar([array_map(ReadSign::of(...), $right), array_map(ReadSign::of(...), $left)], false, true, [[2, 'sum']])]);
+    $read = new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), [new ReadBar([array_map(ReadSign::of(...), $right), array_map(ReadSign::of(...), $left)], false, true, [[2, 'sum']])]);
     $document = PhotoDocument::of(new ReadPage([$read]));
     expect($document['clefs'])->toBe(['G', 'F'])
         ->and($document['repeats'])->toBe([[1, 'end']])

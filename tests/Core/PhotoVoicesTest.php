@@ -24,6 +24,7 @@ use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Hand;
+use Nasturtium\Core\Score\Meter;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -137,7 +138,7 @@ function two_voices(): ReadPage
         ->withStaff(0, [new ReadSign(20, 0, 144, 0, [])])
         ->withStaff(1, [$sign(20, 5, 48, 0), $sign(20, -1, 96, 1), $sign(60, 6, 48, 0), $sign(100, 7, 48, 0), $sign(100, 0, 48, 1)]);
 
-    return new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [3, 4], [$bar])]);
+    return new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(3, 4), [$bar])]);
 }
 
 test('each voice has its own onsets, is kept, and is typed as a second voice', function (): void {
@@ -166,8 +167,8 @@ test('with another time a staff is in doubt where one of its voices does not com
     $page = two_voices();
     $bar = $page->pieces[0]->bars[0];
     // From 4/4 to 3/4.
-    $both = new ReadPage([$page->pieces[0]->with(time: [4, 4], bars: [$bar, $bar])]);
+    $both = new ReadPage([$page->pieces[0]->with(time: new Meter(4, 4), bars: [$bar, $bar])]);
     expect($doubts($both))->toBe([]);
     $short = $bar->withStaff(1, array_slice($bar->staves[1], 0, 4));
-    expect($doubts(new ReadPage([$page->pieces[0]->with(time: [4, 4], bars: [$bar, $short])])))->toBe([[2, 'sum']]);
+    expect($doubts(new ReadPage([$page->pieces[0]->with(time: new Meter(4, 4), bars: [$bar, $short])])))->toBe([[2, 'sum']]);
 });

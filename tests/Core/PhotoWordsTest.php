@@ -21,6 +21,7 @@ use Nasturtium\Core\Formats\Photo\TempoWords;
 use Nasturtium\Core\Formats\Photo\WordBand;
 use Nasturtium\Core\Formats\Photo\WordReader;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 use Tests\Photo\DrawnStrip;
 
 /*
@@ -131,7 +132,7 @@ test('how fast it goes is words and a number after an equals sign', function (st
 test('words and tempo go out with the piece, and are kept', function (): void {
     $signs = [new ReadSign(20, 0, 72, 0, [new ReadHead(3)], [], 'sun-'), new ReadSign(80, 72, 72, 0, [new ReadHead(4)], [], 'ny')];
     $bar = (new ReadBar([[]], false, false, [], 0, [[0, 200]]))->withStaff(0, $signs);
-    $page = new ReadPage([new ReadPhoto([Clef::Treble], 0, [6, 8], [$bar], 'Two Kites', new TempoWords('Gently', 54))]);
+    $page = new ReadPage([new ReadPhoto([Clef::Treble], 0, new Meter(6, 8), [$bar], 'Two Kites', new TempoWords('Gently', 54))]);
     $again = PageCodec::read(PageCodec::written($page));
     $piece = PhotoPiece::of($again->pieces[0]);
     [$first, $second] = $piece->measures[0]->events();

@@ -21,7 +21,7 @@ final class Abc
     public static function of(Piece $piece): string
     {
         $first = $piece->measures[0];
-        $text = "X:1\nT:{$piece->title}\nM:{$first->meter}\nL:1/32\n%%staves {1 2}\nV:1 clef=treble\nV:2 clef=bass\nK:".self::KEYS[$first->key->fifths + 7]."\n";
+        $text = "X:1\nT:{$piece->title}\nM:{$first->meter->printed()}\nL:1/32\n%%staves {1 2}\nV:1 clef=treble\nV:2 clef=bass\nK:".self::KEYS[$first->key->fifths + 7]."\n";
         $lines = [];
         foreach ($piece->measures as $measure) {
             if ($lines === [] || $measure->newLine) {

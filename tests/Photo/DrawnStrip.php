@@ -169,6 +169,19 @@ final class DrawnStrip
         return $this;
     }
 
+    /** The sign that stands for a time, `C` or `C|`, so many rows below its place. */
+    public function timeSign(int $x, string $sign, int $lower = 0): self
+    {
+        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/times.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            [$name, $width, $height, $hex] = explode(' ', $line);
+            if ($name === $sign && (int) $width >= 26) {
+                return $this->picture($x, Strip::row(4) - intdiv((int) $height, 2) + $lower, (int) $width, (int) $height, Blob::unpacked($hex));
+            }
+        }
+
+        return $this;
+    }
+
     private static function number(int $of): string
     {
         foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/numbers.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {

@@ -41,14 +41,14 @@ final class Figures
 
     /**
      * @param int  $from   the first seed; no page of one set is in another
-     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins; `busy` with much else around its notes; `changing` with times, keys and clefs that change
+     * @param string $kind `marked` with marks and a tempo, and with a reader of words; `voiced` with two voices on a staff; `bowed` with slurs and hairpins; `busy` with much else around its notes; `changing` with times, keys and clefs that change; `common` with one of the two signs for its time
      */
     public static function of(int $count, int $from, string $folder, string $kind = ''): self
     {
         $figures = new self($folder, $kind);
         $pages = [];
         $press = new Press($folder);
-        $engravers = Press::engravers($kind === '' ? ['lilypond', 'abcm2ps'] : ['lilypond']);
+        $engravers = Press::engravers(in_array($kind, ['', 'common'], true) ? ['lilypond', 'abcm2ps'] : ['lilypond']);
         for ($seed = $from; $seed < $from + $count; $seed++) {
             $piece = ShorthandReader::read(self::shorthand($seed, $kind))->piece ?? throw new RuntimeException("page {$seed} is no page");
             // Each page by one of them, in turn.
@@ -73,6 +73,7 @@ final class Figures
             'bowed' => InventedPage::bowed($seed),
             'busy' => InventedPage::busy($seed),
             'changing' => InventedPage::changing($seed),
+            'common' => InventedPage::common($seed),
             default => InventedPage::of($seed),
         };
     }
@@ -132,7 +133,8 @@ final class Figures
             }
         }
         for ($bar = 1; $bar <= $written['bars']; $bar++) {
-            $of = static fn (array $all): array => array_values(array_filter(self::notes($all), static fn (string $note): bool => explode(' ', $note)[1] === (string) $bar));
+            // A rest that is missing or of another length is as wrong as a note.
+            $of = static fn (array $all): array => array_values(array_filter([...self::notes($all), ...self::rests($all)], static fn (string $one): bool => explode(' ', $one)[1] === (string) $bar));
             $isRight = $of($read) === $of($written);
             $isShown = in_array($bar, array_column($read['doubts'], 'bar'), true);
             $add('bars wrong', $isRight ? 0 : 1);

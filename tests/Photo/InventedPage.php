@@ -108,6 +108,12 @@ final class InventedPage
         return (string) preg_replace_callback('/^W: (.*)$/m', static fn (array $line): string => $line[0]."\nW2: ".implode(' ', array_map(static fn (): string => $page->one(self::WORDS), explode(' ', $line[1]))), $text);
     }
 
+    /** @return string a page whose time is one of the two signs */
+    public static function common(int $seed): string
+    {
+        return (new self(new Randomizer(new Mt19937($seed))))->page(['C', 'C|'][$seed % 2]);
+    }
+
     /** @return string a page whose time, key and clefs change, at the beginning of a line or within it */
     public static function changing(int $seed): string
     {
@@ -183,11 +189,11 @@ final class InventedPage
         return implode(' ', $tokens);
     }
 
-    private function page(): string
+    private function page(?string $time = null): string
     {
-        $time = $this->one(self::TIMES);
+        $time ??= $this->one(self::TIMES);
         $key = $this->one(self::KEYS);
-        $eighths = ['4/4' => 8, '3/4' => 6, '2/4' => 4, '6/8' => 6][$time];
+        $eighths = ['4/4' => 8, '3/4' => 6, '2/4' => 4, '6/8' => 6][$time] ?? 8;
         $lines = $this->chance->getInt(2, 3);
         $words = $this->chance->getInt(0, 2) === 0;
         $repeats = $this->chance->getInt(0, 2) === 0;

@@ -3,16 +3,19 @@
 declare(strict_types=1);
 
 /*
- * Prints the tables of how signs look in the letters of each engraver: php tests/Photo/prints.php [dynamics|clefs] [FOLDER],
- * for core/Formats/Photo/dynamics.txt and clefs.txt, which has the small clefs within a line.
+ * Prints the tables of how signs look in the letters of each engraver: php tests/Photo/prints.php [dynamics|clefs|times] [FOLDER],
+ * for core/Formats/Photo/dynamics.txt, clefs.txt, which has the small clefs within a line, and times.txt, which has the two signs.
  */
 
 use Nasturtium\Core\Formats\Photo\Blob;
 use Nasturtium\Core\Formats\Photo\ClefReader;
 use Nasturtium\Core\Formats\Photo\DynamicReader;
+use Nasturtium\Core\Formats\Photo\OpeningReader;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
+use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Formats\Photo\System;
+use Nasturtium\Core\Formats\Photo\TimeReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
 use Tests\Photo\Press;
 
@@ -23,16 +26,22 @@ $folder .= "-{$what}";
 $page = match ($what) {
     'dynamics' => 'R: @g4 '.implode(' | ', array_map(static fn (string $of): string => "\"{$of}\" wb", DynamicReader::WRITTEN))."\nL: ".implode(' | ', array_fill(0, count(DynamicReader::WRITTEN), '/')),
     'clefs' => 'R: '.implode(' | ', array_fill(0, 6, '/'))."\nL: @5=c3 ".implode(' | ', array_fill(0, 3, 'hc [treble] @5=c5 c | hc [bass] @5=c3 c')),
-    default => throw new InvalidArgumentException('dynamics or clefs'),
+    'times' => "R: hc h | /\nL: @5=c3 hc h | /",
+    default => throw new InvalidArgumentException('dynamics, clefs or times'),
 };
-$piece = ShorthandReader::read("title: Letters\ntime: 4/4\n{$page}\n")->piece;
-assert($piece !== null);
+$pieces = [];
+foreach ($what === 'times' ? ['C', 'C|'] : ['4/4'] as $time) {
+    $pieces[$time] = ShorthandReader::read("title: Letters\ntime: {$time}\n{$page}\n")->piece ?? throw new RuntimeException('no page');
+}
 $press = new Press($folder);
 $names = [];
 foreach (array_unique(Press::engravers()) as $engraver) {
     foreach ([1.4, 1.9, 2.4] as $magnified) {
-        $names[] = $name = strtr($engraver, ':', '-')."-{$magnified}";
-        $press->add($piece, $engraver, $name, $magnified);
+        foreach ($pieces as $time => $piece) {
+            $name = strtr($engraver, ':', '-')."-{$magnified}-".strtr($time, '/|', '-l');
+            $names[$name] = $time;
+            $press->add($piece, $engraver, $name, $magnified);
+        }
     }
 }
 $press->print();
@@ -60,9 +69,14 @@ $dynamics = static function (System $system, string $name): array {
 $clefs = static fn (System $system): array => array_values(array_filter(array_map(static fn (Blob $blob): array => [ClefReader::bySize($blob)?->value ?? '', $blob], $system->staves[1]->blobs), static fn (array $found): bool => $found[0] !== '' && $found[1]->left > $system->staves[1]->opening->end));
 
 $table = [];
-foreach ($names as $name) {
+/** @return list<array{string, Blob}> what stands after the clefs and the key */
+$times = static fn (System $system, string $time): array => array_filter(array_map(static fn (Staff $staff): array => [$time, TimeReader::ink($staff->strip, OpeningReader::read($staff->strip, $staff->blobs, false)->end)], $system->staves), static fn (array $found): bool => $found[1] !== null);
+
+foreach ($names as $name => $time) {
     foreach ((new PhotoReader())->read((string) file_get_contents("{$folder}/{$name}.png"))->systems as $system) {
-        foreach ($what === 'clefs' ? $clefs($system) : $dynamics($system, $name) as [$letter, $blob]) {
+        foreach (match ($what) {
+            'clefs' => $clefs($system), 'times' => $times($system, $time), default => $dynamics($system, $name)
+        } as [$letter, $blob]) {
             $hex = implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
             $table["{$letter} {$blob->width()} {$blob->height()} {$hex}"] = true;
         }

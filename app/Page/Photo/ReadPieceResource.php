@@ -23,6 +23,7 @@ final readonly class ReadPieceResource
      * @param bool                  $typed it went on to be typed
      * @param list<string>          $clefs from the top staff, `treble` or `bass`
      * @param int                   $fifths sharps above zero, flats below
+     * @param string                $time as it is typed: `3/4`, `C`
      * @param list<string>          $lines each printed line as a score of its own
      * @param list<ReadBarResource> $bars
      */
@@ -38,9 +39,7 @@ final readonly class ReadPieceResource
         #[OA\Property]
         public int $fifths,
         #[OA\Property]
-        public int $beats,
-        #[OA\Property]
-        public int $unit,
+        public string $time,
         #[ListOf('string')]
         public array $lines,
         #[ListOf(ReadBarResource::class)]
@@ -69,8 +68,7 @@ final readonly class ReadPieceResource
             $typed,
             array_map(static fn (Clef $clef): string => $clef->value, $read->clefs),
             $read->fifths,
-            $read->time[0],
-            $read->time[1],
+            $read->time->printed(),
             MusicXmlWriter::lines($built->piece),
             $bars,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 
 /** What was read, as the teacher has corrected it. A correction of what is not there changes nothing. */
 final class Corrected
@@ -53,24 +54,18 @@ final class Corrected
         return (($fifths + 7) % 15 + 15) % 15 - 7;
     }
 
-    /**
-     * @param  array{int, int} $time
-     * @return array{int, int}
-     */
-    private static function timeAfter(array $time): array
+    private static function timeAfter(Meter $time): Meter
     {
-        $here = array_search($time, PageBuilder::TIMES, true);
+        $here = array_search($time->printed(), PageBuilder::TIMES, true);
 
-        return PageBuilder::TIMES[$here === false ? 0 : ($here + 1) % count(PageBuilder::TIMES)];
+        return Meter::parse(PageBuilder::TIMES[$here === false ? 0 : ($here + 1) % count(PageBuilder::TIMES)]);
     }
 
     /**
      * Lengths that were changed to come to the old time are as they were seen again, but those that she has set. A bar that does
      * not come to the new time is in doubt; one that does is not for its sum.
-     *
-     * @param array{int, int} $time
      */
-    private static function withTime(ReadPhoto $piece, array $time): ReadPhoto
+    private static function withTime(ReadPhoto $piece, Meter $time): ReadPhoto
     {
         $timed = $piece->with(time: $time);
         $bars = [];

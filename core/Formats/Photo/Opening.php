@@ -10,9 +10,9 @@ use Nasturtium\Core\Score\Clef;
 final readonly class Opening
 {
     /**
-     * @param int                          $fifths the key, as far as it can be seen here
-     * @param array{string, string}|null $time   the pictures of the two numbers, SIDE by SIDE
-     * @param int                          $end    the column after it
+     * @param int           $fifths the key, as far as it can be seen here
+     * @param ReadTime|null $time   null where none stands there
+     * @param int           $end    the column after it
      */
-    public function __construct(public Clef $clef, public int $fifths, public ?array $time, public int $end) {}
+    public function __construct(public Clef $clef, public int $fifths, public ?ReadTime $time, public int $end) {}
 }

@@ -14,7 +14,7 @@ final class OpeningReader
 
     private const FLATS = [4, 7, 3, 6, 2, 5, 1];
 
-    /** How far the print of a number may be from the table's. */
+    /** How far the print of a time may be from the table's. */
     private const LIKE = 0.24;
 
     /** Columns that a clef takes at least, at most, and where it is no clef alone. */
@@ -54,7 +54,7 @@ final class OpeningReader
         }
         $clef = $above >= 20 && $below >= 20 ? Clef::Treble : Clef::Bass;
         [$fifths, $end] = self::key($blobs, $end, $clef, $most);
-        [$time, $end] = self::time($strip, $end, $first ? self::LIKE : self::ALIKE);
+        [$time, $end] = TimeReader::after($strip, $end, $first ? self::LIKE : self::ALIKE);
 
         return new Opening($clef, $fifths, $time, $end);
     }
@@ -176,50 +176,5 @@ final class OpeningReader
         }
 
         return [$fifths, $end];
-    }
-
-    /** @return array{array{string, string}|null, int} */
-    public static function time(Strip $strip, int $end, float $like): array
-    {
-        for ($x = $end + 1; $x < $end + 44; $x++) {
-            if (self::inkOf($strip, $x, Strip::TOP + 2, 60) >= 3) {
-                break;
-            }
-        }
-        $to = $x;
-        while ($to < $x + 52 && self::inkOf($strip, $to, Strip::TOP + 2, 60) > 0) {
-            $to++;
-        }
-        if ($to - $x < 10 || $to - $x > 48) {
-            return [null, $end];
-        }
-        $halves = [];
-        foreach ([Strip::TOP, Strip::TOP + 2 * Strip::SPACE] as $top) {
-            $runs = [];
-            for ($row = $top + 1; $row < $top + 2 * Strip::SPACE; $row++) {
-                $line = substr($strip->bareRows[$row] ?? '', $x, $to - $x);
-                $at = 0;
-                while (($at += strcspn($line, "\1", $at)) < strlen($line)) {
-                    $run = strspn($line, "\1", $at);
-                    $runs[] = [$row, $x + $at, $x + $at + $run];
-                    $at += $run;
-                }
-            }
-            if ($runs === []) {
-                return [null, $end];
-            }
-            $half = Blobs::made($runs);
-            // A number fills its two spaces; a head with a stem, or a rest, does not.
-            if ($half->height() < 14 || $half->width() < 8 || $half->area < 60) {
-                return [null, $end];
-            }
-            $halves[] = $half->picture();
-        }
-
-        if (max(Numbers::nearest($halves[0])[1], Numbers::nearest($halves[1])[1]) > $like) {
-            return [null, $end];
-        }
-
-        return [[$halves[0], $halves[1]], $to];
     }
 }

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 
 /** Puts what was read of each line together: one key, one time, bars with their repeats and doubts. */
 final class PageBuilder
 {
-    /** Beats and unit of the times that pages have, the commonest first. */
-    public const TIMES = [[4, 4], [3, 4], [2, 4], [6, 8], [2, 2], [3, 8], [9, 8], [12, 8], [5, 4]];
+    /** The times that pages have, the commonest first, and the two signs. */
+    public const TIMES = ['4/4', '3/4', '2/4', '6/8', '2/2', '3/8', '9/8', '12/8', '5/4', 'C', 'C|'];
 
     /**
      * @param non-empty-list<System> $systems
@@ -65,7 +66,7 @@ final class PageBuilder
                     $endings[$n][$b] ?? 0,
                     array_filter($own, static fn (Clef $clef, int $i): bool => $clef !== $clefs[$i], ARRAY_FILTER_USE_BOTH),
                     $keyNow === $fifths ? null : $keyNow,
-                    $timeNow === $time ? null : $timeNow,
+                    $timeNow->looksLike($time) ? null : $timeNow,
                 );
             }
         }
@@ -207,18 +208,14 @@ final class PageBuilder
         return (string) array_key_first($counts);
     }
 
-    /**
-     * @param  list<System>    $systems
-     * @return array{int, int}
-     */
-    private static function time(array $systems): array
+    /** @param non-empty-list<System> $systems */
+    private static function time(array $systems): Meter
     {
         $votes = [];
         foreach ($systems[0]->staves as $staff) {
-            if ($staff->opening->time !== null) {
-                [$beats, $far] = Numbers::nearest($staff->opening->time[0]);
-                [$unit, $also] = Numbers::nearest($staff->opening->time[1]);
-                $votes["{$beats}/{$unit}"] = ($votes["{$beats}/{$unit}"] ?? 0) + max(0.0, 1 - $far - $also);
+            $read = $staff->opening->time;
+            if ($read?->isWritten() === true) {
+                $votes[$read->printed] = ($votes[$read->printed] ?? 0) + max(0.0, 1 - $read->far);
             }
         }
         $sums = [];
@@ -237,12 +234,11 @@ final class PageBuilder
         unset($sums[0]);
         arsort($sums);
         $all = max(1, array_sum($sums));
-        foreach (self::TIMES as $i => [$beats, $unit]) {
-            $votes["{$beats}/{$unit}"] = ($votes["{$beats}/{$unit}"] ?? 0) + 1.6 * ($sums[intdiv(4 * Item::QUARTER * $beats, $unit)] ?? 0) / $all - 0.01 * $i;
+        foreach (self::TIMES as $i => $time) {
+            $votes[$time] = ($votes[$time] ?? 0) + 1.6 * ($sums[ReadPhoto::length(Meter::parse($time))] ?? 0) / $all - 0.01 * $i;
         }
         arsort($votes);
-        [$beats, $unit] = explode('/', (string) array_key_first($votes));
 
-        return [(int) $beats, (int) $unit];
+        return Meter::parse((string) array_key_first($votes));
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Mark;
+use Nasturtium\Core\Score\Meter;
 
 /** Writes what was read as JSON, and reads it again: what is kept while a teacher looks at it. */
 final class PageCodec
@@ -19,18 +21,18 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: array{int, int}|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
                 array_map(Clef::from(...), $piece['clefs']),
                 $piece['fifths'],
-                $piece['time'],
+                self::time($piece['time']),
                 array_map(self::bar(...), $piece['bars']),
                 $piece['title'],
                 new TempoWords(...($piece['tempo'] ?? [])),
             ), $pieces));
-        } catch (\JsonException|\TypeError|\ValueError) {
+        } catch (\JsonException|\TypeError|\ValueError|InvalidScore) {
             throw BadPhoto::notKept();
         }
     }
@@ -41,7 +43,7 @@ final class PageCodec
         return [
             'clefs' => array_map(static fn (Clef $clef): string => $clef->value, $piece->clefs),
             'fifths' => $piece->fifths,
-            'time' => $piece->time,
+            'time' => $piece->time->printed(),
             'title' => $piece->title,
             'tempo' => [$piece->tempo->words, $piece->tempo->beats],
             'bars' => array_map(static fn (ReadBar $bar): array => [
@@ -57,12 +59,12 @@ final class PageCodec
                     $sign->clef->value ?? '',
                 ], $signs), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
-                array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths, $bar->time,
+                array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths, $bar->time?->printed(),
             ], $piece->bars),
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: array{int, int}|null} $bar */
+    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -93,7 +95,17 @@ final class PageCodec
             $ending,
             array_map(Clef::from(...), $bar[7] ?? []),
             $bar[8] ?? null,
-            $bar[9] ?? null,
+            isset($bar[9]) ? self::time($bar[9]) : null,
         );
+    }
+
+    /**
+     * What was kept before the signs of a time were read has two numbers.
+     *
+     * @param string|array{int, int} $time
+     */
+    private static function time(string|array $time): Meter
+    {
+        return is_string($time) ? Meter::parse($time) : new Meter(...$time);
     }
 }

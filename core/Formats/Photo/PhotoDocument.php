@@ -23,9 +23,9 @@ final class PhotoDocument
     public static function of(ReadPage $page): array
     {
         $first = $page->pieces[0];
-        $document = ['clefs' => self::clefs($first), 'key' => $first->fifths, 'time' => $first->time, 'bars' => 0, 'repeats' => [], 'notes' => [], 'rests' => [], 'doubts' => [], 'pieces' => []];
+        $document = ['clefs' => self::clefs($first), 'key' => $first->fifths, 'time' => self::time($first), 'bars' => 0, 'repeats' => [], 'notes' => [], 'rests' => [], 'doubts' => [], 'pieces' => []];
         foreach ($page->pieces as $piece) {
-            $document['pieces'][] = ['bar' => $document['bars'] + 1, 'title' => $piece->title, 'clefs' => self::clefs($piece), 'key' => $piece->fifths, 'time' => $piece->time];
+            $document['pieces'][] = ['bar' => $document['bars'] + 1, 'title' => $piece->title, 'clefs' => self::clefs($piece), 'key' => $piece->fifths, 'time' => self::time($piece)];
             foreach ($piece->bars as $bar) {
                 $n = ++$document['bars'];
                 if ($bar->repeatStart) {
@@ -50,6 +50,12 @@ final class PhotoDocument
     private static function clefs(ReadPhoto $piece): array
     {
         return array_map(static fn (Clef $clef): string => $clef->sign(), $piece->clefs);
+    }
+
+    /** @return array{int, int} beats and their unit */
+    private static function time(ReadPhoto $piece): array
+    {
+        return [$piece->time->count, $piece->time->unit];
     }
 
     /**

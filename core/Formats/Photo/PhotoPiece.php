@@ -12,7 +12,6 @@ use Nasturtium\Core\Score\Hand;
 use Nasturtium\Core\Score\Ink;
 use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Lyric;
-use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Metronome;
 use Nasturtium\Core\Score\Note;
 use Nasturtium\Core\Score\Piece;
@@ -43,13 +42,13 @@ final readonly class PhotoPiece
         $builder->title = $read->title;
         $hands = count($read->clefs) === 1 && $read->clefs[0]->isLow() ? [Hand::Left] : [Hand::Right, Hand::Left];
         $builder->tempoWords = $read->tempo->words === '' ? null : $read->tempo->words;
-        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole((new Meter(...$read->time))->beat()));
+        $builder->metronome = $read->tempo->beats === null ? null : new Metronome($read->tempo->beats, null, Duration::ofWhole($read->time->beat()));
         $ties = self::ties($read);
         $lyrics = self::lyrics($read);
         $slurs = self::slurs($read);
         $hairpins = array_map(static fn (int $i): array => self::hairpins($read, $i, $hands[$i] ?? Hand::Left), array_keys($read->clefs));
         foreach ($read->bars as $n => $bar) {
-            $draft = $builder->measure(new Meter(...$read->timeOf($bar)), $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
+            $draft = $builder->measure($read->timeOf($bar), $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
             $draft->endings = $bar->ending === 0 ? [] : [$bar->ending];

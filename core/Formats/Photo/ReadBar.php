@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 
 /** A bar as it was read. */
 final readonly class ReadBar
@@ -17,9 +18,9 @@ final readonly class ReadBar
      * @param int                         $ending  the pass in which it is played; 0 where it is in all
      * @param array<int, Clef>            $clefs   by staff, where its line has another one than the piece
      * @param int|null                    $fifths  its key, likewise
-     * @param array{int, int}|null        $time    beats and their unit, likewise
+     * @param Meter|null                  $time    likewise
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null, public ?array $time = null) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null, public ?Meter $time = null) {}
 
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self

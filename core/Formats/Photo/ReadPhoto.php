@@ -6,6 +6,7 @@ namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
 use Nasturtium\Core\Score\Key;
+use Nasturtium\Core\Score\Meter;
 use Nasturtium\Core\Score\Pitch;
 
 /** A piece of a page as it was read. */
@@ -13,21 +14,19 @@ final readonly class ReadPhoto
 {
     /**
      * @param list<Clef>      $clefs by staff
-     * @param array{int, int} $time  beats and their unit
      * @param list<ReadBar>   $bars
      * @param string          $title empty where no words were read
      * @param TempoWords      $tempo likewise
      */
-    public function __construct(public array $clefs, public int $fifths, public array $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords()) {}
+    public function __construct(public array $clefs, public int $fifths, public Meter $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords()) {}
 
     /**
      * The same piece but for what is given.
      *
      * @param list<Clef>|null      $clefs
-     * @param array{int, int}|null $time
      * @param list<ReadBar>|null   $bars
      */
-    public function with(?array $clefs = null, ?int $fifths = null, ?array $time = null, ?array $bars = null, ?string $title = null, ?TempoWords $tempo = null): self
+    public function with(?array $clefs = null, ?int $fifths = null, ?Meter $time = null, ?array $bars = null, ?string $title = null, ?TempoWords $tempo = null): self
     {
         return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title, $tempo ?? $this->tempo);
     }
@@ -53,8 +52,7 @@ final readonly class ReadPhoto
         return $clef;
     }
 
-    /** @return array{int, int} beats and their unit */
-    public function timeOf(ReadBar $bar): array
+    public function timeOf(ReadBar $bar): Meter
     {
         return $bar->time ?? $this->time;
     }
@@ -65,13 +63,10 @@ final readonly class ReadPhoto
         return self::length($this->timeOf($bar));
     }
 
-    /**
-     * @param  array{int, int} $time
-     * @return int             ticks of a full bar of it
-     */
-    public static function length(array $time): int
+    /** @return int ticks of a full bar of it */
+    public static function length(Meter $time): int
     {
-        return intdiv(4 * Item::QUARTER * $time[0], $time[1]);
+        return intdiv(4 * Item::QUARTER * $time->count, $time->unit);
     }
 
     /**

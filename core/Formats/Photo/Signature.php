@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Nasturtium\Core\Score\Meter;
+
 /** Another key, another time, or both, that a line goes on with after a bar line. */
 final readonly class Signature
 {
     /**
-     * @param int|null             $fifths null where the key stays
-     * @param array{int, int}|null $time   beats and their unit, likewise
-     * @param list<int>            $ends   by staff, the column after it
+     * @param int|null   $fifths null where the key stays
+     * @param Meter|null $time   likewise
+     * @param list<int>  $ends   by staff, the column after it
      */
-    public function __construct(public ?int $fifths, public ?array $time, public array $ends) {}
+    public function __construct(public ?int $fifths, public ?Meter $time, public array $ends) {}
 }

@@ -71,23 +71,12 @@ final class SignatureReader
         }
         $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
         foreach ($staves as $i => $staff) {
-            [$time, $ends[$i]] = OpeningReader::time($staff->strip, $key === null ? $from[$i] : $ends[$i], isset($staves[1]) ? self::LIKE : self::ALONE);
-            $times[$i] = self::numbers($time);
+            [$time, $ends[$i]] = TimeReader::after($staff->strip, $key === null ? $from[$i] : $ends[$i], isset($staves[1]) ? self::LIKE : self::ALONE);
+            $times[$i] = $time?->meter();
         }
         $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
 
         return [$key === null && $time === null ? null : new Signature($key, $time, array_values($ends)), $signs];
-    }
-
-    /**
-     * @param  array{string, string}|null $time the pictures of the two numbers
-     * @return array{int, int}|null       null where it is no time that pages have
-     */
-    public static function numbers(?array $time): ?array
-    {
-        $numbers = $time === null ? null : [Numbers::nearest($time[0])[0], Numbers::nearest($time[1])[0]];
-
-        return in_array($numbers, PageBuilder::TIMES, true) ? $numbers : null;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Nasturtium\Core\Formats\Photo;
 
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 
 /** A line of the page: one staff, or the two of a grand staff, with its bars. */
 final class System
@@ -136,23 +137,16 @@ final class System
         return isset($this->staves[1]) && count($keys) === 1 ? $keys[0] : null;
     }
 
-    /**
-     * The time that all of its staves show at the left.
-     *
-     * @return array{int, int}|null beats and their unit
-     */
-    public function time(): ?array
+    /** The time that all of its staves show at the left. */
+    public function time(): ?Meter
     {
         return self::timeOf(array_map(static fn (Staff $staff): Opening => $staff->opening, $this->staves));
     }
 
-    /**
-     * @param  non-empty-list<Opening> $openings
-     * @return array{int, int}|null
-     */
-    private static function timeOf(array $openings): ?array
+    /** @param non-empty-list<Opening> $openings */
+    private static function timeOf(array $openings): ?Meter
     {
-        $times = array_unique(array_map(static fn (Opening $opening): ?array => SignatureReader::numbers($opening->time), $openings), SORT_REGULAR);
+        $times = array_unique(array_map(static fn (Opening $opening): ?Meter => $opening->time?->meter(), $openings), SORT_REGULAR);
 
         return count($times) === 1 ? $times[0] : null;
     }

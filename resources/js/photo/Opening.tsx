@@ -48,7 +48,7 @@ export function Opening({ look, page, piece, index, doubts, onCorners, onRight }
                     />
                 ))}
                 <Choice label={t('Key')} press="j k" value={keyName(piece.fifths)} onClick={key(1)} />
-                <Choice label={t('Time')} press="t" value={`${piece.beats}/${piece.unit}`} onClick={time} />
+                <Choice label={t('Time')} press="t" value={piece.time} onClick={time} />
                 <Button variant="subtle" c="var(--ink)" disabled={page.corrections === 0} onClick={look.undo}>
                     {t('Undo')} <kbd className={styles.key}>u</kbd>
                 </Button>

@@ -58,8 +58,7 @@ function reading(): Api['ReadPageResource'] {
                 typed: false,
                 clefs: ['treble', 'bass'],
                 fifths: 0,
-                beats: 4,
-                unit: 4,
+                time: '4/4',
                 lines: ['<score/>'],
                 bars: [
                     bar(
