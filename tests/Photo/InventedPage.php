@@ -62,7 +62,7 @@ final class InventedPage
             $lower = [];
             foreach (explode(' | ', $line[1]) as $bar) {
                 $end = str_ends_with($bar, ' :|') ? ' :|' : '';
-                $lower[] = ($bar === '/' || ! $page->hits(60) ? '/' : implode(' ', array_map(static fn (string $length): string => $length.$page->one(['f', 'g', 'a', 'b']), $page->one(self::LOWER[$time[1]])))).$end;
+                $lower[] = ($bar === '/' || ! $page->hits(60) ? '/' : implode(' ', array_map(static fn (string $length): string => $length.(str_ends_with($length, 'r') ? '' : $page->one(['f', 'g', 'a', 'b'])), $page->one(self::LOWER[$time[1]])))).$end;
             }
 
             return 'L: @5=e3 '.$line[1]."\nL2: @5=f2 ".implode(' | ', $lower);
