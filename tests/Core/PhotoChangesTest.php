@@ -121,6 +121,16 @@ test('a key that both staves show after a bar line is that of the bars from ther
         ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain('[key D]');
 });
 
+test('a speck that ends where a sign of a key does is no note’s', function (): void {
+    $staff = static function (int $lower): DrawnStrip {
+        $drawn = plain_staff()->sign(Shape::Sharp, SECOND_BAR + 10, Strip::row(8 - $lower));
+        $right = max(array_map(static fn ($blob): int => $blob->left > SECOND_BAR + 6 && $blob->right < SECOND_BAR + 50 ? $blob->right : 0, $drawn->blobs()));
+
+        return $drawn->box($right - 5, 14, 5, 5)->box($right + 1, 10, 13, 14);
+    };
+    expect(told_by_bar(photo_of(read_line($staff(0), $staff(2))))[1])->toStartWith('1 ');
+});
+
 test('what one staff of two shows is no key, and a sign right before its note is that note’s', function (): void {
     $signed = static fn (int $place): DrawnStrip => plain_staff([3, 3, 3])->sign(Shape::Sharp, SECOND_BAR + 12, Strip::row($place));
     expect(told_by_bar(photo_of(read_line($signed(8), plain_staff([3, 3, 3]))))[1])->toStartWith('0 ')

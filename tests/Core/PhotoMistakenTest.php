@@ -3,12 +3,15 @@
 declare(strict_types=1);
 
 use Nasturtium\Core\Formats\Photo\BarLineFinder;
+use Nasturtium\Core\Formats\Photo\Blob;
 use Nasturtium\Core\Formats\Photo\Blobs;
 use Nasturtium\Core\Formats\Photo\Head;
 use Nasturtium\Core\Formats\Photo\Heads;
 use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\RestReader;
 use Nasturtium\Core\Formats\Photo\Rhythm;
 use Nasturtium\Core\Formats\Photo\Rings;
+use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Stem;
 use Nasturtium\Core\Formats\Photo\StemHeads;
 use Nasturtium\Core\Formats\Photo\Stems;
@@ -45,6 +48,35 @@ test('the bow of a tie in a line of the staff is no rest', function (bool $tied,
     $drawn->box($tied ? 168 : 300, Strip::TOP + 17, 34, 8);
     expect(told_of($drawn))->toBe($told);
 })->with([[true, ['q5', 'q5']], [false, ['q5', 'q5', 'w']]]);
+
+test('a number at the left of a stem is no flag, a beam that comes from there is one', function (int $wide, array $told): void {
+    $drawn = (new DrawnStrip())->head(200, 3)->stem(200, 3, true)->box(209 - $wide, Strip::row(3) - 56, $wide, 10);
+    expect(told_of($drawn))->toBe($told);
+})->with([[14, ['q3']], [17, ['q3']], [18, ['v3']]]);
+
+test('filled heads in thirds are one chord, though their stem is seen at the last of them alone', function (int $aside, array $told): void {
+    $drawn = (new DrawnStrip())->head(200, 3)->stem(200, 3, false)->head(200 + $aside, 5)->head(200 + $aside, 7);
+    expect(told_of($drawn))->toBe($told);
+})->with([[0, ['q3,5,7']], [5, ['q3,5,7']], [9, ['q3']]]);
+
+test('of a hollow chord the head at the other side of the stem is seen beside the one that was found last', function (): void {
+    $strip = (new DrawnStrip())->head(200, 3, true)->head(200, 7, true)->head(181, 6, true)->stem(200, 7, false, 6.5)->strip();
+    $stem = new Stem(190.5, Strip::row(7), Strip::row(7) + 104, 2);
+    $found = Rings::beside($strip, [new Head(200, 3, true, 21.0, 0.95)], $stem);
+    expect(array_map(static fn (Head $head): int => $head->place, $found))->toEqualCanonicalizing([7, 6]);
+});
+
+test('a thin block right above a head is tenuto, elsewhere it is a rest', function (int $aside, int $high, array $told): void {
+    expect(told_of((new DrawnStrip())->head(200, 3)->stem(200, 3, false)->box(190 + $aside, Strip::TOP + 24 - intdiv($high, 2), 20, $high)))->toBe($told);
+})->with([[0, 5, ['q3']], [60, 5, ['q3', 'w']], [0, 7, ['q3', 'w']]]);
+
+test('the ball of a rest that is torn off is one with it', function (int $gap, int $parts): void {
+    $drawn = (new DrawnStrip())->sign(Shape::EighthRest, 200, 128)->blobs();
+    $rest = array_values(array_filter($drawn, static fn (Blob $blob): bool => $blob->left < 220 && $blob->right > 198 && $blob->height() > 20 && $blob->width() < 40))[0];
+    $ball = $rest->within($rest->left, $rest->left + 10, $rest->top, $rest->top + 10) ?? $rest;
+    $stroke = $rest->within($rest->left + 10 + $gap, $rest->right, $rest->top, $rest->bottom) ?? $rest;
+    expect(RestReader::whole([$ball, $stroke]))->toHaveCount($parts);
+})->with([[0, 1], [3, 2]]);
 
 test('a dot to which a line or a tie clings is a dot, a longer stroke is none', function (int $tail, bool $isDot): void {
     $blobs = Blobs::of((new DrawnStrip())->dot(200, 5)->box(199, Strip::row(5) + 3, 2, $tail)->strip()->bareRows);

@@ -483,6 +483,17 @@ test('a stroke that leans or is torn is one stem, two that stand apart are two',
     'beside one another' => [8, 10, 2],
 ]);
 
+test('a sign of a key that is torn is put together where it is expected, and the next ones are read after it', function (bool $whole, int $fifths): void {
+    $blobs = (new DrawnStrip())->sign(Shape::Sharp, 100, Strip::row(8))->sign(Shape::Sharp, 118, Strip::row(5))->sign(Shape::Sharp, 136, Strip::row(9))->blobs();
+    $parts = [];
+    foreach ($blobs as $blob) {
+        $isSecond = $blob->left > 110 && $blob->left < 130 && $blob->width() < 40;
+        $middle = intdiv($blob->top + $blob->bottom, 2);
+        array_push($parts, ...($isSecond ? array_filter([$blob->within(0, 400, $blob->top, $middle), $whole ? $blob->within(0, 400, $middle, $blob->bottom) : null]) : [$blob]));
+    }
+    expect(OpeningReader::key($parts, 92, Clef::Treble, 7)[0])->toBe($fifths);
+})->with([[true, 3], [false, 1]]);
+
 test('the other hollow heads of a chord are seen by their rings', function (DrawnStrip $drawn, array $places): void {
     $items = $drawn->items();
     expect($items)->toHaveCount(1)->and($items[0]->base)->toBe(96)

@@ -155,6 +155,27 @@ test('five lines between two staves are no staff where they begin and end inside
     expect(staves_in($image))->toBe($found);
 })->with(['inside' => [160, 576, 2], 'it begins as they do' => [64, 576, 3], 'it ends as they do' => [160, 672, 3]]);
 
+test('a staff is not followed to a mirage a line below it, however clear that is', function (): void {
+    $image = imagecreatetruecolor(1400, 400);
+    assert($image !== false);
+    imagefill($image, 0, 0, 0xFFFFFF);
+    $row = static fn (int $x): int => 100 + intdiv($x, 26);
+    for ($x = 64; $x < 1300; $x++) {
+        $isMirage = $x >= 576 && $x < 672;
+        for ($line = $isMirage ? 1 : 0; $line < ($isMirage ? 6 : 5) && ($x < 672 || $x >= 864); $line++) {
+            imagefilledrectangle($image, $x, $row($x) + 16 * $line, $x, $row($x) + 16 * $line + ($isMirage ? 2 : 1), $x >= 640 && $isMirage ? 0 : 0x404040);
+        }
+    }
+    ob_start();
+    imagepng($image);
+    $picture = Decoder::picture(Decoder::opened((string) ob_get_clean()), 0);
+    $paths = StaffFinder::find($picture);
+    expect($paths)->toHaveCount(1);
+    foreach ([200, 500, 624, 760, 900, 1200] as $x) {
+        expect(abs($paths[0]->middleAt($x * $picture->scale) / $picture->scale - $row($x) - 32))->toBeLessThan(4.0);
+    }
+});
+
 test('a staff that a few bands show is one where another stands a hand away, as long as it', function (int $apart, int $seen, int $found): void {
     $image = imagecreatetruecolor(800, 560);
     assert($image !== false);

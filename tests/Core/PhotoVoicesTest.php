@@ -124,7 +124,7 @@ test('a hollow chord takes no head that has a stem of its own', function (): voi
 test('a rest above or below the staff is set aside, within it it is a rest', function (int $y, ?int $aside): void {
     $drawn = (new DrawnStrip())->sign(Shape::QuarterRest, 200, $y);
     expect(array_map(static fn (Item $item): ?int => $item->aside, $drawn->items()))->toBe([$aside]);
-})->with([[128, null], [Strip::BOTTOM + 20, 1], [Strip::TOP - 20, 0]]);
+})->with([[128, null], [Strip::TOP + 1, null], [Strip::BOTTOM + 20, 1], [Strip::TOP - 20, 0]]);
 
 test('a whole rest that hangs from another line is of two voices', function (int $y, array $aside): void {
     expect(array_map(static fn (Item $item): ?int => $item->aside, (new DrawnStrip())->box(200, $y, 20, 9)->items()))->toBe($aside);

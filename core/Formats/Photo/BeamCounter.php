@@ -13,6 +13,9 @@ final class BeamCounter
     /** Columns beside a stem that a flag takes. */
     private const FLAG = 11;
 
+    /** Columns that a number at the left of a stem takes at most. */
+    private const SHORT = 16;
+
     public static function count(Strip $strip, Stem $stem): int
     {
         $ys = array_map(static fn (Head $head): int => $head->y(), $stem->heads);
@@ -44,17 +47,19 @@ final class BeamCounter
             return 0;
         }
         $count = 0;
+        $goesOn = $way > 0;
         $at = $from;
         while ($at < $to && ($at += strcspn($column, "\1", $at)) < $to) {
             $run = strspn($column, "\1", $at);
             $end = $up ? $at - $from : $to - $at - $run;
             if ($run >= 5 && $run <= 26 && $end <= 40 && self::hangs($strip, $edge, $way, $off, $at, $at + $run)) {
                 $count += $run >= 17 ? 2 : 1;
+                $goesOn = $goesOn || self::goesOn($strip, $edge, $off, $at, $at + $run);
             }
             $at += $run;
         }
 
-        return $count;
+        return $goesOn ? $count : 0;
     }
 
     /** It is one with the stem. */
@@ -66,6 +71,22 @@ final class BeamCounter
             if ($ink === false) {
                 return false;
             }
+        }
+
+        return true;
+    }
+
+    /** Flags hang at the right of a stem: what is at its left and soon ends is a number that touches it. */
+    private static function goesOn(Strip $strip, int $edge, int $off, int $top, int $bottom): bool
+    {
+        for ($d = $off + 2; $d <= self::SHORT; $d += 2) {
+            $column = $strip->bareColumns[$edge - $d] ?? '';
+            $first = strpos(substr($column, max(0, $top - 2), $bottom - $top + 4), "\1");
+            if ($first === false) {
+                return false;
+            }
+            $top = max(0, $top - 2) + $first;
+            $bottom = $top + strspn($column, "\1", $top);
         }
 
         return true;

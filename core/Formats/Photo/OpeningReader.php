@@ -24,6 +24,9 @@ final class OpeningReader
 
     private const WIDEST = 60;
 
+    /** Columns of a sign of the key and the space before it. */
+    private const SIGN = 24;
+
     /** On a later line, where a note or a rest is likelier. */
     private const ALIKE = 0.1;
 
@@ -112,7 +115,9 @@ final class OpeningReader
     {
         $fifths = 0;
         $lower = $clef === Clef::Bass ? 2 : 0;
-        foreach (Accidentals::whole($blobs, $end - 3, $end + 140) as $blob) {
+        $whole = Accidentals::whole($blobs, $end - 3, $end + 140);
+        for ($i = 0; isset($whole[$i]); $i++) {
+            $blob = $whole[$i];
             if ($blob->left < $end - 3 || $blob->top < Strip::TOP - 3 * Strip::SPACE || $blob->bottom > Strip::BOTTOM + 3 * Strip::SPACE) {
                 continue;
             }
@@ -126,21 +131,54 @@ final class OpeningReader
             if ($blob->height() < 26 || $blob->height() > 60 || $blob->width() > 30) {
                 continue;
             }
-            if ($blob->left > $end + 24 || abs($fifths) >= $most) {
+            if (abs($fifths) >= $most) {
                 break;
             }
-            [$shape, $far] = Shapes::nearest($blob);
-            $place = Accidentals::place($blob, $shape);
-            $alter = $shape->alter() ?? 0;
-            $expected = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)];
-            if ($alter === 0 || $far > 0.36 || $fifths * $alter < 0 || abs($place - ($expected - $lower)) > 1) {
+            $sign = $blob->left > $end + 24 ? null : self::next($blob, $fifths, $lower);
+            if ($sign === null) {
+                // The one before it may be torn to pieces.
+                $sign = self::torn($whole, $end, $fifths, $lower);
+                $i--;
+            }
+            if ($sign === null) {
                 break;
             }
-            $fifths += $alter;
-            $end = $blob->right;
+            $fifths += $sign[0];
+            $end = $sign[1]->right;
         }
 
         return [$fifths, $end];
+    }
+
+    /** @return array{int, Blob}|null whether it is a sharp or a flat, where it is the next sign of a key */
+    private static function next(Blob $blob, int $fifths, int $lower): ?array
+    {
+        [$shape, $far] = Shapes::nearest($blob);
+        $alter = $shape->alter() ?? 0;
+        $expected = ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)] - $lower;
+
+        return $alter === 0 || $far > 0.36 || $fifths * $alter < 0 || abs(Accidentals::place($blob, $shape) - $expected) > 1 ? null : [$alter, $blob];
+    }
+
+    /**
+     * @param  list<Blob>            $blobs
+     * @return array{int, Blob}|null what pieces right after a column are together, likewise
+     */
+    private static function torn(array $blobs, int $end, int $fifths, int $lower): ?array
+    {
+        $parts = array_values(array_filter($blobs, static fn (Blob $blob): bool => $blob->left >= $end - 3 && $blob->right <= $end + self::SIGN && $blob->height() < 26));
+        if (count($parts) < 2) {
+            return null;
+        }
+        $all = array_reduce(array_slice($parts, 1), static fn (Blob $all, Blob $part): Blob => $all->with($part), $parts[0]);
+        foreach ($fifths === 0 ? [1, -1] : [$fifths <=> 0] as $alter) {
+            $sign = Accidentals::cutOut($all, $end - 2, $alter > 0 ? Shape::Sharp : Shape::Flat, ($alter > 0 ? self::SHARPS : self::FLATS)[abs($fifths)] - $lower);
+            if ($sign !== null) {
+                return [$alter, $sign];
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -18,6 +18,9 @@ final readonly class RestReader
     /** Rows from the staff to the middle of a rest of two voices, at most. */
     private const ASIDE = 40;
 
+    /** Columns and rows between the parts of one that is torn, at most. */
+    private const TORN = 2;
+
     /** Rows from a line to the middle of the block that hangs from it. */
     private const HANGS = 5.5;
 
@@ -28,6 +31,32 @@ final readonly class RestReader
 
     /** @param list<Blob> $blobs */
     public function __construct(private Strip $strip, private array $blobs, private int $from) {}
+
+    /**
+     * The ball of an eighth rest that is torn from its stroke is one with it.
+     *
+     * @param  list<Blob> $blobs from left to right
+     * @return list<Blob>
+     */
+    public static function whole(array $blobs): array
+    {
+        for ($i = 0; isset($blobs[$i]); $i++) {
+            $ball = $blobs[$i];
+            if ($ball->y() < Strip::TOP || $ball->y() > Strip::BOTTOM || ! $ball->isDot()) {
+                continue;
+            }
+            for ($k = $i + 1; isset($blobs[$k]) && $blobs[$k]->left <= $ball->right + self::TORN; $k++) {
+                $both = $ball->with($blobs[$k]);
+                if ($blobs[$k]->right > $ball->right && $blobs[$k]->top <= $ball->bottom + self::TORN && self::isTall($both) && Shapes::like($both, self::CERTAIN)?->isRest() === true) {
+                    $blobs[$i] = $both;
+                    array_splice($blobs, $k, 1);
+                    break;
+                }
+            }
+        }
+
+        return $blobs;
+    }
 
     /** @return list<Blob> what looks like a rest and nothing else */
     public function sure(): array
@@ -51,7 +80,10 @@ final readonly class RestReader
             }
         }
 
-        return [...$items, ...$this->aside($isOfOther)];
+        // At the edge of the staff one is either, and is told once.
+        $places = array_map(static fn (Item $item): float => $item->x, $items);
+
+        return [...$items, ...array_filter($this->aside($isOfOther), static fn (Item $item): bool => ! in_array($item->x, $places, true))];
     }
 
     /**

@@ -115,7 +115,9 @@ final class Rings
     {
         $found = [];
         $others = array_values(array_filter($others, static fn (Head $other): bool => ! in_array($other, $heads, true)));
-        foreach (self::candidates($heads, $stem) as [$perhaps, $closed, $hole]) {
+        $candidates = self::candidates($heads, $stem);
+        while ($candidates !== []) {
+            [$perhaps, $closed, $hole] = array_shift($candidates);
             // Outside the staff letters have rings as well, and no lines of their own.
             if (! self::isFree($perhaps, [...$heads, ...$found]) || self::isOther($perhaps, $others) || ! Ledgers::hold($strip, $perhaps)) {
                 continue;
@@ -125,6 +127,7 @@ final class Rings
             if ($share >= $closed && ($ink <= $hole || $full >= self::INKED && $full <= self::FILLED)) {
                 $perhaps->stem = $stem;
                 $found[] = $perhaps;
+                array_push($candidates, ...self::candidates([$perhaps], $stem));
             } elseif ($share >= self::PERHAPS && $full >= self::INKED) {
                 $heads[0]->doubt ??= 'more';
             }

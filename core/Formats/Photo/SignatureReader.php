@@ -17,8 +17,10 @@ final class SignatureReader
     /** How far a natural may be from its print. */
     private const NATURAL = 0.36;
 
-    /** Columns and rows of one natural at most, and rows of several that touch. */
+    /** Columns of one natural at most, rows of a sign at least, of a natural at most, and of several that touch. */
     private const ONE = 20;
+
+    private const LOW = 26;
 
     private const HIGH = 60;
 
@@ -103,7 +105,7 @@ final class SignatureReader
     {
         [$count, $end] = [0, $from];
         foreach (Accidentals::whole($staff->blobs, $from, $from + 7 * self::NEXT) as $blob) {
-            if ($blob->left < $end - 2 || $blob->height() < 26 || $blob->height() > self::TALL) {
+            if ($blob->left < $end - 2 || $blob->height() < self::LOW || $blob->height() > self::TALL) {
                 continue;
             }
             if ($blob->left > $end + self::NEXT) {
@@ -153,10 +155,10 @@ final class SignatureReader
     private static function isOfNote(Staff $staff, int $end): bool
     {
         foreach ($staff->blobs as $blob) {
-            if ($blob->right !== $end) {
+            [$shape] = Shapes::nearest($blob);
+            if ($blob->right !== $end || $shape->alter() === null || $blob->height() < self::LOW) {
                 continue;
             }
-            [$shape] = Shapes::nearest($blob);
             $row = Strip::row(Accidentals::place($blob, $shape));
             $ink = 0;
             for ($y = $row - self::ROWS; $y <= $row + self::ROWS; $y++) {

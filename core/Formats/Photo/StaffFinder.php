@@ -16,6 +16,9 @@ final class StaffFinder
     /** Bands that a staff may be hidden in, by a shadow or by many notes. */
     private const HIDDEN = 7;
 
+    /** Spaces that lines may be off where they are expected in the next band. */
+    private const OFF = 0.3;
+
     /** Bands between two parts of one staff, at most. */
     private const APART = 14;
 
@@ -231,7 +234,8 @@ final class StaffFinder
         for ($band = $from + $way; isset($bands[$band]) && abs($band - $last) <= self::HIDDEN; $band += $way) {
             $expected = $y + $slope * ($band - $last) * $way;
             $best = null;
-            $nearest = 0.3 * Decoder::SPACE + 0.6 * abs($band - $last - $way);
+            // A mirage is off by a line, less what the staff falls over a gap: of one band alone it is not known how it falls.
+            $nearest = self::OFF * Decoder::SPACE + (count($track) === 1 ? 0.0 : 0.6 * abs($band - $last - $way));
             foreach ($bands[$band] as $i => [$at, $distance]) {
                 if (! isset($used[$band][$i]) && abs($at - $expected) < $nearest && abs($distance - $space) < self::ALIKE * $space) {
                     $nearest = abs($at - $expected);

@@ -10,6 +10,11 @@ final class StaffReader
     /** Rows of the longest stroke of an accidental. */
     private const STROKE = 62;
 
+    /** Rows of a stroke of tenuto at most, and columns from its middle to that of its note. */
+    private const THIN = 6;
+
+    private const BESIDE = 6;
+
     /** @var list<Item> */
     private array $items;
 
@@ -28,7 +33,7 @@ final class StaffReader
      */
     private function __construct(private readonly Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, DynamicReader $dynamics)
     {
-        $this->blobs = Accidentals::whole($blobs, $opening->end, $strip->width());
+        $this->blobs = RestReader::whole(Accidentals::whole($blobs, $opening->end, $strip->width()));
         $this->restReader = new RestReader($strip, $this->blobs, $opening->end);
         $this->accidentals = new AccidentalReader($strip, $this->blobs, $opening->end);
         $signs = [...$this->restReader->sure(), ...$this->accidentals->sure(), ...$dynamics->ink(), ...Letters::among($this->blobs), ...MetronomeNote::among($this->blobs)];
@@ -46,7 +51,7 @@ final class StaffReader
     public static function read(Strip $strip, array $blobs, array $bars, Opening $opening, int $top, int $bottom, DynamicReader $dynamics): array
     {
         $reader = new self($strip, $blobs, $bars, $opening, $top, $bottom, $dynamics);
-        $rests = $reader->restReader->items(fn (Blob $blob): bool => $reader->notes->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob));
+        $rests = $reader->restReader->items(fn (Blob $blob): bool => $reader->notes->isBar($blob->x()) || $reader->isOfNote($blob) || $reader->isTie($blob) || $reader->isTenuto($blob));
         array_push($reader->items, ...array_filter($rests, static fn (Item $rest): bool => $rest->aside === null));
         usort($reader->items, static fn (Item $a, Item $b): int => $a->x <=> $b->x);
         $reader->joinBeams();
@@ -101,6 +106,19 @@ final class StaffReader
                 $near[0]->doubt ??= 'sign';
             }
         }
+    }
+
+    /** A thin block right above a head or below it is a stroke of tenuto, and no rest. */
+    private function isTenuto(Blob $blob): bool
+    {
+        foreach ($blob->height() <= self::THIN ? $this->notes->heads : [] as $head) {
+            $apart = abs($head->y() - $blob->y());
+            if (abs($head->x - $blob->x()) <= self::BESIDE && $apart >= Strip::SPACE / 2 && $apart <= 2 * Strip::SPACE) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isFlag(Stem $stroke): bool

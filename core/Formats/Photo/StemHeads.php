@@ -12,6 +12,9 @@ final class StemHeads
 
     private const BESIDE_HOLLOW = 12.0;
 
+    /** Columns between two heads of one stack at most. */
+    private const STACKED = 5;
+
     /** Rows that a stem goes on beyond its last head, at least. */
     private const BEYOND = 20;
 
@@ -53,8 +56,30 @@ final class StemHeads
             self::takeOver($seconds, $heads);
             array_push($heads, ...$seconds);
         }
+        foreach ($this->stems as $stem) {
+            self::joinStacked($stem, $heads);
+        }
 
         return $heads;
+    }
+
+    /**
+     * A filled head a third from one at a stem, right above it or below, stands at it too: where the picture bends, the heads hide
+     * the stem beside them.
+     *
+     * @param list<Head> $heads
+     */
+    private static function joinStacked(Stem $stem, array $heads): void
+    {
+        for ($i = 0; isset($stem->heads[$i]); $i++) {
+            $of = $stem->heads[$i];
+            foreach ($of->hollow ? [] : $heads as $head) {
+                if ($head->stem === null && ! $head->hollow && ! $head->isNone && abs($head->place - $of->place) === 2 && abs($head->x - $of->x) <= self::STACKED) {
+                    $head->stem = $stem;
+                    $stem->heads[] = $head;
+                }
+            }
+        }
     }
 
     private function attach(Head $head): void
