@@ -169,6 +169,23 @@ final class DrawnStrip
         return $this;
     }
 
+    /** A number in small digits, so many columns apart, that stand on a row. */
+    public function digits(int $x, string $number, int $bottom, int $apart = 3): self
+    {
+        foreach (str_split($number) as $digit) {
+            foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/digits.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+                [$name, $width, $height, $hex] = explode(' ', $line);
+                if ($name === $digit && (int) $height === 20 && count(Blobs::of(str_split(Blob::unpacked($hex), Blob::SIDE))) === 1) {
+                    $this->picture($x, $bottom - 20, (int) $width, 20, Blob::unpacked($hex));
+                    $x += (int) $width + $apart;
+                    break;
+                }
+            }
+        }
+
+        return $this;
+    }
+
     /** The sign that stands for a time, `C` or `C|`, so many rows below its place. */
     public function timeSign(int $x, string $sign, int $lower = 0): self
     {

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Prints the tables of how signs look in the letters of each engraver: php tests/Photo/prints.php [dynamics|clefs|times] [FOLDER],
- * for core/Formats/Photo/dynamics.txt, clefs.txt, which has the small clefs within a line, and times.txt, which has the two signs.
+ * Prints the tables of how signs look in the letters of each engraver: php tests/Photo/prints.php [dynamics|clefs|times|digits] [FOLDER],
+ * for core/Formats/Photo/dynamics.txt, clefs.txt, which has the small clefs within a line, times.txt, which has the two signs, and digits.txt, whose digits are of common printing fonts.
  */
 
 use Nasturtium\Core\Formats\Photo\Blob;
@@ -17,10 +17,16 @@ use Nasturtium\Core\Formats\Photo\Strip;
 use Nasturtium\Core\Formats\Photo\System;
 use Nasturtium\Core\Formats\Photo\TimeReader;
 use Nasturtium\Core\Formats\Shorthand\ShorthandReader;
+use Tests\Photo\DrawnDigits;
 use Tests\Photo\Press;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
+if (($argv[1] ?? '') === 'digits') {
+    echo implode("\n", DrawnDigits::all()), "\n";
+
+    return;
+}
 [$what, $folder] = [$argv[1] ?? 'dynamics', $argv[2] ?? sys_get_temp_dir().'/prints'];
 $folder .= "-{$what}";
 $page = match ($what) {
@@ -75,7 +81,7 @@ $times = static fn (System $system, string $time): array => array_filter(array_m
 foreach ($names as $name => $time) {
     foreach ((new PhotoReader())->read((string) file_get_contents("{$folder}/{$name}.png"))->systems as $system) {
         foreach (match ($what) {
-            'clefs' => $clefs($system), 'times' => $times($system, $time), default => $dynamics($system, $name)
+            'clefs' => $clefs($system), 'times' => $times($system, $time), default => $dynamics($system, $name),
         } as [$letter, $blob]) {
             $hex = implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
             $table["{$letter} {$blob->width()} {$blob->height()} {$hex}"] = true;

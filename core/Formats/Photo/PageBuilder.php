@@ -71,7 +71,31 @@ final class PageBuilder
             }
         }
 
-        return new ReadPhoto($clefs, $fifths, $time, $bars);
+        $numbers = array_map(static fn (System $system): ?int => BarNumbers::above($system->staves[0]), $systems);
+        $counts = array_map(static fn (System $system): int => count($system->bars), $systems);
+
+        return new ReadPhoto($clefs, $fifths, $time, self::counted($bars, $line, BarNumbers::miscounted($numbers, $counts)), number: BarNumbers::first($numbers, $counts) ?? 1);
+    }
+
+    /**
+     * Where the numbers on the page count other bars than were read, the longest of the line is in doubt: a line may be missing in it.
+     *
+     * @param  list<ReadBar> $bars
+     * @param  int           $line  of the page that the first of them stands in
+     * @param  list<int>     $wrong lines from there
+     * @return list<ReadBar>
+     */
+    private static function counted(array $bars, int $line, array $wrong): array
+    {
+        foreach ($wrong as $n) {
+            $own = array_keys(array_filter($bars, static fn (ReadBar $bar): bool => $bar->line === $line + $n));
+            usort($own, static fn (int $a, int $b): int => $bars[$b]->width() <=> $bars[$a]->width());
+            if (isset($own[0])) {
+                $bars[$own[0]] = $bars[$own[0]]->doubted([...$bars[$own[0]]->doubts, [1, 'count']]);
+            }
+        }
+
+        return array_values($bars);
     }
 
     /**

@@ -21,7 +21,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, number?: int, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -31,6 +31,7 @@ final class PageCodec
                 array_map(self::bar(...), $piece['bars']),
                 $piece['title'],
                 new TempoWords(...($piece['tempo'] ?? [])),
+                $piece['number'] ?? 1,
             ), $pieces));
         } catch (\JsonException|\TypeError|\ValueError|InvalidScore) {
             throw BadPhoto::notKept();
@@ -46,6 +47,7 @@ final class PageCodec
             'time' => $piece->time->printed(),
             'title' => $piece->title,
             'tempo' => [$piece->tempo->words, $piece->tempo->beats],
+            'number' => $piece->number,
             'bars' => array_map(static fn (ReadBar $bar): array => [
                 array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
                     $sign->x, $sign->onset, $sign->base, $sign->dots,

@@ -48,7 +48,7 @@ final readonly class PhotoPiece
         $slurs = self::slurs($read);
         $hairpins = array_map(static fn (int $i): array => self::hairpins($read, $i, $hands[$i] ?? Hand::Left), array_keys($read->clefs));
         foreach ($read->bars as $n => $bar) {
-            $draft = $builder->measure($read->timeOf($bar), $read->keyOf($bar), newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
+            $draft = $builder->measure($read->timeOf($bar), $read->keyOf($bar), $read->number > 1 ? $read->number + $n : null, newLine: $n > 0 && $bar->line !== $read->bars[$n - 1]->line);
             $draft->repeatStart = $bar->repeatStart;
             $draft->repeatEnd = $bar->repeatEnd;
             $draft->endings = $bar->ending === 0 ? [] : [$bar->ending];

@@ -43,6 +43,12 @@ final readonly class ReadBar
         return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time);
     }
 
+    /** @return int columns that it takes in the strip of its first staff */
+    public function width(): int
+    {
+        return isset($this->columns[0]) ? $this->columns[0][1] - $this->columns[0][0] : 0;
+    }
+
     /** @return non-empty-list<int> ticks of what stands on a staff, by voice */
     public function sums(int $staff): array
     {

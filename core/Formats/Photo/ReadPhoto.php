@@ -17,8 +17,9 @@ final readonly class ReadPhoto
      * @param list<ReadBar>   $bars
      * @param string          $title empty where no words were read
      * @param TempoWords      $tempo likewise
+     * @param int             $number of the first bar, as it is printed; 0 of a pickup
      */
-    public function __construct(public array $clefs, public int $fifths, public Meter $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords()) {}
+    public function __construct(public array $clefs, public int $fifths, public Meter $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords(), public int $number = 1) {}
 
     /**
      * The same piece but for what is given.
@@ -28,7 +29,7 @@ final readonly class ReadPhoto
      */
     public function with(?array $clefs = null, ?int $fifths = null, ?Meter $time = null, ?array $bars = null, ?string $title = null, ?TempoWords $tempo = null): self
     {
-        return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title, $tempo ?? $this->tempo);
+        return new self($clefs ?? $this->clefs, $fifths ?? $this->fifths, $time ?? $this->time, $bars ?? $this->bars, $title ?? $this->title, $tempo ?? $this->tempo, $this->number);
     }
 
     public function clefOf(ReadBar $bar, int $staff): Clef

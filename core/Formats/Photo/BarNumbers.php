@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+/** Reads the number of the first bar of a line, which stands small above its clef, and holds it against the bars that were read. */
+final class BarNumbers
+{
+    private const TABLE = 'digits.txt';
+
+    /** How far the print of a digit may be from the table's. */
+    private const LIKE = 0.24;
+
+    /** Rows above the staff in which they stand, of a digit at least and at most, and columns of one. */
+    private const ABOVE = [3, 46];
+
+    private const HIGH = [10, 26];
+
+    private const WIDE = [3, 19];
+
+    /** Columns between two digits at most, and beside the number where a letter would make it a word. */
+    private const NEXT = 6;
+
+    private const WORD = 16;
+
+    /** Rows by which digits of one number end apart. */
+    private const LEVEL = 3;
+
+    private const LONGEST = 3;
+
+    /** The number above the left of a staff; null where none stands there. */
+    public static function above(Staff $staff): ?int
+    {
+        $digits = array_values(array_filter($staff->blobs, static fn (Blob $blob): bool => self::mayBe($blob) && $blob->right <= $staff->opening->end));
+        if ($digits === [] || count($digits) > self::LONGEST || self::isOfWord($digits, $staff->blobs)) {
+            return null;
+        }
+        $number = 0;
+        foreach ($digits as $i => $digit) {
+            $before = $digits[$i - 1] ?? null;
+            [$name, $far] = Prints::nearest(self::TABLE, $digit);
+            if ($far > self::LIKE || $before !== null && ($digit->left - $before->right > self::NEXT || abs($digit->bottom - $before->bottom) > self::LEVEL)) {
+                return null;
+            }
+            $number = 10 * $number + (int) $name;
+        }
+
+        return $number === 0 ? null : $number;
+    }
+
+    private static function mayBe(Blob $blob): bool
+    {
+        return $blob->bottom <= Strip::TOP - self::ABOVE[0] && $blob->top >= Strip::TOP - self::ABOVE[1]
+            && $blob->height() >= self::HIGH[0] && $blob->height() <= self::HIGH[1] && $blob->width() >= self::WIDE[0] && $blob->width() <= self::WIDE[1];
+    }
+
+    /**
+     * @param non-empty-list<Blob> $digits
+     * @param list<Blob>           $blobs
+     */
+    private static function isOfWord(array $digits, array $blobs): bool
+    {
+        $last = $digits[count($digits) - 1];
+        foreach ($blobs as $blob) {
+            if (! in_array($blob, $digits, true) && self::mayBe($blob) && $blob->left - $last->right < self::WORD && $digits[0]->left - $blob->right < self::WORD && abs($blob->bottom - $last->bottom) <= self::LEVEL) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The number that the first bar has, as far as the lines say it.
+     *
+     * @param  list<int|null> $numbers by line
+     * @param  list<int>      $counts  bars of each line
+     * @return int|null       null where they do not
+     */
+    public static function first(array $numbers, array $counts): ?int
+    {
+        if (($numbers[0] ?? null) !== null) {
+            return $numbers[0];
+        }
+        $votes = [];
+        foreach ($numbers as $line => $number) {
+            if ($number !== null) {
+                $votes[] = $number - array_sum(array_slice($counts, 0, $line));
+            }
+        }
+
+        // Nothing printed above the first line: it begins a piece, with a pickup or without.
+        return array_intersect($votes, [0, 1])[0] ?? null;
+    }
+
+    /**
+     * Lines in which more or fewer bars were read than the numbers of the lines after them say.
+     *
+     * @param  list<int|null> $numbers by line
+     * @param  list<int>      $counts  bars of each line
+     * @return list<int>      of them
+     */
+    public static function miscounted(array $numbers, array $counts): array
+    {
+        [$from, $at] = [0, $numbers[0] ?? null];
+        $wrong = [];
+        foreach ($numbers as $line => $number) {
+            if ($line === 0 || $number === null) {
+                continue;
+            }
+            $bars = array_sum(array_slice($counts, $from, $line - $from));
+            // The first line may begin with a pickup, which is not counted.
+            $fits = $at === null ? in_array($number - $bars, [0, 1], true) : $number - $at === $bars;
+            if (! $fits && $line - $from === 1) {
+                $wrong[] = $from;
+            }
+            [$from, $at] = [$line, $number];
+        }
+
+        return $wrong;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use Nasturtium\Core\Formats\Photo\BarNumbers;
+use Nasturtium\Core\Formats\Photo\Opening;
+use Nasturtium\Core\Formats\Photo\PageBuilder;
+use Nasturtium\Core\Formats\Photo\PageCodec;
+use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\ReadPage;
+use Nasturtium\Core\Formats\Photo\ReadPhoto;
+use Nasturtium\Core\Formats\Photo\Staff;
+use Nasturtium\Core\Formats\Photo\Strip;
+use Nasturtium\Core\Formats\Photo\System;
+use Nasturtium\Core\Formats\Shorthand\ShorthandWriter;
+use Nasturtium\Core\Score\Clef;
+use Tests\Photo\DrawnStrip;
+
+/*
+ * The small numbers above the left of a line: which bar it begins with.
+ */
+
+function line_of(DrawnStrip $drawn, int $end = 100): Staff
+{
+    return new Staff($drawn->strip(), $drawn->blobs(), new Opening(Clef::Treble, 0, null, $end));
+}
+
+test('a number above the clef is that of the first bar of its line', function (string $number): void {
+    expect(BarNumbers::above(line_of((new DrawnStrip(600))->digits(20, $number, Strip::TOP - 14))))->toBe((int) $number);
+})->with(['5', '9', '16', '38', '146', '80']);
+
+test('it stands above the clef, small, and alone', function (DrawnStrip $drawn, ?int $number): void {
+    expect(BarNumbers::above(line_of($drawn)))->toBe($number);
+})->with([
+    'as near to the staff as it may be' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 3), 17],
+    'nearer' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 2), null],
+    'above a note' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(120, '17', Strip::TOP - 14), null],
+    'digits as far apart as they may be' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14, 5), 17],
+    'two numbers' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14, 12), null],
+    'with a letter beside it' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(88, '7', Strip::TOP - 14)->box(110, Strip::TOP - 32, 12, 18), null],
+    'of four digits' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '1234', Strip::TOP - 14), null],
+    'a block' => [fn (): DrawnStrip => (new DrawnStrip(600))->box(20, Strip::TOP - 34, 14, 20), null],
+]);
+
+test('the first bar has the number above it, else a piece begins there, with a pickup or without', function (array $numbers, ?int $first): void {
+    expect(BarNumbers::first($numbers, [4, 4, 4]))->toBe($first);
+})->with([
+    [[9, 13, null], 9],
+    [[null, 5, 9], 1],
+    [[null, 4, 8], 0],
+    [[null, null, null], null],
+    // It began with no second bar: one was not read.
+    [[null, 6, 10], null],
+]);
+
+test('a line in which other bars were read than the page counts is told', function (array $numbers, array $wrong): void {
+    expect(BarNumbers::miscounted($numbers, [4, 4, 4]))->toBe($wrong);
+})->with([
+    'as many' => [[null, 5, 9], []],
+    'as many after a pickup' => [[null, 4, 8], []],
+    'one more in the first' => [[null, 6, 10], [0]],
+    'one more in the second' => [[null, 5, 10], [1]],
+    'one less in the second' => [[1, 5, 8], [1]],
+    'it is not known in which of two' => [[1, null, 10], []],
+    'no number' => [[null, null, null], []],
+]);
+
+/** @return ReadPhoto two lines of three bars, the second with a number above it */
+function numbered(string $first, string $second): ReadPhoto
+{
+    $systems = [];
+    foreach ([$first, $second] as $number) {
+        $drawn = (new DrawnStrip(1080))->barLine(0);
+        foreach ([0, 1, 2] as $bar) {
+            for ($i = 0; $i < 4; $i++) {
+                $drawn->head(170 + 330 * $bar + 60 * $i, 3)->stem(170 + 330 * $bar + 60 * $i, 3, true);
+            }
+            $drawn->barLine(390 + 330 * $bar);
+        }
+        $staff = line_of($number === '' ? $drawn : $drawn->digits(16, $number, Strip::TOP - 14), 50);
+        $systems[] = $system = new System([$staff]);
+        $system->read(0);
+    }
+
+    return PageBuilder::of($systems, 0);
+}
+
+test('the piece begins with the number on the page, is kept with it, and is typed so', function (): void {
+    $read = numbered('9', '12');
+    $page = new ReadPage([$read]);
+    expect($read->number)->toBe(9)->and(array_merge(...array_column($read->bars, 'doubts')))->toBe([])
+        ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain("bar: 9\n")
+        ->and(PageCodec::read(PageCodec::written($page)))->toEqual($page)
+        ->and(PageCodec::read(str_replace('"number":9,', '', PageCodec::written($page)))->pieces[0]->number)->toBe(1)
+        ->and(ShorthandWriter::write(PhotoPiece::of(numbered('', '4')))->text)->not->toContain('bar:');
+});
+
+test('where a line has fewer bars than the page counts, its longest is in doubt', function (): void {
+    $doubts = static fn (ReadPhoto $read): array => array_map(static fn ($bar): array => $bar->doubts, $read->bars);
+    expect($doubts(numbered('', '4')))->toBe([[], [], [], [], [], []])
+        ->and($doubts(numbered('', '5')))->toBe([[[1, 'count']], [], [], [], [], []]);
+});
