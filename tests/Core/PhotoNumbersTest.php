@@ -7,6 +7,7 @@ use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\PageBuilder;
 use Nasturtium\Core\Formats\Photo\PageCodec;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
+use Nasturtium\Core\Formats\Photo\ReadBar;
 use Nasturtium\Core\Formats\Photo\ReadPage;
 use Nasturtium\Core\Formats\Photo\ReadPhoto;
 use Nasturtium\Core\Formats\Photo\Staff;
@@ -99,4 +100,41 @@ test('where a line has fewer bars than the page counts, its longest is in doubt'
     $doubts = static fn (ReadPhoto $read): array => array_map(static fn ($bar): array => $bar->doubts, $read->bars);
     expect($doubts(numbered('', '4')))->toBe([[], [], [], [], [], []])
         ->and($doubts(numbered('', '5')))->toBe([[[1, 'count']], [], [], [], [], []]);
+});
+
+/**
+ * A line of four bars of quarters in both hands.
+ *
+ * @param list<int> $lines after which of them the bar line is seen
+ * @param int       $beats of the second
+ */
+function lined(array $lines, bool $voiced = false, int $beats = 4): ReadPhoto
+{
+    $staves = [];
+    foreach ([Clef::Treble, Clef::Bass] as $clef) {
+        $drawn = (new DrawnStrip(1380))->barLine(0);
+        foreach ([0, 1, 2, 3] as $bar) {
+            for ($i = 0; $i < ($bar === 1 ? $beats : 4); $i++) {
+                $x = 110 + 320 * $bar + 60 * $i;
+                $drawn->head($x, $voiced ? 5 : 3)->stem($x, $voiced ? 5 : 3, true);
+                $voiced ? $drawn->head($x, 1)->stem($x, 1, false) : $drawn;
+            }
+            in_array($bar, $lines, true) ? $drawn->barLine(370 + 320 * $bar) : $drawn;
+        }
+        $staves[] = new Staff($drawn->strip(), $drawn->blobs(), new Opening($clef, 0, null, 50));
+    }
+    $system = new System($staves);
+    $system->read(0);
+
+    return PageBuilder::of([$system], 0);
+}
+
+test('a bar that is just twice as long in every hand is two, whose line was not seen, and the first is in doubt', function (): void {
+    $told = static fn (ReadPhoto $read): array => array_map(static fn (ReadBar $bar): array => [$bar->sums(0)[0], array_unique(array_column($bar->doubts, 1))], $read->bars);
+    $sure = [192, []];
+    expect($told(lined([0, 1, 2, 3])))->toBe([$sure, $sure, $sure, $sure])
+        ->and($told(lined([0, 2, 3])))->toBe([$sure, [192, ['count']], $sure, $sure])
+        // A quarter less, and it is one in which something else is wrong; with two voices it is full.
+        ->and($told(lined([0, 2, 3], beats: 3))[1][1])->toBe(['sum'])
+        ->and(lined([0, 1, 2, 3], voiced: true)->bars)->toHaveCount(4);
 });

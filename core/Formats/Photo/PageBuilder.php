@@ -26,6 +26,7 @@ final class PageBuilder
         }
         $fifths = $systems[0]->key() ?? self::key($systems);
         $time = self::time($systems);
+        self::splitJoined($systems, $time);
         $endings = self::endings($systems);
         $bars = [];
         [$keyNow, $timeNow] = [$fifths, $time];
@@ -37,7 +38,8 @@ final class PageBuilder
                 $timeNow = $system->signatures[$b]->time ?? $timeNow;
                 $length = ReadPhoto::length($timeNow);
                 $staves = [];
-                $doubts = [];
+                // Within a line every bar ends with a line that was seen, or there is one that was not.
+                $doubts = $after === null && isset($system->bars[$b + 1]) ? [[1, 'count']] : [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
                 $own = array_map(static fn (Staff $staff, array $items): Clef => self::giveClefs($staff, $items, $from, $to), $system->staves, $read);
                 $full = $bars === [] ? self::pickup($read, $length) : $length;
@@ -70,11 +72,52 @@ final class PageBuilder
                 );
             }
         }
-
         $numbers = array_map(static fn (System $system): ?int => BarNumbers::above($system->staves[0]), $systems);
         $counts = array_map(static fn (System $system): int => count($system->bars), $systems);
 
         return new ReadPhoto($clefs, $fifths, $time, self::counted($bars, $line, BarNumbers::miscounted($numbers, $counts)), number: BarNumbers::first($numbers, $counts) ?? 1);
+    }
+
+    /**
+     * Where every staff has just twice what a bar holds, and none has two voices, the line between two bars was not seen.
+     *
+     * @param non-empty-list<System> $systems
+     */
+    private static function splitJoined(array $systems, Meter $time): void
+    {
+        foreach ($systems as $n => $system) {
+            $time = $n === 0 ? $time : $system->time() ?? $time;
+            for ($b = 0; isset($system->bars[$b]); $b++) {
+                $time = $system->signatures[$b]->time ?? $time;
+                $at = self::middle($system, $b, ReadPhoto::length($time));
+                if ($at !== null) {
+                    $system->splitBar($b, $at);
+                }
+            }
+        }
+    }
+
+    /** Where a bar of that many ticks ends within one that is twice as long; null where it is not. */
+    private static function middle(System $system, int $b, int $length): ?float
+    {
+        [$from, $to] = $system->bars[$b];
+        [$last, $next] = [$from, $to];
+        foreach ($system->staves as $staff) {
+            $items = $staff->between($from, $to);
+            if (Rhythm::sum($items) !== 2 * $length || count(Voices::of($items, $staff->aside($from, $to), $length)) > 1) {
+                return null;
+            }
+            $at = 0;
+            foreach ($items as $item) {
+                if ($at < $length && $at + $item->ticks() > $length) {
+                    return null;
+                }
+                [$last, $next] = $at < $length ? [max($last, $item->pageX), $next] : [$last, min($next, $item->pageX)];
+                $at += $item->ticks();
+            }
+        }
+
+        return $last < $next ? ($last + $next) / 2 : null;
     }
 
     /**

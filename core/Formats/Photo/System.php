@@ -292,6 +292,18 @@ final class System
         }
     }
 
+    /** A bar becomes two, with a line between them that was not seen. */
+    public function splitBar(int $b, float $at): void
+    {
+        [$from, $to, $before, $after] = $this->bars[$b];
+        array_splice($this->bars, $b, 1, [[$from, $at, $before, null], [$at, $to, null, $after]]);
+        $signatures = [];
+        foreach ($this->signatures as $of => $signature) {
+            $signatures[$of > $b ? $of + 1 : $of] = $signature;
+        }
+        $this->signatures = $signatures;
+    }
+
     /** Which of its endings is over two places of the picture; null where none is. */
     public function endingOver(float $from, float $to): ?int
     {
