@@ -133,7 +133,7 @@ test('a bar that is just twice as long in every hand is two, whose line was not 
     $told = static fn (ReadPhoto $read): array => array_map(static fn (ReadBar $bar): array => [$bar->sums(0)[0], array_unique(array_column($bar->doubts, 1))], $read->bars);
     $sure = [192, []];
     expect($told(lined([0, 1, 2, 3])))->toBe([$sure, $sure, $sure, $sure])
-        ->and($told(lined([0, 2, 3])))->toBe([$sure, [192, ['count']], $sure, $sure])
+        ->and($told(lined([0, 2, 3])))->toBe([$sure, [192, ['line']], $sure, $sure])
         // A quarter less, and it is one in which something else is wrong; with two voices it is full.
         ->and($told(lined([0, 2, 3], beats: 3))[1][1])->toBe(['sum'])
         ->and(lined([0, 1, 2, 3], voiced: true)->bars)->toHaveCount(4);

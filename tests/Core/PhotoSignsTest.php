@@ -483,6 +483,24 @@ test('a stroke that leans or is torn is one stem, two that stand apart are two',
     'beside one another' => [8, 10, 2],
 ]);
 
+test('no print of a digit looks more like another digit than like its own', function (): void {
+    $prints = array_values(array_filter(array_map(static fn (string $line): array => explode(' ', $line), file(dirname(__DIR__, 2).'/core/Formats/Photo/shapes.txt', FILE_IGNORE_NEW_LINES) ?: []), static fn (array $print): bool => ctype_digit($print[0])));
+    $mistaken = [];
+    foreach ($prints as $i => [$name, , , $hex]) {
+        $least = [];
+        foreach ($prints as $k => [$other, , , $picture]) {
+            if ($i !== $k) {
+                $least[$other] = min($least[$other] ?? PHP_INT_MAX, substr_count(Blob::unpacked($hex) ^ Blob::unpacked($picture), "\1"));
+            }
+        }
+        $own = $least[$name] ?? PHP_INT_MAX;
+        if (min($least) < $own - 5) {
+            $mistaken[] = "{$name} of line {$i}";
+        }
+    }
+    expect($prints)->toHaveCount(156)->and($mistaken)->toBe([]);
+});
+
 test('a sign of a key that is torn is put together where it is expected, and the next ones are read after it', function (bool $whole, int $fifths): void {
     $blobs = (new DrawnStrip())->sign(Shape::Sharp, 100, Strip::row(8))->sign(Shape::Sharp, 118, Strip::row(5))->sign(Shape::Sharp, 136, Strip::row(9))->blobs();
     $parts = [];

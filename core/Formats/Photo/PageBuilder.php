@@ -39,7 +39,7 @@ final class PageBuilder
                 $length = ReadPhoto::length($timeNow);
                 $staves = [];
                 // Within a line every bar ends with a line that was seen, or there is one that was not.
-                $doubts = $after === null && isset($system->bars[$b + 1]) ? [[1, 'count']] : [];
+                $doubts = $after === null && isset($system->bars[$b + 1]) ? [[1, 'line']] : [];
                 $read = array_map(static fn (Staff $staff): array => $staff->between($from, $to), $system->staves);
                 $own = array_map(static fn (Staff $staff, array $items): Clef => self::giveClefs($staff, $items, $from, $to), $system->staves, $read);
                 $full = $bars === [] ? self::pickup($read, $length) : $length;

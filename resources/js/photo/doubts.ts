@@ -31,6 +31,7 @@ const WHY: Record<string, string> = {
     sum: t('Do these lengths fill the bar?'),
     sign: t('Is this accidental right?'),
     more: t('Is a note missing beside this one?'),
+    line: t('Does this bar end here? No bar line was seen.'),
     count: t('The numbers on the page count other bars. Is a bar line missing here?'),
     place: t('Does this note stand on the right line or space?'),
 };
