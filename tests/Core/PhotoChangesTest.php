@@ -6,6 +6,7 @@ use Nasturtium\Core\Formats\Photo\Change;
 use Nasturtium\Core\Formats\Photo\ClefReader;
 use Nasturtium\Core\Formats\Photo\Corrected;
 use Nasturtium\Core\Formats\Photo\Correction;
+use Nasturtium\Core\Formats\Photo\Item;
 use Nasturtium\Core\Formats\Photo\Opening;
 use Nasturtium\Core\Formats\Photo\OpeningReader;
 use Nasturtium\Core\Formats\Photo\PageBuilder;
@@ -193,6 +194,16 @@ test('the 4 of a time is as tall as a bar line, and is none, on one staff or two
     $read = photo_of($system);
     expect(times_of($read))->toBe(['3/4', '4/4', '4/4']);
 })->with([1, 2]);
+
+test('a stem that is as tall as the bar line right after it is no bar line', function (int $apart): void {
+    // The last note of the first bar stands on the bottom line, its stem goes from there to the top one.
+    $x = 60 + BAR_WIDE - $apart;
+    $upper = plain_staff([3, 4, 4])->head($x - 9, 0)->box($x, Strip::TOP, 2, 64);
+    $system = read_line($upper, plain_staff());
+    expect(array_map(static fn (array $bar): int => (int) $bar[1], $system->bars))->toBe([391, 721, 1051]);
+    $system->read(0);
+    expect(array_sum(array_map(static fn (Item $item): int => $item->pageX < 60 + BAR_WIDE ? 1 : 0, $system->staves[0]->items)))->toBe(4);
+})->with([9, 11, 13]);
 
 test('of a line that ends with another clef than it began with no note is lost before the next', function (): void {
     $line = static fn (): System => read_line(plain_staff([3, 3, 3]), plain_staff([3, 3, 3])->clef(Clef::Treble, 60 + 110 + 14)->head(60 + 3 * BAR_WIDE - 20, 3)->stem(60 + 3 * BAR_WIDE - 20, 3, true));

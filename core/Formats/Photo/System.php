@@ -25,6 +25,9 @@ final class System
     /** @var array<int, Signature> by bar, the key and the time that change there */
     public array $signatures = [];
 
+    /** Columns between two strokes that stand above one another. */
+    private const ABOVE = 12;
+
     /** Columns that a key and a time take at most. */
     private const SIGNED = 10 * Strip::SPACE;
 
@@ -210,27 +213,7 @@ final class System
                 static fn (array $stroke): bool => $stroke[1] > $staff->opening->end,
             ));
         }
-        $upper = [];
-        $lower = [];
-        foreach ($strokes[0] as $stroke) {
-            $stem = $this->isStem(0, $stroke);
-            if (! isset($this->staves[1])) {
-                if (! $stem) {
-                    $upper[] = $stroke;
-                }
-
-                continue;
-            }
-            $at = $this->staves[0]->strip->pageX[$stroke[0]] ?? 0.0;
-            foreach ($strokes[1] as $i => $other) {
-                if (abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at) < 12 && ! ($stem && $this->isStem(1, $other))) {
-                    $upper[] = $stroke;
-                    $lower[] = $other;
-                    unset($strokes[1][$i]);
-                    break;
-                }
-            }
-        }
+        [$upper, $lower] = isset($strokes[1]) ? $this->paired($strokes[0], $strokes[1]) : [array_values(array_filter($strokes[0], fn (array $stroke): bool => ! $this->isStem(0, $stroke))), []];
         $first = BarLineFinder::joined($upper, $this->staves[0]->blobs, $this->staves[0]->strip);
         if (! isset($this->staves[1])) {
             return $this->withoutNumbers(array_map(static fn (BarLine $line): array => [$line, null], $first));
@@ -248,6 +231,37 @@ final class System
         }
 
         return $this->withoutNumbers($pairs);
+    }
+
+    /**
+     * Strokes of both staves that stand above one another, the nearest first: beside a bar line a stem may be as tall.
+     *
+     * @param  list<array{int, int}>                                $above
+     * @param  list<array{int, int}>                                $below
+     * @return array{list<array{int, int}>, list<array{int, int}>} those of the upper staff and of the lower, from left to right
+     */
+    private function paired(array $above, array $below): array
+    {
+        $near = [];
+        foreach ($above as $i => $stroke) {
+            $at = $this->staves[0]->strip->pageX[$stroke[0]] ?? 0.0;
+            foreach ($below as $k => $other) {
+                $apart = abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at);
+                if ($apart < self::ABOVE && ! ($this->isStem(0, $stroke) && $this->isStem(1, $other))) {
+                    $near[] = [$apart, $i, $k];
+                }
+            }
+        }
+        sort($near);
+        $pairs = [];
+        foreach ($near as [, $i, $k]) {
+            if (! isset($pairs[$i]) && ! in_array($k, $pairs, true)) {
+                $pairs[$i] = $k;
+            }
+        }
+        ksort($pairs);
+
+        return [array_map(static fn (int $i): array => $above[$i], array_keys($pairs)), array_map(static fn (int $k): array => $below[$k], array_values($pairs))];
     }
 
     /**
