@@ -52,6 +52,8 @@ test('the first bar has the number above it, else a piece begins there, with a p
     [[null, null, null], null],
     // It began with no second bar: one was not read.
     [[null, 6, 10], null],
+    // Of two that contradict one another the one that a piece may begin with.
+    [[null, 6, 9], 1],
 ]);
 
 test('a line in which other bars were read than the page counts is told', function (array $numbers, array $wrong): void {

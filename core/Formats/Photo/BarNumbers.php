@@ -91,7 +91,7 @@ final class BarNumbers
         }
 
         // Nothing printed above the first line: it begins a piece, with a pickup or without.
-        return array_intersect($votes, [0, 1])[0] ?? null;
+        return array_values(array_intersect($votes, [0, 1]))[0] ?? null;
     }
 
     /**
