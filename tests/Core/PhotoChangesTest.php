@@ -205,6 +205,13 @@ test('a stem that is as tall as the bar line right after it is no bar line', fun
     expect(array_sum(array_map(static fn (Item $item): int => $item->pageX < 60 + BAR_WIDE ? 1 : 0, $system->staves[0]->items)))->toBe(4);
 })->with([9, 11, 13]);
 
+test('a thin line and a thick one are one end, where the page leans by as much as lies between them too', function (int $aside): void {
+    $ended = static fn (int $x): DrawnStrip => (new DrawnStrip(800))->barLine(0)->head(200, 3)->stem(200, 3, true)->barLine($x)->barLine($x + 8, 9);
+    $system = read_line($ended(760), $ended(760 - $aside));
+    $last = $system->bars[count($system->bars) - 1][3];
+    expect([$last?->left, $last?->right, $last?->thick])->toBe([760, 777, 9]);
+})->with([0, 5, 8]);
+
 test('of a line that ends with another clef than it began with no note is lost before the next', function (): void {
     $line = static fn (): System => read_line(plain_staff([3, 3, 3]), plain_staff([3, 3, 3])->clef(Clef::Treble, 60 + 110 + 14)->head(60 + 3 * BAR_WIDE - 20, 3)->stem(60 + 3 * BAR_WIDE - 20, 3, true));
     $next = new System(array_map(static fn (Staff $staff): Staff => new Staff($staff->strip, $staff->blobs, new Opening(Clef::Treble, 0, null, 50)), read_line(plain_staff(), plain_staff())->staves));

@@ -234,7 +234,7 @@ final class System
     }
 
     /**
-     * Strokes of both staves that stand above one another, the nearest first: beside a bar line a stem may be as tall.
+     * Strokes of both staves that stand above one another. A stem may be as tall as the bar line beside it, which is sooner one.
      *
      * @param  list<array{int, int}>                                $above
      * @param  list<array{int, int}>                                $below
@@ -242,26 +242,37 @@ final class System
      */
     private function paired(array $above, array $below): array
     {
-        $near = [];
-        foreach ($above as $i => $stroke) {
-            $at = $this->staves[0]->strip->pageX[$stroke[0]] ?? 0.0;
-            foreach ($below as $k => $other) {
-                $apart = abs(($this->staves[1]->strip->pageX[$other[0]] ?? 0.0) - $at);
-                if ($apart < self::ABOVE && ! ($this->isStem(0, $stroke) && $this->isStem(1, $other))) {
-                    $near[] = [$apart, $i, $k];
+        $strokes = [];
+        foreach ([$above, $below] as $staff => $all) {
+            foreach ($all as $stroke) {
+                $strokes[$staff][] = [$this->staves[$staff]->strip->pageX[$stroke[0]] ?? 0.0, $this->isStem($staff, $stroke), $stroke];
+            }
+        }
+        [$upper, $lower] = [[], []];
+        [$own, $others] = [$strokes[0] ?? [], $strokes[1] ?? []];
+        foreach ($own as [$at, $stem, $stroke]) {
+            foreach ($others as $i => [$x, $isStem, $other]) {
+                $isLess = $stem && ($isStem || self::hasLine($own, $x)) || $isStem && self::hasLine($others, $at);
+                if (abs($x - $at) < self::ABOVE && ! $isLess) {
+                    $upper[] = $stroke;
+                    $lower[] = $other;
+                    unset($others[$i]);
+                    break;
                 }
             }
         }
-        sort($near);
-        $pairs = [];
-        foreach ($near as [, $i, $k]) {
-            if (! isset($pairs[$i]) && ! in_array($k, $pairs, true)) {
-                $pairs[$i] = $k;
-            }
-        }
-        ksort($pairs);
 
-        return [array_map(static fn (int $i): array => $above[$i], array_keys($pairs)), array_map(static fn (int $k): array => $below[$k], array_values($pairs))];
+        return [$upper, $lower];
+    }
+
+    /**
+     * Whether a stroke that is no stem stands there.
+     *
+     * @param array<int, array{float, bool, array{int, int}}> $strokes
+     */
+    private static function hasLine(array $strokes, float $at): bool
+    {
+        return array_filter($strokes, static fn (array $one): bool => ! $one[1] && abs($one[0] - $at) < self::ABOVE) !== [];
     }
 
     /**
