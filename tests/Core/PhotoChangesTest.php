@@ -156,6 +156,18 @@ test('naturals take back every sign of a key, or stand before a smaller one', fu
     expect(told_by_bar(photo_of(read_line($staff(0), $staff(2), 2)))[1])->toStartWith($key);
 })->with(['both' => [2, null, '0 '], 'one of two is an accidental' => [1, null, '2 '], 'one, and the other stays' => [1, 1, '1 ']]);
 
+test('naturals stand close to one another, and a word above the staff is none of them', function (int $apart, string $key): void {
+    $staff = static fn (int $lower): DrawnStrip => plain_staff()->box(SECOND_BAR + 4, 30, 14, 34)
+        ->sign(Shape::Natural, SECOND_BAR + 12, Strip::row(8 - $lower))->sign(Shape::Natural, SECOND_BAR + 12 + $apart, Strip::row(5 - $lower));
+    expect(told_by_bar(photo_of(read_line($staff(0), $staff(2), 2)))[1])->toStartWith($key);
+})->with([[16, '0 '], [11, '0 ']]);
+
+test('a time is read after naturals that do not say which key it is', function (): void {
+    $staff = static fn (int $lower): DrawnStrip => plain_staff([4, 3, 3])->sign(Shape::Natural, SECOND_BAR + 8, Strip::row(8 - $lower))->time(SECOND_BAR + 30, 3, 4);
+    $read = photo_of(read_line($staff(0), $staff(2), 2));
+    expect(times_of($read))->toBe(['4/4', '3/4', '3/4'])->and(told_by_bar($read)[1])->toStartWith('2 ');
+});
+
 test('a time after a bar line is that of the bars from there, and its numbers are no bar lines', function (): void {
     $staff = static fn (): DrawnStrip => plain_staff([4, 3, 3])->time(SECOND_BAR + 14, 3, 4);
     $system = read_line($staff(), $staff());

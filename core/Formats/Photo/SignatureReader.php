@@ -26,6 +26,9 @@ final class SignatureReader
 
     private const TALL = 100;
 
+    /** Columns by which one natural may reach under the one before it. */
+    private const UNDER = 6;
+
     /** Columns from one sign to the next, at most. */
     private const NEXT = 24;
 
@@ -73,8 +76,13 @@ final class SignatureReader
         }
         $key = count(array_unique($keys, SORT_REGULAR)) === 1 ? $keys[0] : null;
         foreach ($staves as $i => $staff) {
-            [$time, $ends[$i]] = TimeReader::after($staff->strip, $key === null ? $from[$i] : $ends[$i], isset($staves[1]) ? self::LIKE : self::ALONE);
-            $times[$i] = $time?->meter();
+            $like = isset($staves[1]) ? self::LIKE : self::ALONE;
+            [$time, $end] = TimeReader::after($staff->strip, $key === null ? $from[$i] : $ends[$i], $like);
+            if ($time === null && $key === null) {
+                // After naturals that do not say which key it is.
+                [$time, $end] = TimeReader::after($staff->strip, $ends[$i], $like);
+            }
+            [$times[$i], $ends[$i]] = [$time?->meter(), $time === null && $key === null ? $from[$i] : $end];
         }
         $time = count(array_unique($times, SORT_REGULAR)) === 1 ? $times[0] : null;
 
@@ -84,7 +92,7 @@ final class SignatureReader
     /**
      * Naturals take back what was; then the signs of the new key, where one has any.
      *
-     * @return array{int|null, int, int} null where none stands there; the column after, and how many signs there are
+     * @return array{int|null, int, int} null where none stands there; the column after what may be signs, and how many of a key there are
      */
     private static function key(Staff $staff, int $from, Clef $clef, int $before, int $most): array
     {
@@ -94,7 +102,7 @@ final class SignatureReader
         // A key without signs takes back every one of the key before.
         $isOther = $fifths !== $before && ($fifths !== 0 || $naturals >= abs($before)) && ! self::isOfNote($staff, $to);
 
-        return [$isOther ? $fifths : null, $isOther ? $to : $from, abs($fifths)];
+        return [$isOther ? $fifths : null, $to, abs($fifths)];
     }
 
     /**
@@ -105,7 +113,8 @@ final class SignatureReader
     {
         [$count, $end] = [0, $from];
         foreach (Accidentals::whole($staff->blobs, $from, $from + 7 * self::NEXT) as $blob) {
-            if ($blob->left < $end - 2 || $blob->height() < self::LOW || $blob->height() > self::TALL) {
+            // What stands above the staff or below it is of words; naturals may reach under one another.
+            if ($blob->left < $end - self::UNDER || $blob->height() < self::LOW || $blob->height() > self::TALL || $blob->bottom < Strip::TOP - Strip::SPACE || $blob->top > Strip::BOTTOM + Strip::SPACE) {
                 continue;
             }
             if ($blob->left > $end + self::NEXT) {
