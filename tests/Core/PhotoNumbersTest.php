@@ -43,6 +43,11 @@ test('it stands above the clef, small, and alone', function (DrawnStrip $drawn, 
     'a block' => [fn (): DrawnStrip => (new DrawnStrip(600))->box(20, Strip::TOP - 34, 14, 20), null],
 ]);
 
+test('a finger is read in the digits of common printing fonts, and is 1 to 5', function (string $digit, ?int $finger): void {
+    $item = (new DrawnStrip())->head(200, 3)->stem(200, 3, false)->digits(194, $digit, Strip::TOP - 10)->items()[0];
+    expect($item->heads[0]->finger)->toBe($finger);
+})->with([['1', 1], ['3', 3], ['4', 4], ['5', 5], ['8', null], ['0', null]]);
+
 test('the first bar has the number above it, else a piece begins there, with a pickup or without', function (array $numbers, ?int $first): void {
     expect(BarNumbers::first($numbers, [4, 4, 4]))->toBe($first);
 })->with([

@@ -7,7 +7,7 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Reads the number of the first bar of a line, which stands small above its clef, and holds it against the bars that were read. */
 final class BarNumbers
 {
-    private const TABLE = 'digits.txt';
+    public const TABLE = 'digits.txt';
 
     /** How far the print of a digit may be from the table's. */
     private const LIKE = 0.24;

@@ -9,6 +9,11 @@ final readonly class FingerReader
 {
     private const LIKE = 0.27;
 
+    /** How like another sign it is that is no number, and how like a digit of a printing font one is. */
+    private const ALIKE = 0.08;
+
+    private const PRINTED = 0.25;
+
     private const DIGITS = [Shape::One, Shape::Two, Shape::Three, Shape::Four, Shape::Five];
 
     private const LEANING = 0.45;
@@ -32,9 +37,8 @@ final readonly class FingerReader
                 continue;
             }
             $this->tellThree($items, $blob);
-            [$shape, $far] = Shapes::nearest($blob);
-            $finger = $shape->finger();
-            $at = $finger === null || $far > self::LIKE || $this->isOfWord($blob) ? null : Item::nearest($items, $blob->x(), self::REACH);
+            $finger = self::finger($blob);
+            $at = $finger === null || $this->isOfWord($blob) ? null : Item::nearest($items, $blob->x(), self::REACH);
             if ($at !== null) {
                 $numbers[$at][] = [$blob->y(), $finger];
             }
@@ -42,6 +46,18 @@ final readonly class FingerReader
         foreach ($numbers as $at => $given) {
             self::share($items[$at]->heads, $given);
         }
+    }
+
+    /** Which number it is, in the letters of an engraver or of a common printing font; null where it is none. */
+    private static function finger(Blob $blob): ?int
+    {
+        [$shape, $far] = Shapes::nearest($blob);
+        if ($far <= self::LIKE && ($shape->finger() !== null || $far <= self::ALIKE)) {
+            return $shape->finger();
+        }
+        [$digit, $apart] = Prints::nearest(BarNumbers::TABLE, $blob);
+
+        return $apart <= self::PRINTED && ($shape === Shape::Text || $apart < $far) && (int) $digit >= 1 && (int) $digit <= 5 ? (int) $digit : null;
     }
 
     /**
