@@ -38,6 +38,8 @@ test('it stands above the clef, small, and alone', function (DrawnStrip $drawn, 
     'above a note' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(120, '17', Strip::TOP - 14), null],
     'digits as far apart as they may be' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14, 5), 17],
     'two numbers' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14, 12), null],
+    'with a point after it' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14)->box(50, Strip::TOP - 19, 5, 5), null],
+    'with a speck further away' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 14)->box(64, Strip::TOP - 19, 5, 5), 17],
     'with a letter beside it' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(88, '7', Strip::TOP - 14)->box(110, Strip::TOP - 32, 12, 18), null],
     'of four digits' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '1234', Strip::TOP - 14), null],
     'a block' => [fn (): DrawnStrip => (new DrawnStrip(600))->box(20, Strip::TOP - 34, 14, 20), null],
@@ -59,6 +61,18 @@ test('the first bar has the number above it, else a piece begins there, with a p
     [[null, 6, 10], null],
     // Of two that contradict one another the one that a piece may begin with.
     [[null, 6, 9], 1],
+]);
+
+test('a number above the first line that none goes on from is of an exercise', function (array $numbers, array $ofBars): void {
+    expect(BarNumbers::ofBars($numbers, [4, 4, 4]))->toBe($ofBars);
+})->with([
+    [[9, 13, 17], [9, 13, 17]],
+    [[9, null, 17], [9, null, 17]],
+    'a bar less was read' => [[9, 14, 18], [9, 14, 18]],
+    'two less' => [[9, 15, null], [null, 15, null]],
+    [[7, null, null], [null, null, null]],
+    [[7, 5, 9], [null, 5, 9]],
+    'it begins' => [[1, null, null], [1, null, null]],
 ]);
 
 test('a line in which other bars were read than the page counts is told', function (array $numbers, array $wrong): void {
@@ -94,12 +108,12 @@ function numbered(string $first, string $second): ReadPhoto
 }
 
 test('the piece begins with the number on the page, is kept with it, and is typed so', function (): void {
-    $read = numbered('9', '12');
+    $read = numbered('8', '11');
     $page = new ReadPage([$read]);
-    expect($read->number)->toBe(9)->and(array_merge(...array_column($read->bars, 'doubts')))->toBe([])
-        ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain("bar: 9\n")
+    expect($read->number)->toBe(8)->and(array_merge(...array_column($read->bars, 'doubts')))->toBe([])
+        ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain("bar: 8\n")
         ->and(PageCodec::read(PageCodec::written($page)))->toEqual($page)
-        ->and(PageCodec::read(str_replace('"number":9,', '', PageCodec::written($page)))->pieces[0]->number)->toBe(1)
+        ->and(PageCodec::read(str_replace('"number":8,', '', PageCodec::written($page)))->pieces[0]->number)->toBe(1)
         ->and(ShorthandWriter::write(PhotoPiece::of(numbered('', '4')))->text)->not->toContain('bar:');
 });
 

@@ -24,6 +24,9 @@ final class BarNumbers
 
     private const WORD = 16;
 
+    /** Columns after a number in which a point stands that makes it the number of an exercise, and rows of it at most. */
+    private const POINT = [9, 9];
+
     /** Rows by which digits of one number end apart. */
     private const LEVEL = 3;
 
@@ -63,12 +66,36 @@ final class BarNumbers
     {
         $last = $digits[count($digits) - 1];
         foreach ($blobs as $blob) {
+            $isPoint = $blob->left >= $last->right - 1 && $blob->left < $last->right + self::POINT[0] && $blob->height() <= self::POINT[1] && abs($blob->bottom - $last->bottom) <= self::LEVEL;
+            if ($isPoint) {
+                return true;
+            }
             if (! in_array($blob, $digits, true) && self::mayBe($blob) && $blob->left - $last->right < self::WORD && $digits[0]->left - $blob->right < self::WORD && abs($blob->bottom - $last->bottom) <= self::LEVEL) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /**
+     * A number above the first line that no later line goes on from is that of an exercise.
+     *
+     * @param  list<int|null> $numbers by line
+     * @param  list<int>      $counts  bars of each line
+     * @return list<int|null> those that count bars
+     */
+    public static function ofBars(array $numbers, array $counts): array
+    {
+        $first = $numbers[0] ?? null;
+        foreach ($first === null || $first <= 1 ? [] : $numbers as $line => $number) {
+            // A bar more or less may have been read.
+            if ($line > 0 && $number !== null && abs($number - $first - array_sum(array_slice($counts, 0, $line))) <= 1) {
+                return $numbers;
+            }
+        }
+
+        return $first === null || $first <= 1 ? $numbers : [null, ...array_slice($numbers, 1)];
     }
 
     /**

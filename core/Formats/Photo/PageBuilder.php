@@ -72,8 +72,8 @@ final class PageBuilder
                 );
             }
         }
-        $numbers = array_map(static fn (System $system): ?int => BarNumbers::above($system->staves[0]), $systems);
         $counts = array_map(static fn (System $system): int => count($system->bars), $systems);
+        $numbers = BarNumbers::ofBars(array_map(static fn (System $system): ?int => BarNumbers::above($system->staves[0]), $systems), $counts);
 
         return new ReadPhoto($clefs, $fifths, $time, self::counted($bars, $line, BarNumbers::miscounted($numbers, $counts)), number: BarNumbers::first($numbers, $counts) ?? 1);
     }
