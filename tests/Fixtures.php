@@ -49,6 +49,7 @@ use Nasturtium\Core\Formats\Photo\ReadPage;
 use Nasturtium\Core\Formats\Photo\ReadPhoto;
 use Nasturtium\Core\Formats\Photo\ReadSign;
 use Nasturtium\Core\Score\Clef;
+use Nasturtium\Core\Score\Meter;
 
 /** A small studio in the database: one student on one piece, with a week that was sent and a lesson that hears it. */
 final class Fixtures
@@ -164,7 +165,7 @@ final class Fixtures
         $note = static fn (int $x, int $place, int $ticks): ReadSign => new ReadSign($x, 0, $ticks, 0, [new ReadHead($place)]);
         $bar = static fn (array $upper, array $doubts): ReadBar => (new ReadBar([[], []], false, false, $doubts, 0, [[0, 200], [0, 200]]))
             ->withStaff(0, $upper)->withStaff(1, [new ReadSign(40, 0, 192, 0, [])]);
-        $read = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, [4, 4], [
+        $read = new ReadPage([new ReadPhoto([Clef::Treble, Clef::Bass], 0, new Meter(4, 4), [
             $bar([$note(20, -2, 48), $note(60, -1, 48), $note(100, 0, 96)], []),
             $bar([$note(220, 1, 48), $note(260, 2, 48), $note(300, 3, 48)], [[1, 'sum']]),
             $bar([$note(440, 0, 192)], []),
