@@ -21,17 +21,17 @@ use Tests\Photo\DrawnStrip;
  * The small numbers above the left of a line: which bar it begins with.
  */
 
-function line_of(DrawnStrip $drawn, int $end = 100): Staff
+function line_above(DrawnStrip $drawn, int $end = 100): Staff
 {
     return new Staff($drawn->strip(), $drawn->blobs(), new Opening(Clef::Treble, 0, null, $end));
 }
 
 test('a number above the clef is that of the first bar of its line', function (string $number): void {
-    expect(BarNumbers::above(line_of((new DrawnStrip(600))->digits(20, $number, Strip::TOP - 14))))->toBe((int) $number);
+    expect(BarNumbers::above(line_above((new DrawnStrip(600))->digits(20, $number, Strip::TOP - 14))))->toBe((int) $number);
 })->with(['5', '9', '16', '38', '146', '80']);
 
 test('it stands above the clef, small, and alone', function (DrawnStrip $drawn, ?int $number): void {
-    expect(BarNumbers::above(line_of($drawn)))->toBe($number);
+    expect(BarNumbers::above(line_above($drawn)))->toBe($number);
 })->with([
     'as near to the staff as it may be' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 3), 17],
     'nearer' => [fn (): DrawnStrip => (new DrawnStrip(600))->digits(20, '17', Strip::TOP - 2), null],
@@ -88,7 +88,7 @@ test('a line in which other bars were read than the page counts is told', functi
 ]);
 
 /** @return ReadPhoto two lines of three bars, the second with a number above it */
-function numbered(string $first, string $second): ReadPhoto
+function lines_with(string $first, string $second): ReadPhoto
 {
     $systems = [];
     foreach ([$first, $second] as $number) {
@@ -99,7 +99,7 @@ function numbered(string $first, string $second): ReadPhoto
             }
             $drawn->barLine(390 + 330 * $bar);
         }
-        $staff = line_of($number === '' ? $drawn : $drawn->digits(16, $number, Strip::TOP - 14), 50);
+        $staff = line_above($number === '' ? $drawn : $drawn->digits(16, $number, Strip::TOP - 14), 50);
         $systems[] = $system = new System([$staff]);
         $system->read(0);
     }
@@ -108,19 +108,19 @@ function numbered(string $first, string $second): ReadPhoto
 }
 
 test('the piece begins with the number on the page, is kept with it, and is typed so', function (): void {
-    $read = numbered('8', '11');
+    $read = lines_with('8', '11');
     $page = new ReadPage([$read]);
     expect($read->number)->toBe(8)->and(array_merge(...array_column($read->bars, 'doubts')))->toBe([])
         ->and(ShorthandWriter::write(PhotoPiece::of($read))->text)->toContain("bar: 8\n")
         ->and(PageCodec::read(PageCodec::written($page)))->toEqual($page)
         ->and(PageCodec::read(str_replace('"number":8,', '', PageCodec::written($page)))->pieces[0]->number)->toBe(1)
-        ->and(ShorthandWriter::write(PhotoPiece::of(numbered('', '4')))->text)->not->toContain('bar:');
+        ->and(ShorthandWriter::write(PhotoPiece::of(lines_with('', '4')))->text)->not->toContain('bar:');
 });
 
 test('where a line has fewer bars than the page counts, its longest is in doubt', function (): void {
     $doubts = static fn (ReadPhoto $read): array => array_map(static fn ($bar): array => $bar->doubts, $read->bars);
-    expect($doubts(numbered('', '4')))->toBe([[], [], [], [], [], []])
-        ->and($doubts(numbered('', '5')))->toBe([[[1, 'count']], [], [], [], [], []]);
+    expect($doubts(lines_with('', '4')))->toBe([[], [], [], [], [], []])
+        ->and($doubts(lines_with('', '5')))->toBe([[[1, 'count']], [], [], [], [], []]);
 });
 
 /**
@@ -129,7 +129,7 @@ test('where a line has fewer bars than the page counts, its longest is in doubt'
  * @param list<int> $lines after which of them the bar line is seen
  * @param int       $beats of the second
  */
-function lined(array $lines, bool $voiced = false, int $beats = 4): ReadPhoto
+function with_lines(array $lines, bool $voiced = false, int $beats = 4): ReadPhoto
 {
     $staves = [];
     foreach ([Clef::Treble, Clef::Bass] as $clef) {
@@ -153,9 +153,9 @@ function lined(array $lines, bool $voiced = false, int $beats = 4): ReadPhoto
 test('a bar that is just twice as long in every hand is two, whose line was not seen, and the first is in doubt', function (): void {
     $told = static fn (ReadPhoto $read): array => array_map(static fn (ReadBar $bar): array => [$bar->sums(0)[0], array_unique(array_column($bar->doubts, 1))], $read->bars);
     $sure = [192, []];
-    expect($told(lined([0, 1, 2, 3])))->toBe([$sure, $sure, $sure, $sure])
-        ->and($told(lined([0, 2, 3])))->toBe([$sure, [192, ['line']], $sure, $sure])
+    expect($told(with_lines([0, 1, 2, 3])))->toBe([$sure, $sure, $sure, $sure])
+        ->and($told(with_lines([0, 2, 3])))->toBe([$sure, [192, ['line']], $sure, $sure])
         // A quarter less, and it is one in which something else is wrong; with two voices it is full.
-        ->and($told(lined([0, 2, 3], beats: 3))[1][1])->toBe(['sum'])
-        ->and(lined([0, 1, 2, 3], voiced: true)->bars)->toHaveCount(4);
+        ->and($told(with_lines([0, 2, 3], beats: 3))[1][1])->toBe(['sum'])
+        ->and(with_lines([0, 1, 2, 3], voiced: true)->bars)->toHaveCount(4);
 });
