@@ -117,7 +117,7 @@ test('a doubtful bar says what is missing, and a correction mends it', function 
 
 test('a key that is pressed twice before the answer came counts twice', function (): void {
     $read = $this->putJson("{$this->photo}/corrections", ['revision' => 1, 'more' => [['change' => 'key', 'value' => 1], ['change' => 'key', 'value' => 1], ['change' => 'time'], ['change' => 'time'], ['change' => 'clef', 'staff' => 1]]])->assertOk()->json('pieces.0');
-    expect([$read['fifths'], $read['beats'], $read['unit'], $read['clefs']])->toBe([2, 2, 4, ['treble', 'treble']]);
+    expect([$read['fifths'], $read['time'], $read['clefs']])->toBe([2, '2/4', ['treble', 'treble']]);
 });
 
 test('a correction of what is not there changes nothing, and nonsense is refused', function (): void {
