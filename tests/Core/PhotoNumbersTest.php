@@ -50,19 +50,6 @@ test('a finger is read in the digits of common printing fonts, and is 1 to 5', f
     expect($item->heads[0]->finger)->toBe($finger);
 })->with([['1', 1], ['3', 3], ['4', 4], ['5', 5], ['8', null], ['0', null]]);
 
-test('the first bar has the number above it, else a piece begins there, with a pickup or without', function (array $numbers, ?int $first): void {
-    expect(BarNumbers::first($numbers, [4, 4, 4]))->toBe($first);
-})->with([
-    [[9, 13, null], 9],
-    [[null, 5, 9], 1],
-    [[null, 4, 8], 0],
-    [[null, null, null], null],
-    // It began with no second bar: one was not read.
-    [[null, 6, 10], null],
-    // Of two that contradict one another the one that a piece may begin with.
-    [[null, 6, 9], 1],
-]);
-
 test('a number above the first line that none goes on from is of an exercise', function (array $numbers, array $ofBars): void {
     expect(BarNumbers::ofBars($numbers, [4, 4, 4]))->toBe($ofBars);
 })->with([
@@ -80,9 +67,11 @@ test('a line in which other bars were read than the page counts is told', functi
 })->with([
     'as many' => [[null, 5, 9], []],
     'as many after a pickup' => [[null, 4, 8], []],
+    'and where its first number is printed' => [[1, 4, 8], []],
+    'two less than were read are no pickup' => [[null, 3, 7], [0]],
+    'a pickup later is none' => [[1, 5, 8], [1]],
     'one more in the first' => [[null, 6, 10], [0]],
     'one more in the second' => [[null, 5, 10], [1]],
-    'one less in the second' => [[1, 5, 8], [1]],
     'it is not known in which of two' => [[1, null, 10], []],
     'no number' => [[null, null, null], []],
 ]);
@@ -138,9 +127,13 @@ function with_lines(array $lines, bool $voiced = false, int $beats = 4): ReadPho
             for ($i = 0; $i < ($bar === 1 ? $beats : 4); $i++) {
                 $x = 110 + 320 * $bar + 60 * $i;
                 $drawn->head($x, $voiced ? 5 : 3)->stem($x, $voiced ? 5 : 3, true);
-                $voiced ? $drawn->head($x, 1)->stem($x, 1, false) : $drawn;
+                if ($voiced) {
+                    $drawn->head($x, 1)->stem($x, 1, false);
+                }
             }
-            in_array($bar, $lines, true) ? $drawn->barLine(370 + 320 * $bar) : $drawn;
+            if (in_array($bar, $lines, true)) {
+                $drawn->barLine(370 + 320 * $bar);
+            }
         }
         $staves[] = new Staff($drawn->strip(), $drawn->blobs(), new Opening($clef, 0, null, 50));
     }

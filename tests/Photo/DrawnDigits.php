@@ -28,15 +28,19 @@ final class DrawnDigits
         foreach (self::FONTS as $font) {
             foreach (is_file("/usr/share/fonts/{$font}") ? self::HEIGHTS : [] as $height) {
                 for ($digit = 0; $digit <= 9; $digit++) {
-                    $blob = self::drawn("/usr/share/fonts/{$font}", (string) $digit, $height);
-                    $hex = implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
-                    $lines["{$digit} {$blob->width()} {$blob->height()} {$hex}"] = true;
+                    $lines[self::line((string) $digit, self::drawn("/usr/share/fonts/{$font}", (string) $digit, $height))] = true;
                 }
             }
         }
         ksort($lines, SORT_STRING);
 
         return array_keys($lines);
+    }
+
+    /** @return string a print as a table has it: its name, width, height and picture, four pixels a digit */
+    public static function line(string $name, Blob $blob): string
+    {
+        return "{$name} {$blob->width()} {$blob->height()} ".implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
     }
 
     private static function drawn(string $font, string $digit, int $height): Blob

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Photo;
 
+use Closure;
 use Nasturtium\Core\Formats\Photo\BarLine;
 use Nasturtium\Core\Formats\Photo\Blob;
 use Nasturtium\Core\Formats\Photo\Blobs;
@@ -173,14 +174,10 @@ final class DrawnStrip
     public function digits(int $x, string $number, int $bottom, int $apart = 3): self
     {
         foreach (str_split($number) as $digit) {
-            foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/digits.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-                [$name, $width, $height, $hex] = explode(' ', $line);
-                if ($name === $digit && (int) $height === 20 && count(Blobs::of(str_split(Blob::unpacked($hex), Blob::SIDE))) === 1) {
-                    $this->picture($x, $bottom - 20, (int) $width, 20, Blob::unpacked($hex));
-                    $x += (int) $width + $apart;
-                    break;
-                }
-            }
+            // One that hangs together though it is printed in so few pixels.
+            [$width, $height, $picture] = self::printOf('digits.txt', $digit, static fn (int $width, int $height, string $picture): bool => $height === 20 && count(Blobs::of(str_split($picture, Blob::SIDE))) === 1);
+            $this->picture($x, $bottom - $height, $width, $height, $picture);
+            $x += $width + $apart;
         }
 
         return $this;
@@ -189,14 +186,9 @@ final class DrawnStrip
     /** The sign that stands for a time, `C` or `C|`, so many rows below its place. */
     public function timeSign(int $x, string $sign, int $lower = 0): self
     {
-        foreach (file(dirname(__DIR__, 2).'/core/Formats/Photo/times.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-            [$name, $width, $height, $hex] = explode(' ', $line);
-            if ($name === $sign && (int) $width >= 26) {
-                return $this->picture($x, Strip::row(4) - intdiv((int) $height, 2) + $lower, (int) $width, (int) $height, Blob::unpacked($hex));
-            }
-        }
+        [$width, $height, $picture] = self::printOf('times.txt', $sign, static fn (int $width): bool => $width >= 26);
 
-        return $this;
+        return $this->picture($x, Strip::row(4) - intdiv($height, 2) + $lower, $width, $height, $picture);
     }
 
     private static function number(int $of): string
@@ -239,13 +231,17 @@ final class DrawnStrip
         return self::printOf('shapes.txt', $shape->value);
     }
 
-    /** @return array{int, int, string} */
-    private static function printOf(string $table, string $of): array
+    /**
+     * @param  (Closure(int, int, string): bool)|null $fits which of its prints
+     * @return array{int, int, string}
+     */
+    private static function printOf(string $table, string $of, ?Closure $fits = null): array
     {
         foreach (file(dirname(__DIR__, 2)."/core/Formats/Photo/{$table}", FILE_IGNORE_NEW_LINES) ?: [] as $line) {
             [$name, $width, $height, $hex] = explode(' ', $line);
-            if ($name === $of) {
-                return [(int) $width, (int) $height, Blob::unpacked($hex)];
+            $print = [(int) $width, (int) $height, Blob::unpacked($hex)];
+            if ($name === $of && ($fits === null || $fits(...$print))) {
+                return $print;
             }
         }
 

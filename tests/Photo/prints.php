@@ -74,17 +74,16 @@ $dynamics = static function (System $system, string $name): array {
 /** @return list<array{string, Blob}> by their sizes, for nothing else on that staff has them */
 $clefs = static fn (System $system): array => array_values(array_filter(array_map(static fn (Blob $blob): array => [ClefReader::bySize($blob)?->value ?? '', $blob], $system->staves[1]->blobs), static fn (array $found): bool => $found[0] !== '' && $found[1]->left > $system->staves[1]->opening->end));
 
-$table = [];
 /** @return list<array{string, Blob}> what stands after the clefs and the key */
-$times = static fn (System $system, string $time): array => array_filter(array_map(static fn (Staff $staff): array => [$time, TimeReader::ink($staff->strip, OpeningReader::read($staff->strip, $staff->blobs, false)->end)], $system->staves), static fn (array $found): bool => $found[1] !== null);
+$times = static fn (System $system, string $time): array => array_filter(array_map(static fn (Staff $staff): array => [$time, TimeReader::ink($staff->strip, OpeningReader::beforeTime($staff->strip, $staff->blobs)[2])], $system->staves), static fn (array $found): bool => $found[1] !== null);
 
+$table = [];
 foreach ($names as $name => $time) {
     foreach ((new PhotoReader())->read((string) file_get_contents("{$folder}/{$name}.png"))->systems as $system) {
         foreach (match ($what) {
             'clefs' => $clefs($system), 'times' => $times($system, $time), default => $dynamics($system, $name),
         } as [$letter, $blob]) {
-            $hex = implode('', array_map(static fn (string $four): string => dechex((int) bindec(strtr($four, "\0\1", '01'))), str_split($blob->picture(), 4)));
-            $table["{$letter} {$blob->width()} {$blob->height()} {$hex}"] = true;
+            $table[DrawnDigits::line($letter, $blob)] = true;
         }
     }
 }

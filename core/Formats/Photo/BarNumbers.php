@@ -7,8 +7,6 @@ namespace Nasturtium\Core\Formats\Photo;
 /** Reads the number of the first bar of a line, which stands small above its clef, and holds it against the bars that were read. */
 final class BarNumbers
 {
-    public const TABLE = 'digits.txt';
-
     /** How far the print of a digit may be from the table's. */
     private const LIKE = 0.24;
 
@@ -36,17 +34,17 @@ final class BarNumbers
     public static function above(Staff $staff): ?int
     {
         $digits = array_values(array_filter($staff->blobs, static fn (Blob $blob): bool => self::mayBe($blob) && $blob->right <= $staff->opening->end));
-        if ($digits === [] || count($digits) > self::LONGEST || self::isOfWord($digits, $staff->blobs)) {
+        if ($digits === [] || count($digits) > self::LONGEST || ! self::standAlone($digits, $staff->blobs)) {
             return null;
         }
         $number = 0;
         foreach ($digits as $i => $digit) {
             $before = $digits[$i - 1] ?? null;
-            [$name, $far] = Prints::nearest(self::TABLE, $digit);
+            [$value, $far] = Digits::nearest($digit);
             if ($far > self::LIKE || $before !== null && ($digit->left - $before->right > self::NEXT || abs($digit->bottom - $before->bottom) > self::LEVEL)) {
                 return null;
             }
-            $number = 10 * $number + (int) $name;
+            $number = 10 * $number + $value;
         }
 
         return $number === 0 ? null : $number;
@@ -59,23 +57,24 @@ final class BarNumbers
     }
 
     /**
+     * No letter at their side makes them a word, and no point after them the number of an exercise.
+     *
      * @param non-empty-list<Blob> $digits
      * @param list<Blob>           $blobs
      */
-    private static function isOfWord(array $digits, array $blobs): bool
+    private static function standAlone(array $digits, array $blobs): bool
     {
         $last = $digits[count($digits) - 1];
         foreach ($blobs as $blob) {
-            $isPoint = $blob->left >= $last->right - 1 && $blob->left < $last->right + self::POINT[0] && $blob->height() <= self::POINT[1] && abs($blob->bottom - $last->bottom) <= self::LEVEL;
-            if ($isPoint) {
-                return true;
-            }
-            if (! in_array($blob, $digits, true) && self::mayBe($blob) && $blob->left - $last->right < self::WORD && $digits[0]->left - $blob->right < self::WORD && abs($blob->bottom - $last->bottom) <= self::LEVEL) {
-                return true;
+            [$after, $before] = [$blob->left - $last->right, $digits[0]->left - $blob->right];
+            $isPoint = $after >= -1 && $after < self::POINT[0] && $blob->height() <= self::POINT[1];
+            $isLetter = $after < self::WORD && $before < self::WORD && self::mayBe($blob) && ! in_array($blob, $digits, true);
+            if (($isPoint || $isLetter) && abs($blob->bottom - $last->bottom) <= self::LEVEL) {
+                return false;
             }
         }
 
-        return false;
+        return true;
     }
 
     /**
@@ -99,29 +98,6 @@ final class BarNumbers
     }
 
     /**
-     * The number that the first bar has, as far as the lines say it.
-     *
-     * @param  list<int|null> $numbers by line
-     * @param  list<int>      $counts  bars of each line
-     * @return int|null       null where they do not
-     */
-    public static function first(array $numbers, array $counts): ?int
-    {
-        if (($numbers[0] ?? null) !== null) {
-            return $numbers[0];
-        }
-        $votes = [];
-        foreach ($numbers as $line => $number) {
-            if ($number !== null) {
-                $votes[] = $number - array_sum(array_slice($counts, 0, $line));
-            }
-        }
-
-        // Nothing printed above the first line: it begins a piece, with a pickup or without.
-        return array_values(array_intersect($votes, [0, 1]))[0] ?? null;
-    }
-
-    /**
      * Lines in which more or fewer bars were read than the numbers of the lines after them say.
      *
      * @param  list<int|null> $numbers by line
@@ -130,15 +106,15 @@ final class BarNumbers
      */
     public static function miscounted(array $numbers, array $counts): array
     {
-        [$from, $at] = [0, $numbers[0] ?? null];
+        [$from, $at] = [0, $numbers[0] ?? 1];
         $wrong = [];
         foreach ($numbers as $line => $number) {
             if ($line === 0 || $number === null) {
                 continue;
             }
-            $bars = array_sum(array_slice($counts, $from, $line - $from));
+            $missing = $number - $at - array_sum(array_slice($counts, $from, $line - $from));
             // The first line may begin with a pickup, which is not counted.
-            $fits = $at === null ? in_array($number - $bars, [0, 1], true) : $number - $at === $bars;
+            $fits = $missing === 0 || $missing === -1 && $from === 0;
             if (! $fits && $line - $from === 1) {
                 $wrong[] = $from;
             }

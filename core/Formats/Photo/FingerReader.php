@@ -55,9 +55,10 @@ final readonly class FingerReader
         if ($far <= self::LIKE && ($shape->finger() !== null || $far <= self::ALIKE)) {
             return $shape->finger();
         }
-        [$digit, $apart] = Prints::nearest(BarNumbers::TABLE, $blob);
+        [$digit, $apart] = Digits::nearest($blob);
+        $isDigit = $apart <= self::PRINTED && ($shape === Shape::Text || $apart < $far);
 
-        return $apart <= self::PRINTED && ($shape === Shape::Text || $apart < $far) && (int) $digit >= 1 && (int) $digit <= 5 ? (int) $digit : null;
+        return $isDigit && $digit >= 1 && $digit <= 5 ? $digit : null;
     }
 
     /**

@@ -37,6 +37,18 @@ final class OpeningReader
      */
     public static function read(Strip $strip, array $blobs, bool $first, int $most = 7): Opening
     {
+        [$clef, $fifths, $end] = self::beforeTime($strip, $blobs, $most);
+        [$time, $end] = TimeReader::after($strip, $end, $first ? self::LIKE : self::ALIKE);
+
+        return new Opening($clef, $fifths, $time, $end);
+    }
+
+    /**
+     * @param  list<Blob>            $blobs
+     * @return array{Clef, int, int} the clef, the fifths of the key, and the column after them
+     */
+    public static function beforeTime(Strip $strip, array $blobs, int $most = 7): array
+    {
         $left = self::left($strip);
         $from = $left;
         while ($from < $left + 60 && self::inkOf($strip, $from, Strip::TOP - 30, 124) === 0) {
@@ -56,10 +68,8 @@ final class OpeningReader
             $below += self::inkOf($strip, $x, Strip::BOTTOM + 5, 20);
         }
         $clef = $above >= 20 && $below >= 20 ? Clef::Treble : Clef::Bass;
-        [$fifths, $end] = self::key($blobs, $end, $clef, $most);
-        [$time, $end] = TimeReader::after($strip, $end, $first ? self::LIKE : self::ALIKE);
 
-        return new Opening($clef, $fifths, $time, $end);
+        return [$clef, ...self::key($blobs, $end, $clef, $most)];
     }
 
     /** Where a clef touches what stands after it, the one ends at the least ink. */
@@ -104,7 +114,7 @@ final class OpeningReader
 
     private static function inkOf(Strip $strip, int $x, int $row, int $rows): int
     {
-        return substr_count($strip->bareColumns[$x] ?? str_repeat("\0", Strip::HEIGHT), "\1", $row, $rows);
+        return Strip::ink($strip->bareColumns[$x] ?? '', $row, $rows);
     }
 
     /**

@@ -75,7 +75,7 @@ final class PageBuilder
         $counts = array_map(static fn (System $system): int => count($system->bars), $systems);
         $numbers = BarNumbers::ofBars(array_map(static fn (System $system): ?int => BarNumbers::above($system->staves[0]), $systems), $counts);
 
-        return new ReadPhoto($clefs, $fifths, $time, self::counted($bars, $line, BarNumbers::miscounted($numbers, $counts)), number: BarNumbers::first($numbers, $counts) ?? 1);
+        return new ReadPhoto($clefs, $fifths, $time, self::counted($bars, $line, BarNumbers::miscounted($numbers, $counts)), number: $numbers[0] ?? 1);
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class ReadPhoto
      * @param list<ReadBar>   $bars
      * @param string          $title empty where no words were read
      * @param TempoWords      $tempo likewise
-     * @param int             $number of the first bar, as it is printed; 0 of a pickup
+     * @param int             $number of the first bar, as it is printed
      */
     public function __construct(public array $clefs, public int $fifths, public Meter $time, public array $bars, public string $title = '', public TempoWords $tempo = new TempoWords(), public int $number = 1) {}
 

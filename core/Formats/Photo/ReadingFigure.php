@@ -23,7 +23,7 @@ final readonly class ReadingFigure
         [$notes, $right, $fingers, $known, $signs, $doubts, $needless] = [0, 0, 0, 0, 0, 0, 0];
         foreach ($corrected->pieces as $p => $piece) {
             $was = $read->pieces[$p] ?? $read->pieces[0];
-            $signs += ($piece->clefs !== $was->clefs ? 1 : 0) + ($piece->fifths !== $was->fifths ? 1 : 0) + (! $piece->time->looksLike($was->time) ? 1 : 0);
+            $signs += ($piece->clefs !== $was->clefs ? 1 : 0) + ($piece->fifths !== $was->fifths ? 1 : 0) + ($piece->time->looksLike($was->time) ? 0 : 1);
             foreach ($piece->bars as $n => $bar) {
                 foreach ($bar->staves as $staff => $own) {
                     $before = $was->bars[$n]->staves[$staff] ?? [];

@@ -164,8 +164,11 @@ final class SignatureReader
     private static function isOfNote(Staff $staff, int $end): bool
     {
         foreach ($staff->blobs as $blob) {
+            if ($blob->right !== $end || $blob->height() < self::LOW) {
+                continue;
+            }
             [$shape] = Shapes::nearest($blob);
-            if ($blob->right !== $end || $shape->alter() === null || $blob->height() < self::LOW) {
+            if ($shape->alter() === null) {
                 continue;
             }
             $row = Strip::row(Accidentals::place($blob, $shape));

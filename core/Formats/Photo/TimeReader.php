@@ -24,6 +24,9 @@ final class TimeReader
 
     private const MIDDLE = 4;
 
+    /** Rows and columns of a number at least, and its ink: it fills its two spaces; a head with a stem, or a rest, does not. */
+    private const NUMBER = [24, 8, 60];
+
     /** How much less like its print a sign may be than a number: the lines of the staff cut it. */
     private const SIGN = 0.04;
 
@@ -72,9 +75,10 @@ final class TimeReader
         return $to - $x < self::NARROW || $to - $x > self::WIDE ? null : [$x, $to];
     }
 
+    /** Ink of a column within the staff. */
     private static function inkAt(Strip $strip, int $x): int
     {
-        return substr_count($strip->bareColumns[$x] ?? str_repeat("\0", Strip::HEIGHT), "\1", Strip::TOP + 2, 60);
+        return Strip::ink($strip->bareColumns[$x] ?? '', Strip::TOP + 2, 60);
     }
 
     /** @param array{int, int} $columns */
@@ -93,8 +97,7 @@ final class TimeReader
         $all = 0.0;
         foreach ([Strip::TOP, Strip::TOP + 2 * Strip::SPACE] as $top) {
             $half = self::made($strip, $columns, $top + 1, $top + 2 * Strip::SPACE);
-            // A number fills its two spaces; a head with a stem, or a rest, does not.
-            if ($half === null || $half->height() < 24 || $half->width() < 8 || $half->area < 60) {
+            if ($half === null || $half->height() < self::NUMBER[0] || $half->width() < self::NUMBER[1] || $half->area < self::NUMBER[2]) {
                 return null;
             }
             [$numbers[], $far] = Numbers::nearest($half->picture());
