@@ -216,6 +216,18 @@ test('what is right is no longer in doubt, for that staff of that bar alone', fu
         ->and(changed($page, Change::Right, ['staff' => 1])->pieces[0]->bars[0]->doubts)->toBe([[1, 'sum'], [1, 'place']]);
 });
 
+test('a staff that was read twice is as it was read the other time, and back, with what was changed meanwhile', function (): void {
+    $bar = page_of_bars([sign_on(0, 192)])->pieces[0]->bars[0];
+    $page = new ReadPage([new ReadPhoto([Clef::Treble], 0, new Meter(4, 4), [$bar->reading($bar->staves, [[1, 'twice']], [[sign_on(1, 192)]])])]);
+    expect(PageCodec::read(PageCodec::written($page)))->toEqual($page);
+    $other = changed($page, Change::Other);
+    expect(said_of($other))->toBe(['F4 1'])->and($other->pieces[0]->bars[0]->doubts)->toBe([[1, 'twice']]);
+    $back = changed(changed($other, Change::Finger, ['value' => 2]), Change::Other);
+    expect(said_of($back))->toBe(['E4 1'])->and(said_of(changed($back, Change::Other)))->toBe(['F4 (2) 1'])
+        ->and(changed(four_quarters(), Change::Other))->toEqual(four_quarters())
+        ->and(changed($page, Change::Other, ['staff' => 1]))->toEqual($page);
+});
+
 test('corrections follow one another', function (): void {
     $page = Corrected::page(four_quarters(), [
         new Correction(Change::Remove, sign: 3),

@@ -13,6 +13,10 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use Nasturtium\Core\Formats\Photo\Item;
+use Nasturtium\Core\Formats\Photo\PageCodec;
+use Nasturtium\Core\Formats\Photo\ReadPage;
+use Nasturtium\Core\Formats\Photo\ReadSign;
 use Tests\Fixtures;
 use Tests\Photo\DrawnPage;
 use Tests\Photo\DrawnStrip;
@@ -100,6 +104,19 @@ test('the reading is stopped by erasing the picture, and what is done twice is d
 test('what nobody thought of is told too', function (): void {
     (new ReadPhotoJob($this->own->photo->id))->failed(new RuntimeException('a defect'));
     $this->getJson($this->photo)->assertJson(['state' => 'refused', 'isRead' => true])->assertJsonPath('reason', fn (string $told): bool => str_contains($told, 'Take it again') && ! str_contains($told, 'defect'));
+});
+
+test('of a bar that was read twice the other reading is taken by one correction', function (): void {
+    $page = PageCodec::read((string) $this->own->photo->refresh()->reading);
+    $piece = $page->pieces[0];
+    $bar = $piece->bars[1];
+    $twice = $bar->reading($bar->staves, [[1, 'twice']], [[new ReadSign(40, 0, 4 * Item::QUARTER, 0, [])]]);
+    $this->own->photo->forceFill(['reading' => PageCodec::written(new ReadPage([$piece->with(bars: [$piece->bars[0], $twice])]))])->save();
+    $staff = $this->getJson("{$this->photo}/reading")->assertOk()->json('pieces.0.bars.1.staves.0');
+    expect($staff)->toMatchArray(['doubts' => ['twice'], 'other' => true])->and(count($staff['signs']))->toBeGreaterThan(1);
+    $this->putJson("{$this->photo}/corrections", ['revision' => 1, 'more' => [['change' => 'other', 'bar' => 1]]])->assertOk()
+        ->assertJsonPath('pieces.0.bars.1.staves.0.signs.0.heads', [])->assertJsonPath('pieces.0.bars.0.staves.0.other', false);
+    $this->putJson("{$this->photo}/corrections", ['revision' => 2, 'undo' => true, 'more' => []])->assertOk()->assertJsonPath('pieces.0.bars.1.staves.0.signs', $staff['signs']);
 });
 
 test('a doubtful bar says what is missing, and a correction mends it', function (): void {

@@ -13,8 +13,9 @@ final readonly class ReadStaffResource
 {
     /**
      * @param int                    $from   column of the line's picture
-     * @param list<string>           $doubts why it is in doubt: `sum`, `sign`, `place`; none where it is sure
+     * @param list<string>           $doubts why it is in doubt, as `PhotoDocument` tells it; none where it is sure
      * @param list<ReadSignResource> $signs  from left to right
+     * @param bool                   $other  whether it was read otherwise another time
      */
     public function __construct(
         #[OA\Property]
@@ -25,5 +26,7 @@ final readonly class ReadStaffResource
         public array $doubts,
         #[ListOf(ReadSignResource::class)]
         public array $signs,
+        #[OA\Property]
+        public bool $other,
     ) {}
 }

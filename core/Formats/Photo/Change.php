@@ -28,6 +28,8 @@ enum Change: string
     /** A quarter note after the sign, on its place. */
     case Add = 'add';
     case Remove = 'remove';
+    /** The staff of the bar as it was read another time. */
+    case Other = 'other';
     /** What is in doubt there is right as it stands. */
     case Right = 'right';
 }

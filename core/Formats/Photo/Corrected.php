@@ -96,6 +96,8 @@ final class Corrected
         }
         if ($correction->change === Change::Right) {
             $bars[$correction->bar] = $bar->doubted(array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[0] !== $correction->staff + 1)));
+        } elseif ($correction->change === Change::Other) {
+            $bars[$correction->bar] = $bar->swapped($correction->staff);
         } else {
             $bars[$correction->bar] = $bar->withStaff($correction->staff, self::signs($signs, $correction, $piece->fullBar($bar)));
         }

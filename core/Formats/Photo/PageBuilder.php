@@ -16,8 +16,9 @@ final class PageBuilder
     /**
      * @param non-empty-list<System> $systems
      * @param int                    $line    of the page that the first of them is
+     * @param Meter|null             $time    where it is known
      */
-    public static function of(array $systems, int $line): ReadPhoto
+    public static function of(array $systems, int $line, ?Meter $time = null): ReadPhoto
     {
         $hands = max(array_map(static fn (System $system): int => count($system->staves), $systems));
         $clefs = [];
@@ -25,7 +26,7 @@ final class PageBuilder
             $clefs[] = ($systems[0]->staves[$i] ?? $systems[0]->staves[0])->opening->clef;
         }
         $fifths = $systems[0]->key() ?? self::key($systems);
-        $time = self::time($systems);
+        $time ??= self::time($systems);
         self::splitJoined($systems, $time);
         $endings = self::endings($systems);
         $bars = [];

@@ -9,7 +9,11 @@ use Nasturtium\Core\Score\InvalidScore;
 use Nasturtium\Core\Score\Mark;
 use Nasturtium\Core\Score\Meter;
 
-/** Writes what was read as JSON, and reads it again: what is kept while a teacher looks at it. */
+/**
+ * Writes what was read as JSON, and reads it again: what is kept while a teacher looks at it.
+ *
+ * @phpstan-type KeptSign array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}
+ */
 final class PageCodec
 {
     public static function written(ReadPage $page): string
@@ -21,7 +25,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, number?: int, bars: list<array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, number?: int, bars: list<array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -49,24 +53,34 @@ final class PageCodec
             'tempo' => [$piece->tempo->words, $piece->tempo->beats],
             'number' => $piece->number,
             'bars' => array_map(static fn (ReadBar $bar): array => [
-                array_map(static fn (array $signs): array => array_map(static fn (ReadSign $sign): array => [
-                    $sign->x, $sign->onset, $sign->base, $sign->dots,
-                    array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger, $head->tied], $sign->heads),
-                    array_map(static fn (Mark $mark): string => $mark->value, $sign->marks),
-                    $sign->lyric,
-                    $sign->voice,
-                    $sign->dynamic,
-                    implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
-                    $sign->seen,
-                    $sign->clef->value ?? '',
-                ], $signs), $bar->staves),
+                array_map(self::signs(...), $bar->staves),
                 $bar->repeatStart, $bar->repeatEnd, $bar->doubts, $bar->line, $bar->columns, $bar->ending,
                 array_map(static fn (Clef $clef): string => $clef->value, $bar->clefs), $bar->fifths, $bar->time?->printed(),
+                array_map(self::signs(...), $bar->others),
             ], $piece->bars),
         ];
     }
 
-    /** @param array{0: list<list<array{0: int, 1: int, 2: int, 3: int, 4: list<array{int, int|null, int|null, bool}>, 5?: list<string>, 6?: string, 7?: int, 8?: string, 9?: string, 10?: array{int, int}|null, 11?: string}>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null} $bar */
+    /**
+     * @param  list<ReadSign>    $signs
+     * @return list<list<mixed>>
+     */
+    private static function signs(array $signs): array
+    {
+        return array_map(static fn (ReadSign $sign): array => [
+            $sign->x, $sign->onset, $sign->base, $sign->dots,
+            array_map(static fn (ReadHead $head): array => [$head->place, $head->sign, $head->finger, $head->tied], $sign->heads),
+            array_map(static fn (Mark $mark): string => $mark->value, $sign->marks),
+            $sign->lyric,
+            $sign->voice,
+            $sign->dynamic,
+            implode('', array_map(static fn (LineEnd $end): string => $end->value, $sign->lines)),
+            $sign->seen,
+            $sign->clef->value ?? '',
+        ], $signs);
+    }
+
+    /** @param array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;
@@ -74,21 +88,7 @@ final class PageCodec
         $ending = $bar[6] ?? 0;
 
         return new ReadBar(
-            array_map(static fn (array $signs): array => array_map(static fn (array $sign): ReadSign => new ReadSign(
-                $sign[0],
-                $sign[1],
-                $sign[2],
-                $sign[3],
-                array_map(static fn (array $head): ReadHead => new ReadHead(...$head), $sign[4]),
-                // What was kept before marks and words were read has none.
-                array_map(Mark::from(...), $sign[5] ?? []),
-                $sign[6] ?? '',
-                $sign[7] ?? 0,
-                $sign[8] ?? '',
-                array_map(LineEnd::from(...), ($sign[9] ?? '') === '' ? [] : str_split($sign[9])),
-                $sign[10] ?? null,
-                Clef::tryFrom($sign[11] ?? ''),
-            ), $signs), $staves),
+            array_map(self::kept(...), $staves),
             $start,
             $end,
             $doubts,
@@ -98,7 +98,32 @@ final class PageCodec
             array_map(Clef::from(...), $bar[7] ?? []),
             $bar[8] ?? null,
             isset($bar[9]) ? self::time($bar[9]) : null,
+            // And was read once.
+            array_map(self::kept(...), $bar[10] ?? []),
         );
+    }
+
+    /**
+     * @param  list<KeptSign> $signs
+     * @return list<ReadSign>
+     */
+    private static function kept(array $signs): array
+    {
+        return array_map(static fn (array $sign): ReadSign => new ReadSign(
+            $sign[0],
+            $sign[1],
+            $sign[2],
+            $sign[3],
+            array_map(static fn (array $head): ReadHead => new ReadHead(...$head), $sign[4]),
+            // What was kept before marks and words were read has none.
+            array_map(Mark::from(...), $sign[5] ?? []),
+            $sign[6] ?? '',
+            $sign[7] ?? 0,
+            $sign[8] ?? '',
+            array_map(LineEnd::from(...), ($sign[9] ?? '') === '' ? [] : str_split($sign[9])),
+            $sign[10] ?? null,
+            Clef::tryFrom($sign[11] ?? ''),
+        ), $signs);
     }
 
     /**

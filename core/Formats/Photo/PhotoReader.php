@@ -24,35 +24,45 @@ final readonly class PhotoReader
         $systems = System::of($staves);
         $parts = Pieces::of($systems);
         $line = 0;
+        $again = [];
         foreach ($parts as $part) {
             $fifths = PageBuilder::key($part);
             array_map(static fn (System $system) => $system->keepTo($fifths), $part);
+            $seconds = [];
             foreach ($part as $system) {
                 $this->say(PhotoStep::Lines, $line++, count($systems));
                 $system->read($fifths);
+                $seconds[] = $second = $system->again($picture);
+                $second->readNotes($fifths);
             }
+            $again[] = $seconds;
         }
-        foreach ($parts as $part) {
+        foreach ($parts as $p => $part) {
             for ($i = 1; isset($part[$i]); $i++) {
                 $part[$i - 1]->endBefore($part[$i]);
+                $again[$p][$i - 1]->endBefore($again[$p][$i]);
                 foreach ($part[$i - 1]->staves as $n => $staff) {
                     isset($part[$i]->staves[$n]) && SlurReader::over($staff, $part[$i]->staves[$n]);
                 }
             }
         }
 
-        return new PhotoReading($this->page($parts, $picture), $systems, $picture);
+        return new PhotoReading($this->page($parts, $again, $picture), $systems, $picture);
     }
 
-    /** @param non-empty-list<non-empty-list<System>> $parts by piece */
-    private function page(array $parts, Picture $picture): ReadPage
+    /**
+     * @param non-empty-list<non-empty-list<System>> $parts by piece
+     * @param non-empty-list<non-empty-list<System>> $again the same, looked at a second time
+     */
+    private function page(array $parts, array $again, Picture $picture): ReadPage
     {
         $pieces = [];
         $line = 0;
         $lines = array_sum(array_map(count(...), $parts));
         $above = 0.0;
-        foreach ($parts as $part) {
-            $pieces[] = $this->words === null ? PageBuilder::of($part, $line) : $this->worded($part, $line, $lines, $picture, $above, $this->words);
+        foreach ($parts as $p => $part) {
+            $read = $this->words === null ? PageBuilder::of($part, $line) : $this->worded($part, $line, $lines, $picture, $above, $this->words);
+            $pieces[] = Looks::together($read, PageBuilder::of($again[$p], $line, $read->time));
             $line += count($part);
             $last = $part[count($part) - 1]->staves;
             $strip = $last[count($last) - 1]->strip;

@@ -19,8 +19,9 @@ final readonly class ReadBar
      * @param array<int, Clef>            $clefs   by staff, where its line has another one than the piece
      * @param int|null                    $fifths  its key, likewise
      * @param Meter|null                  $time    likewise
+     * @param array<int, list<ReadSign>>  $others  by staff, what it was read as another time
      */
-    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null, public ?Meter $time = null) {}
+    public function __construct(public array $staves, public bool $repeatStart, public bool $repeatEnd, public array $doubts, public int $line = 0, public array $columns = [], public int $ending = 0, public array $clefs = [], public ?int $fifths = null, public ?Meter $time = null, public array $others = []) {}
 
     /** @param list<ReadSign> $signs of one staff; their onsets are counted anew */
     public function withStaff(int $staff, array $signs): self
@@ -34,13 +35,37 @@ final readonly class ReadBar
         $staves = $this->staves;
         $staves[$staff] = $placed;
 
-        return new self($staves, $this->repeatStart, $this->repeatEnd, $this->doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time);
+        return $this->reading($staves, $this->doubts);
     }
 
     /** @param list<array{int, string}> $doubts */
     public function doubted(array $doubts): self
     {
-        return new self($this->staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time);
+        return $this->reading($this->staves, $doubts);
+    }
+
+    /**
+     * The same bar as it was read otherwise.
+     *
+     * @param list<list<ReadSign>>     $staves
+     * @param list<array{int, string}> $doubts
+     * @param array<int, list<ReadSign>>|null $others by staff, what it was read as another time; null where they stay
+     */
+    public function reading(array $staves, array $doubts, ?array $others = null): self
+    {
+        return new self($staves, $this->repeatStart, $this->repeatEnd, $doubts, $this->line, $this->columns, $this->ending, $this->clefs, $this->fifths, $this->time, $others ?? $this->others);
+    }
+
+    /** With a staff as it was read another time; what stood there is its other reading then. */
+    public function swapped(int $staff): self
+    {
+        [$staves, $others] = [$this->staves, $this->others];
+        if (! isset($staves[$staff], $others[$staff])) {
+            return $this;
+        }
+        [$staves[$staff], $others[$staff]] = [$others[$staff], $staves[$staff]];
+
+        return $this->reading($staves, $this->doubts, $others);
     }
 
     /** @return int columns that it takes in the strip of its first staff */

@@ -53,6 +53,22 @@ final readonly class ReadSign
         return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $clef);
     }
 
+    /** Under the lines and the words that another one has, with the fingers and ties of its heads where they have none. */
+    public function over(self $other): self
+    {
+        $heads = array_map(static function (ReadHead $head) use ($other): ReadHead {
+            foreach ($other->heads as $its) {
+                if ($its->place === $head->place) {
+                    return new ReadHead($head->place, $head->sign, $head->finger ?? $its->finger, $head->tied || $its->tied);
+                }
+            }
+
+            return $head;
+        }, $this->heads);
+
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $this->marks, $other->lyric, $this->voice, $other->dynamic, $other->lines, $this->seen, $this->clef);
+    }
+
     public function isRest(): bool
     {
         return $this->heads === [];

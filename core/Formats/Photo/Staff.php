@@ -38,6 +38,14 @@ final class Staff
         return new self($strip, $blobs, OpeningReader::read($strip, $blobs, $first));
     }
 
+    /** Looked at a second time; what stands at its left is known. */
+    public function again(Picture $picture): self
+    {
+        $strip = StripCutter::again($picture, $this->strip);
+
+        return new self($strip, self::blobs($strip), $this->opening);
+    }
+
     /** @return list<Blob> */
     private static function blobs(Strip $strip): array
     {

@@ -33,8 +33,9 @@ final class Strip
      * @param list<float>  $pageX   by column, where it is in the picture
      * @param int          $line    how thick a line is
      * @param list<string> $grey    columns of brightness, for whoever looks at it
+     * @param array{float, float} $tilt how its strokes lean in the picture: columns a row, and how much more each column
      */
-    public function __construct(public readonly array $columns, public readonly array $pageX, public readonly int $line, public readonly StaffPath $path, public readonly array $grey = [])
+    public function __construct(public readonly array $columns, public readonly array $pageX, public readonly int $line, public readonly StaffPath $path, public readonly array $grey = [], public readonly array $tilt = [0.0, 0.0])
     {
         $this->rows = self::turned($columns, self::HEIGHT);
         $this->bareColumns = self::without($columns, $line);
@@ -126,7 +127,7 @@ final class Strip
             }
         }
 
-        return new self(array_values($columns), $this->pageX, $this->line, $this->path, $this->grey);
+        return new self(array_values($columns), $this->pageX, $this->line, $this->path, $this->grey, $this->tilt);
     }
 
     /**

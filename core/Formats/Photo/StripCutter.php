@@ -21,10 +21,16 @@ final class StripCutter
 
     public static function cut(Picture $picture, StaffPath $path): Strip
     {
-        $strip = self::strip($picture, $path, [0.0, 0.0]);
+        $strip = self::strip($picture, $path, [0.0, 0.0], Look::First);
         $lean = self::lean($strip);
 
-        return max(abs($lean[0]), abs($lean[0] + $lean[1] * $strip->width())) > self::UPRIGHT ? self::strip($picture, $path, $lean) : $strip;
+        return max(abs($lean[0]), abs($lean[0] + $lean[1] * $strip->width())) > self::UPRIGHT ? self::strip($picture, $path, $lean, Look::First) : $strip;
+    }
+
+    /** The same staff looked at a second time. */
+    public static function again(Picture $picture, Strip $first): Strip
+    {
+        return self::strip($picture, $first->path, $first->tilt, Look::Second);
     }
 
     /**
@@ -63,13 +69,13 @@ final class StripCutter
     }
 
     /** @param array{float, float} $tilt as lean() says */
-    private static function strip(Picture $picture, StaffPath $path, array $tilt): Strip
+    private static function strip(Picture $picture, StaffPath $path, array $tilt, Look $look): Strip
     {
-        [$grey, $pageX] = self::straightened($picture, $path, $tilt);
+        [$grey, $pageX] = self::straightened($picture, $path, $tilt, $look->aside());
         $paper = self::paper($grey);
         $best = null;
         foreach (self::THRESHOLDS as $threshold) {
-            $columns = self::inked($grey, $paper, $threshold);
+            $columns = self::inked($grey, $paper, $look->ink() * $threshold);
             [$line, $share] = self::line($columns);
             // A lower one is for lines that a higher one breaks.
             if ($best === null || $share > 1.25 * $best[2]) {
@@ -80,20 +86,22 @@ final class StripCutter
             }
         }
 
-        return new Strip($best[0], $pageX, $best[1], $path, $grey);
+        return new Strip($best[0], $pageX, $best[1], $path, $grey, $tilt);
     }
 
     /**
-     * @param  array{float, float}                 $tilt
+     * @param  array{float, float}              $tilt
+     * @param  float                            $aside pixels of the strip that it begins to the right
      * @return array{list<string>, list<float>} columns of brightness, and where each is in the picture
      */
-    private static function straightened(Picture $picture, StaffPath $path, array $tilt): array
+    private static function straightened(Picture $picture, StaffPath $path, array $tilt, float $aside): array
     {
         $width = $picture->width();
         $last = $picture->height - 2;
         $columns = [];
         $pageX = [];
         $x = max(0.0, $path->from - self::AROUND * $path->spaceAt($path->from));
+        $x += $aside * $path->spaceAt($x) / Strip::SPACE;
         $end = min($width - 1.0, $path->to() + self::AROUND * $path->spaceAt($path->to()));
         $half = Strip::TOP + 2 * Strip::SPACE;
         while ($x < $end) {

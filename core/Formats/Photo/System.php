@@ -102,6 +102,12 @@ final class System
         return $kept;
     }
 
+    /** Looked at a second time: what is played alone is read. */
+    public function again(Picture $picture): self
+    {
+        return new self(array_map(static fn (Staff $staff): Staff => $staff->again($picture), $this->staves));
+    }
+
     /** Whether a time stands at its left, as where a piece begins; it is read as one that does, if so. */
     public function opensAnew(): bool
     {
@@ -407,9 +413,25 @@ final class System
     /** @param int $fifths the key of its piece, where its own is not sure */
     public function read(int $fifths): void
     {
+        $this->readNotes($fifths);
+        $curves = [];
+        foreach ($this->staves as $i => $staff) {
+            $curves[] = Curves::of($staff->strip, $staff->opening->end);
+            [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, $curves[$i]);
+        }
+        $this->endings = EndingReader::of($this->staves[0], $curves[0]);
+        HairpinReader::give($this->staves, $curves, (int) (Strip::BOTTOM + ($this->gap() ?? 0.0)));
+    }
+
+    /**
+     * Reads notes and rests, and what stands at each of them.
+     *
+     * @param int $fifths as for read()
+     */
+    public function readNotes(int $fifths): void
+    {
         $this->readChanges($this->key() ?? $fifths);
         $gap = $this->gap();
-        $curves = [];
         foreach ($this->staves as $i => $staff) {
             $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
             $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
@@ -417,10 +439,6 @@ final class System
             $dynamics = new DynamicReader($staff->blobs, $staff->opening->end, $next);
             $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $dynamics);
             $staff->loud = $dynamics->ink();
-            $curves[] = Curves::of($staff->strip, $staff->opening->end);
-            [$staff->slurComes, $staff->slurGoes] = SlurReader::give($staff->items, $curves[$i]);
         }
-        $this->endings = EndingReader::of($this->staves[0], $curves[0]);
-        HairpinReader::give($this->staves, $curves, (int) (Strip::BOTTOM + ($gap ?? 0.0)));
     }
 }

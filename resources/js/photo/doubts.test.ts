@@ -35,6 +35,7 @@ describe('doubtful places', () => {
     it('are asked about by what is in doubt', () => {
         expect(asked(['sum'])).toBe('Do these lengths fill the bar?');
         expect(asked(['sign', 'place'])).toContain('Is this accidental right? Does this note stand');
+        expect(asked(['twice'])).toContain('Which is right?');
         expect(asked(['something new'])).toBe('Is this right?');
     });
 });

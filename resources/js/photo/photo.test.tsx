@@ -34,7 +34,13 @@ const sign = (id: string, name: string, length = 'quarter'): Api['ReadSignResour
     length,
     heads: name === '' ? [] : [{ name, finger: null, tied: false }],
 });
-const staff = (doubts: string[], ...signs: Api['ReadSignResource'][]) => ({ from: 20, to: 200, doubts, signs });
+const staff = (doubts: string[], ...signs: Api['ReadSignResource'][]) => ({
+    from: 20,
+    to: 200,
+    doubts,
+    signs,
+    other: doubts.includes('twice'),
+});
 const bar = (number: number, upper: ReturnType<typeof staff>, lower: ReturnType<typeof staff>) => ({
     number,
     line: 0,
@@ -139,6 +145,25 @@ describe('what was read of a photo', () => {
         ]);
         await userEvent.keyboard('u');
         await waitFor(() => expect(screen.getByRole('button', { name: /Undo/ })).toBeDefined());
+    });
+
+    it('shows what was read the other time, where it was not the same, by one key', async () => {
+        const twice = reading();
+        const [first] = twice.pieces[0]?.bars ?? [];
+        if (first === undefined) throw new Error('no bar');
+        first.staves[0] = staff(['twice'], sign('R1-1', 'C4', 'whole'));
+        const { sent } = look(twice);
+        await userEvent.click(await screen.findByRole('button', { name: /Right, go on/ }));
+        expect(screen.getByText(/Which is right\?/)).toBeDefined();
+        await userEvent.keyboard('i');
+        await userEvent.click(screen.getByRole('button', { name: 'as it was read the other time' }));
+        await waitFor(() => expect(sent()).toHaveLength(2));
+        expect(sent()[0]).toMatchObject({ change: 'other', bar: 0, staff: 0 });
+        await userEvent.keyboard('{Enter}');
+        await screen.findByText('Doubt 2 of 2');
+        expect(screen.queryByRole('button', { name: 'as it was read the other time' })).toBeNull();
+        await userEvent.keyboard('i');
+        expect(sent().map(({ change }) => change)).toEqual(['other', 'other', 'right']);
     });
 
     it('is changed by mouse and by finger too, and Enter still goes on', async () => {

@@ -16,7 +16,8 @@ const LENGTHS = ['w', 'h', 'q', 'v', 'x'] as const;
 
 /** What can be changed at a sign, one key each: the letters are those that a page is typed with. */
 export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at: Cursor) => void): Change[] {
-    const signs = staffAt(page, at)?.signs.length ?? 0;
+    const here = staffAt(page, at);
+    const signs = here?.signs.length ?? 0;
     const change = (what: Correction['change'], value: number | null = null) => {
         const { piece, bar, staff, sign, head } = at;
         look.correct({ change: what, piece, bar, staff, sign, head, value });
@@ -65,6 +66,17 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
                 setAt({ ...at, sign: Math.max(0, Math.min(at.sign, signs - 2)), head: 0 });
             },
         },
+        ...(here?.other === true
+            ? [
+                  {
+                      key: 'i',
+                      label: t('other reading'),
+                      does: t('as it was read the other time'),
+                      group: 'sign' as const,
+                      run: () => change('other'),
+                  },
+              ]
+            : []),
         { key: 'u', label: t('undo'), does: t('undo'), group: 'sign', run: look.undo },
     ];
 }

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Nasturtium\Core\Formats\Photo;
+
+use Nasturtium\Core\Score\Pitch;
+
+/**
+ * Puts together what a piece was read as when it was looked at twice. What came out the same and was sure once is sure. Of what
+ * did not, the one that was sure is taken where the other was not, or where its lengths came to the bar as they were seen and
+ * those of the other did not; else it is in doubt.
+ */
+final class Looks
+{
+    /** Columns of a strip between the ends of a bar as it was seen twice. */
+    private const BAR = Strip::SPACE;
+
+    /** Columns between a note as it was seen twice. */
+    private const NOTE = 8;
+
+    /** What was in doubt of the bar and its line, not of what stands on a staff. */
+    private const OF_BAR = ['line', 'count'];
+
+    public static function together(ReadPhoto $first, ReadPhoto $second): ReadPhoto
+    {
+        $bars = [];
+        foreach ($first->bars as $bar) {
+            $other = self::same($bar, $second->bars);
+            $bars[] = $other === null ? $bar : self::bar($first, $bar, $second, $other);
+        }
+
+        return $first->with(bars: $bars);
+    }
+
+    /**
+     * The bar that stands at the same place.
+     *
+     * @param list<ReadBar> $bars
+     */
+    private static function same(ReadBar $bar, array $bars): ?ReadBar
+    {
+        [$from, $to] = $bar->columns[0] ?? [0, 0];
+        foreach ($bars as $other) {
+            [$left, $right] = $other->columns[0] ?? [0, 0];
+            if ($other->line === $bar->line && abs($left - $from) < self::BAR && abs($right - $to) < self::BAR && count($other->staves) === count($bar->staves)) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
+    private static function bar(ReadPhoto $first, ReadBar $bar, ReadPhoto $second, ReadBar $other): ReadBar
+    {
+        [$staves, $readings] = [[], []];
+        $doubts = array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] === 'count' || $doubt[1] === 'line' && in_array($doubt, $other->doubts, true)));
+        foreach ($bar->staves as $i => $signs) {
+            [$own, $others] = [self::doubtsOf($bar, $i), self::doubtsOf($other, $i)];
+            $isSame = self::played($first, $bar, $i) === self::played($second, $other, $i);
+            $isAlike = $bar->fifths === $other->fifths && $bar->time === $other->time && $bar->clefs === $other->clefs;
+            $fits = self::fits($bar, $i) <=> self::fits($other, $i);
+            $reading = self::dressed($other->staves[$i] ?? [], $signs);
+            if (! $isSame && $isAlike && $others === [] && ($fits < 0 || $fits === 0 && $own !== [])) {
+                $signs = $reading;
+                $own = [];
+            } elseif (! $isSame && $own === [] && $fits <= 0) {
+                $own = [[$i + 1, 'twice']];
+            } elseif ($isSame && $others === []) {
+                $own = [];
+            }
+            $staves[] = $signs;
+            if (! $isSame && $isAlike && $own !== []) {
+                $readings[$i] = $reading;
+            }
+            array_push($doubts, ...$own);
+        }
+
+        return $bar->reading($staves, $doubts, $readings);
+    }
+
+    /** @return list<array{int, string}> */
+    private static function doubtsOf(ReadBar $bar, int $staff): array
+    {
+        return array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[0] === $staff + 1 && ! in_array($doubt[1], self::OF_BAR, true)));
+    }
+
+    /** Whether the lengths on a staff came to the bar as they were seen. */
+    private static function fits(ReadBar $bar, int $staff): bool
+    {
+        $bent = array_filter($bar->staves[$staff] ?? [], static fn (ReadSign $sign): bool => $sign->seen !== null);
+
+        return $bent === [] && ! in_array([$staff + 1, 'sum'], $bar->doubts, true);
+    }
+
+    /** @return list<array{int, int, list<int>}> onset, length and pitches of each sign; which of two voices is first is all the same */
+    private static function played(ReadPhoto $piece, ReadBar $bar, int $staff): array
+    {
+        $played = [];
+        foreach ($piece->pitches($bar, $staff) as $k => $pitches) {
+            $sign = $bar->staves[$staff][$k];
+            $played[] = [$sign->onset, $sign->ticks(), array_map(static fn (Pitch $pitch): int => $pitch->midi(), array_values($pitches))];
+        }
+        sort($played);
+
+        return $played;
+    }
+
+    /**
+     * What goes over several notes or stands below them was read the first time alone.
+     *
+     * @param  list<ReadSign> $signs  as they were seen the second time
+     * @param  list<ReadSign> $before the first time
+     * @return list<ReadSign>
+     */
+    private static function dressed(array $signs, array $before): array
+    {
+        return array_map(static function (ReadSign $sign) use ($before): ReadSign {
+            foreach ($before as $other) {
+                if (abs($other->x - $sign->x) < self::NOTE && $other->isRest() === $sign->isRest()) {
+                    return $sign->over($other);
+                }
+            }
+
+            return $sign;
+        }, $signs);
+    }
+}
