@@ -113,6 +113,19 @@ test('what is taken from the second time keeps the words and the lines of the fi
         ->and($together(8, new ReadHead(2))->lyric)->toBe('');
 });
 
+test('what came out the same has the ties of both times, and the fingers of the time that has more of them', function (array $first, array $second, array $fingers): void {
+    $sign = static fn (array $fingers, bool $tied): ReadSign => new ReadSign(40, 0, 96, 0, array_map(static fn (int $place, ?int $finger): ReadHead => new ReadHead($place, finger: $finger, tied: $tied), [0, 2, 4], $fingers), lyric: $tied ? 'la' : '');
+    $piece = static fn (ReadSign $sign): ReadPhoto => new ReadPhoto([Clef::Treble], 0, Meter::parse('2/4'), [new ReadBar([[$sign]], false, false, [], columns: [[0, 100]])]);
+    $together = Looks::together($piece($sign($first, false)), $piece($sign($second, true)))->bars[0]->staves[0][0];
+    expect(array_column($together->heads, 'finger'))->toBe($fingers)
+        ->and(array_column($together->heads, 'tied'))->toBe([true, true, true])
+        ->and($together->lyric)->toBe('');
+})->with([
+    'one was missed, and another stood in its place' => [[null, 1, 5], [1, 3, 5], [1, 3, 5]],
+    'as many' => [[1, 3, 5], [1, 2, 5], [1, 3, 5]],
+    'fewer' => [[1, 3, 5], [1, null, 5], [1, 3, 5]],
+]);
+
 test('the second time more has to be dark to be ink, half a pixel aside', function (): void {
     $column = static function (int $grey): string {
         $column = str_repeat("\xC8", 400);

@@ -140,6 +140,14 @@ test('of two heads a step apart none is in doubt, though one hides a part of the
     expect(array_map(static fn (Head $head): ?string => $head->doubt, $drawn->items()[0]->heads))->toBe([null, null]);
 });
 
+test('two heads a step apart are two, however they run together, and a block is none', function (int $wide, array $places): void {
+    $drawn = (new DrawnStrip())->head(100, 3)->head(121, 4);
+    $from = (int) strpos($drawn->strip()->bareRows[Strip::row(3)], "\1");
+    $drawn->box(100, Strip::row(3) - 5, $from + $wide - 100, 11);
+    expect(array_column(Heads::of($drawn->strip(), 0), 'place'))->toBe($places)
+        ->and(Heads::of((new DrawnStrip())->box(80, Strip::row(3) - 7, $wide, 14)->strip(), 0))->toBe([]);
+})->with([[32, [3, 4]], [42, [3, 4]], [43, [4]]]);
+
 test('an upright stroke before a stem that goes down is of an accidental, not of a second head', function (int $stroke, int $heads): void {
     // What is left of its head is as full as a head.
     $drawn = (new DrawnStrip())->head(210, 4)->stem(210, 4, false)->box(183, Strip::row(5) - 6, 15, 12)->box(183, Strip::row(5) + 6 - $stroke, 3, $stroke);

@@ -18,6 +18,16 @@ final class Heads
     /** How sure a filled head is that is one alone: what is torn may be two in a second. */
     private const FULL = 0.95;
 
+    /** Columns of ink on the row of a head at most, and of one with the next beside it, a step away. */
+    private const ONE = 31;
+
+    private const TWO = 42;
+
+    /** Rows from the middle of a head to where it ends, and columns of ink that it has there. */
+    private const END = 6;
+
+    private const NARROW = [4, 20];
+
     /** Columns between two heads of one stack. */
     private const ABOVE = 5;
 
@@ -102,9 +112,9 @@ final class Heads
                 $length = strlen($line);
                 while ($at < $length && ($at += strcspn($line, "\1", $at)) < $length) {
                     $run = strspn($line, "\1", $at);
-                    if ($run >= 11 && $run <= 40) {
+                    if ($run >= 11 && $run <= self::TWO) {
                         $best = self::best($strip, $row + $shift, $at + 5, $at + $run - 5, $mask);
-                        if ($best[1] >= self::FILLED * $area && $run <= 31) {
+                        if ($best[1] >= self::FILLED * $area && ($run <= self::ONE || self::isOfTwo($strip, $row + $shift, (int) $best[0]))) {
                             $found[] = new Head($best[0], $place, false, 18.0, $best[1] / $area - abs($shift) * 0.01);
                         }
                     }
@@ -114,6 +124,19 @@ final class Heads
         }
 
         return $found;
+    }
+
+    /** A head with another one beside it, a step higher or lower, is narrow where that one is not; a beam is as wide there. */
+    private static function isOfTwo(Strip $strip, int $row, int $x): bool
+    {
+        $narrow = 99;
+        foreach ([-self::END, self::END] as $dy) {
+            $line = $strip->bareRows[$row + $dy] ?? '';
+            $at = $x - (int) (0.45 * $dy);
+            $narrow = min($narrow, strspn($line, "\1", $at) + strspn(strrev(substr($line, 0, $at)), "\1"));
+        }
+
+        return $narrow >= self::NARROW[0] && $narrow <= self::NARROW[1];
     }
 
     /**

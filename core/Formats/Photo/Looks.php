@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Closure;
 use Nasturtium\Core\Score\Pitch;
 
 /**
@@ -66,8 +67,9 @@ final class Looks
                 $own = [];
             } elseif (! $isSame && $own === [] && $fits <= 0) {
                 $own = [[$i + 1, 'twice']];
-            } elseif ($isSame && $others === []) {
-                $own = [];
+            } elseif ($isSame) {
+                $own = $others === [] ? [] : $own;
+                $signs = self::beside($signs, $other->staves[$i] ?? [], static fn (ReadSign $sign, ReadSign $there): ReadSign => $sign->filled($there));
             }
             $staves[] = $signs;
             if (! $isSame && $isAlike && $own !== []) {
@@ -115,10 +117,21 @@ final class Looks
      */
     private static function dressed(array $signs, array $before): array
     {
-        return array_map(static function (ReadSign $sign) use ($before): ReadSign {
-            foreach ($before as $other) {
+        return self::beside($signs, $before, static fn (ReadSign $sign, ReadSign $other): ReadSign => $sign->filled($other)->over($other));
+    }
+
+    /**
+     * @param  list<ReadSign>                        $signs
+     * @param  list<ReadSign>                        $others
+     * @param  Closure(ReadSign, ReadSign): ReadSign $given what a sign is given by the other one that stands there
+     * @return list<ReadSign>
+     */
+    private static function beside(array $signs, array $others, Closure $given): array
+    {
+        return array_map(static function (ReadSign $sign) use ($others, $given): ReadSign {
+            foreach ($others as $other) {
                 if (abs($other->x - $sign->x) < self::NOTE && $other->isRest() === $sign->isRest()) {
-                    return $sign->over($other);
+                    return $given($sign, $other);
                 }
             }
 

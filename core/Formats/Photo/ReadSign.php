@@ -53,20 +53,32 @@ final readonly class ReadSign
         return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $clef);
     }
 
-    /** Under the lines and the words that another one has, with the fingers and ties of its heads where they have none. */
+    /** With the words and the lines that another one has. */
     public function over(self $other): self
     {
-        $heads = array_map(static function (ReadHead $head) use ($other): ReadHead {
+        return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $other->lyric, $this->voice, $other->dynamic, $other->lines, $this->seen, $this->clef);
+    }
+
+    /** With the ties of another one too, and with its fingers where it has more of them: a small sign is sooner missed than invented. */
+    public function filled(self $other): self
+    {
+        $isMore = $other->fingers() > $this->fingers();
+        $heads = array_map(static function (ReadHead $head) use ($other, $isMore): ReadHead {
             foreach ($other->heads as $its) {
                 if ($its->place === $head->place) {
-                    return new ReadHead($head->place, $head->sign, $head->finger ?? $its->finger, $head->tied || $its->tied);
+                    return new ReadHead($head->place, $head->sign, $isMore ? $its->finger : $head->finger, $head->tied || $its->tied);
                 }
             }
 
             return $head;
         }, $this->heads);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $this->marks, $other->lyric, $this->voice, $other->dynamic, $other->lines, $this->seen, $this->clef);
+        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $this->clef);
+    }
+
+    private function fingers(): int
+    {
+        return count(array_filter($this->heads, static fn (ReadHead $head): bool => $head->finger !== null));
     }
 
     public function isRest(): bool
