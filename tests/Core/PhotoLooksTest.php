@@ -28,14 +28,14 @@ use Nasturtium\Core\Score\Meter;
  * @param list<string> $why    it is in doubt
  * @param bool         $bent   whether its lengths were seen otherwise
  */
-function seen_bar(array $places, array $why = [], int $from = 100, ?int $fifths = null, bool $bent = false): ReadBar
+function seen_bar(array $places, array $why = [], int $from = 100, ?int $fifths = null, bool $bent = false, ?string $time = null): ReadBar
 {
     $signs = [];
     foreach ($places as $i => $place) {
         $signs[] = new ReadSign($from + 20 + 40 * $i, 48 * $i, 48, 0, [new ReadHead($place)], seen: $bent ? [24, 0] : null);
     }
 
-    return new ReadBar([$signs], false, false, array_map(static fn (string $one): array => [1, $one], $why), columns: [[$from, $from + 100]], fifths: $fifths);
+    return new ReadBar([$signs], false, false, array_map(static fn (string $one): array => [1, $one], $why), columns: [[$from, $from + 100]], fifths: $fifths, time: $time === null ? null : Meter::parse($time));
 }
 
 /** What the first and the second look are together: the places of its one bar, and why it is in doubt. */
@@ -66,9 +66,27 @@ test('what was read twice is as sure as it was once, or in doubt', function (Rea
     'lengths that came to the bar, a note in doubt, and bent lengths' => [seen_bar([1, 2], ['more']), seen_bar([1, 3], bent: true), [1, 2], ['more']],
     'in doubt both times, and not the same' => [seen_bar([1, 2], ['sum']), seen_bar([1, 3], ['more']), [1, 2], ['sum']],
     'a key that changes, the first time alone, where it makes another note' => [seen_bar([3, 1], ['more'], fifths: -1), seen_bar([4, 1]), [3, 1], ['more']],
+    'another time than the piece, both times' => [seen_bar([1, 2], ['sum'], time: '2/2'), seen_bar([1, 3], time: '2/2'), [1, 3], []],
+    'another time, the first time alone' => [seen_bar([1, 2], ['sum'], time: '2/2'), seen_bar([1, 3]), [1, 2], ['sum']],
     'another key for the same places' => [seen_bar([4, 1], fifths: -1), seen_bar([4, 1]), [4, 1], ['twice']],
     'another key, and none of its notes' => [seen_bar([0, 1], fifths: -1), seen_bar([0, 1]), [0, 1], []],
 ]);
+
+test('the sign that was not the same is looked at first', function (array $first, array $second, int $at): void {
+    $piece = static fn (ReadBar $bar): ReadPhoto => new ReadPhoto([Clef::Treble], 0, Meter::parse('2/4'), [$bar]);
+    $bar = Looks::together($piece(seen_bar($first)), $piece(seen_bar($second)))->bars[0];
+    expect($bar->doubts)->toBe([[1, 'twice', $at]])->and($bar->doubtful(0))->toBe($at)->and($bar->doubtful(1))->toBe(0);
+})->with([
+    'the first' => [[1, 2], [0, 2], 0],
+    'a later one' => [[1, 2], [1, 3], 1],
+    'one that was not there the other time' => [[1, 2], [1], 1],
+    'one that was there the other time alone' => [[1], [1, 3], 0],
+    'none' => [[], [1], 0],
+]);
+
+test('of several doubts the first sign is looked at', function (): void {
+    expect(seen_bar([1, 2, 3])->doubted([[2, 'sign', 0], [1, 'more', 2], [1, 'place', 1], [1, 'count']])->doubtful(0))->toBe(1);
+});
 
 test('the other reading is kept where one is asked which is right', function (ReadBar $first, ReadBar $second, array $others): void {
     $piece = static fn (ReadBar $bar): ReadPhoto => new ReadPhoto([Clef::Treble], 0, Meter::parse('2/4'), [$bar]);

@@ -50,7 +50,7 @@ final readonly class ReadBarResource
                 $own[] = ReadSignResource::of($sign, $events[PhotoPiece::token($n, $i, $k)] ?? null, English::words());
             }
             [$from, $to] = $bar->columns[$i] ?? [0, 0];
-            $staves[] = new ReadStaffResource($from, $to, $why[$i] ?? [], $own, isset($bar->others[$i]));
+            $staves[] = new ReadStaffResource($from, $to, $why[$i] ?? [], $own, $bar->doubtful($i), isset($bar->others[$i]));
         }
 
         return new self($number, $bar->line, $checks, $staves);

@@ -15,6 +15,7 @@ final readonly class ReadStaffResource
      * @param int                    $from   column of the line's picture
      * @param list<string>           $doubts why it is in doubt, as `PhotoDocument` tells it; none where it is sure
      * @param list<ReadSignResource> $signs  from left to right
+     * @param int                    $at     which of them is in doubt, from 0
      * @param bool                   $other  whether it was read otherwise another time
      */
     public function __construct(
@@ -26,6 +27,8 @@ final readonly class ReadStaffResource
         public array $doubts,
         #[ListOf(ReadSignResource::class)]
         public array $signs,
+        #[OA\Property]
+        public int $at,
         #[OA\Property]
         public bool $other,
     ) {}

@@ -59,14 +59,14 @@ final class Looks
         foreach ($bar->staves as $i => $signs) {
             [$own, $others] = [self::doubtsOf($bar, $i), self::doubtsOf($other, $i)];
             $isSame = self::played($first, $bar, $i) === self::played($second, $other, $i);
-            $isAlike = $bar->fifths === $other->fifths && $bar->time === $other->time && $bar->clefs === $other->clefs;
+            $isAlike = $bar->fifths === $other->fifths && $bar->time?->printed() === $other->time?->printed() && $bar->clefs === $other->clefs;
             $fits = self::fits($bar, $i) <=> self::fits($other, $i);
             $reading = self::dressed($other->staves[$i] ?? [], $signs);
             if (! $isSame && $isAlike && $others === [] && ($fits < 0 || $fits === 0 && $own !== [])) {
                 $signs = $reading;
                 $own = [];
             } elseif (! $isSame && $own === [] && $fits <= 0) {
-                $own = [[$i + 1, 'twice']];
+                $own = [[$i + 1, 'twice', self::other($signs, $other->staves[$i] ?? [])]];
             } elseif ($isSame) {
                 $own = $others === [] ? [] : $own;
                 $signs = self::beside($signs, $other->staves[$i] ?? [], static fn (ReadSign $sign, ReadSign $there): ReadSign => $sign->filled($there));
@@ -81,10 +81,27 @@ final class Looks
         return $bar->reading($staves, $doubts, $readings);
     }
 
-    /** @return list<array{int, string}> */
+    /** @return list<array{0: int, 1: string, 2?: int}> */
     private static function doubtsOf(ReadBar $bar, int $staff): array
     {
         return array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[0] === $staff + 1 && ! in_array($doubt[1], self::OF_BAR, true)));
+    }
+
+    /**
+     * @param  list<ReadSign> $signs
+     * @param  list<ReadSign> $others
+     * @return int            the first sign that was not the same the other time; the last where another one stood after it
+     */
+    private static function other(array $signs, array $others): int
+    {
+        $told = static fn (?ReadSign $sign): ?array => $sign === null ? null : [$sign->onset, $sign->ticks(), array_map(static fn (ReadHead $head): array => [$head->place, $head->sign], $sign->heads)];
+        foreach ($signs as $i => $sign) {
+            if ($told($sign) !== $told($others[$i] ?? null)) {
+                return $i;
+            }
+        }
+
+        return max(0, count($signs) - 1);
     }
 
     /** Whether the lengths on a staff came to the bar as they were seen. */
@@ -92,7 +109,7 @@ final class Looks
     {
         $bent = array_filter($bar->staves[$staff] ?? [], static fn (ReadSign $sign): bool => $sign->seen !== null);
 
-        return $bent === [] && ! in_array([$staff + 1, 'sum'], $bar->doubts, true);
+        return $bent === [] && ! in_array('sum', array_column(self::doubtsOf($bar, $staff), 1), true);
     }
 
     /** @return list<array{int, int, list<int>}> onset, length and pitches of each sign; which of two voices is first is all the same */

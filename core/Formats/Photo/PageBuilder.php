@@ -51,10 +51,10 @@ final class PageBuilder
                 foreach ($order as $i) {
                     [$staves[$i], $isSure] = self::settled($read[$i], $system->staves[$i]->aside($from, $to), $full, $sure);
                     if (! $isSure) {
-                        $doubts[] = [$i + 1, 'sum'];
+                        $doubts[] = [$i + 1, 'sum', self::bent($staves[$i])];
                     }
-                    foreach (self::pitchDoubts($staves[$i]) as $why) {
-                        $doubts[] = [$i + 1, $why];
+                    foreach (self::pitchDoubts($staves[$i]) as $why => $sign) {
+                        $doubts[] = [$i + 1, $why, $sign];
                     }
                 }
                 ksort($staves);
@@ -221,21 +221,36 @@ final class PageBuilder
     }
 
     /**
-     * @param  list<Item>   $items
-     * @return list<string>
+     * @param  list<Item> $items
+     * @return int        the first whose length was not as it was seen; 0 where all are
+     */
+    private static function bent(array $items): int
+    {
+        foreach ($items as $i => $item) {
+            if ($item->seen !== null) {
+                return $i;
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * @param  list<Item>         $items
+     * @return array<string, int> why, and at which of them first
      */
     private static function pitchDoubts(array $items): array
     {
         $why = [];
-        foreach ($items as $item) {
+        foreach ($items as $i => $item) {
             foreach ($item->heads as $head) {
                 if ($head->doubt !== null) {
-                    $why[$head->doubt] = $head->doubt;
+                    $why[$head->doubt] ??= $i;
                 }
             }
         }
 
-        return array_values($why);
+        return $why;
     }
 
     /**

@@ -25,7 +25,7 @@ final class PageCodec
     public static function read(string $json): ReadPage
     {
         try {
-            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, number?: int, bars: list<array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>}>}> $pieces */
+            /** @var non-empty-list<array{clefs: list<string>, fifths: int, time: string|array{int, int}, title: string, tempo?: array{string, int|null}, number?: int, bars: list<array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{0: int, 1: string, 2?: int}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>}>}> $pieces */
             $pieces = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
             return new ReadPage(array_map(static fn (array $piece): ReadPhoto => new ReadPhoto(
@@ -80,7 +80,7 @@ final class PageCodec
         ], $signs);
     }
 
-    /** @param array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{int, string}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>} $bar */
+    /** @param array{0: list<list<KeptSign>>, 1: bool, 2: bool, 3: list<array{0: int, 1: string, 2?: int}>, 4: int, 5: list<array{int, int}>, 6?: int, 7?: array<int, string>, 8?: int|null, 9?: string|array{int, int}|null, 10?: array<int, list<KeptSign>>} $bar */
     private static function bar(array $bar): ReadBar
     {
         [$staves, $start, $end, $doubts, $line, $columns] = $bar;

@@ -12,7 +12,7 @@ final readonly class ReadBar
 {
     /**
      * @param list<list<ReadSign>>        $staves  from the top; signs of both voices from left to right
-     * @param list<array{int, string}>    $doubts  the staff from 1, and why
+     * @param list<array{0: int, 1: string, 2?: int}> $doubts  the staff from 1, why, and the sign of the staff that it is, from 0, where it is one
      * @param int                         $line    which line of the page it stands in, from 0
      * @param list<array{int, int}>       $columns by staff, where it begins and ends in the strip
      * @param int                         $ending  the pass in which it is played; 0 where it is in all
@@ -38,7 +38,7 @@ final readonly class ReadBar
         return $this->reading($staves, $this->doubts);
     }
 
-    /** @param list<array{int, string}> $doubts */
+    /** @param list<array{0: int, 1: string, 2?: int}> $doubts */
     public function doubted(array $doubts): self
     {
         return $this->reading($this->staves, $doubts);
@@ -48,7 +48,7 @@ final readonly class ReadBar
      * The same bar as it was read otherwise.
      *
      * @param list<list<ReadSign>>     $staves
-     * @param list<array{int, string}> $doubts
+     * @param list<array{0: int, 1: string, 2?: int}> $doubts
      * @param array<int, list<ReadSign>>|null $others by staff, what it was read as another time; null where they stay
      */
     public function reading(array $staves, array $doubts, ?array $others = null): self
@@ -66,6 +66,14 @@ final readonly class ReadBar
         [$staves[$staff], $others[$staff]] = [$others[$staff], $staves[$staff]];
 
         return $this->reading($staves, $this->doubts, $others);
+    }
+
+    /** @return int which sign of a staff is in doubt; the first where it is none of them */
+    public function doubtful(int $staff): int
+    {
+        $signs = array_column(array_filter($this->doubts, static fn (array $doubt): bool => $doubt[0] === $staff + 1), 2);
+
+        return $signs === [] ? 0 : min($signs);
     }
 
     /** @return int columns that it takes in the strip of its first staff */

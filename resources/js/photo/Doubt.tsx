@@ -26,7 +26,7 @@ interface Props {
 
 /** One place: the photo above, the reading beneath, the sign that is looked at lit in both. */
 export function Doubt({ look, page, spot, which, onRight, onSigns, onNeighbour }: Props) {
-    const [at, setAt] = useState<Cursor>({ ...spot, sign: 0, head: 0 });
+    const [at, setAt] = useState<Cursor>({ ...spot, sign: staffAt(page, spot)?.at ?? 0, head: 0 });
     // A note that was put in is not there until the answer is.
     const cursor = look.going ? at : held(page, at);
     const piece = page.pieces[spot.piece];

@@ -39,6 +39,7 @@ const staff = (doubts: string[], ...signs: Api['ReadSignResource'][]) => ({
     to: 200,
     doubts,
     signs,
+    at: doubts.includes('twice') ? signs.length - 1 : 0,
     other: doubts.includes('twice'),
 });
 const bar = (number: number, upper: ReturnType<typeof staff>, lower: ReturnType<typeof staff>) => ({
@@ -151,14 +152,14 @@ describe('what was read of a photo', () => {
         const twice = reading();
         const [first] = twice.pieces[0]?.bars ?? [];
         if (first === undefined) throw new Error('no bar');
-        first.staves[0] = staff(['twice'], sign('R1-1', 'C4', 'whole'));
+        first.staves[0] = staff(['twice'], sign('R1-1', 'C4', 'half'), sign('R1-2', 'D4', 'half'));
         const { sent } = look(twice);
         await userEvent.click(await screen.findByRole('button', { name: /Right, go on/ }));
         expect(screen.getByText(/Which is right\?/)).toBeDefined();
         await userEvent.keyboard('i');
         await userEvent.click(screen.getByRole('button', { name: 'as it was read the other time' }));
         await waitFor(() => expect(sent()).toHaveLength(2));
-        expect(sent()[0]).toMatchObject({ change: 'other', bar: 0, staff: 0 });
+        expect(sent()[0]).toMatchObject({ change: 'other', bar: 0, staff: 0, sign: 1 });
         await userEvent.keyboard('{Enter}');
         await screen.findByText('Doubt 2 of 2');
         expect(screen.queryByRole('button', { name: 'as it was read the other time' })).toBeNull();
