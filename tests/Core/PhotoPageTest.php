@@ -299,3 +299,10 @@ test('a path goes on beyond its ends as it ended', function (): void {
         ->and($path->spaceAt(0))->toBe(16.0)
         ->and($path->spaceAt(99))->toBe(14.0);
 });
+
+test('a number between two lines of a page is of the one that it stands nearer to', function (string $of, array $bars): void {
+    $bar = quarters(3, 2);
+    $line = static fn (?int $middle): DrawnStrip => staff_of(Clef::Treble, [$bar, $bar, $bar, $bar], static fn (DrawnStrip $drawn): ?DrawnStrip => $middle === null ? null : $drawn->sign(Shape::Three, 118, $middle));
+    $read = page_read((new DrawnPage([[$line($of === 'above' ? Strip::BOTTOM + 34 : null)], [$line($of === 'below' ? Strip::TOP - 34 : null)]]))->png());
+    expect(array_column(array_filter($read['notes'], static fn (array $note): bool => $note['finger'] === 3), 'bar'))->toBe($bars);
+})->with([['above', [1]], ['below', [5]]]);

@@ -22,6 +22,7 @@ final readonly class PhotoReader
         $this->say(PhotoStep::Opening, 0, 1);
         [$staves, $picture] = $this->upright($bytes, $corners);
         $systems = System::of($staves);
+        System::part($systems);
         $parts = Pieces::of($systems);
         $line = 0;
         $again = [];

@@ -91,6 +91,15 @@ final class Staff
         return array_values(array_filter($this->items, static fn (Item $item): bool => $item->aside !== null && $item->pageX >= $from && $item->pageX < $to));
     }
 
+    /** Pixels of its strip between its last line and the first of the staff below. */
+    public function gapTo(self $below): float
+    {
+        [$own, $other] = [$this->strip->path, $below->strip->path];
+        $x = ($own->from + $own->to()) / 2;
+
+        return max(0.0, abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE);
+    }
+
     /** Whether a line goes on to the staff below. */
     public function isJoinedBelow(): bool
     {

@@ -25,6 +25,11 @@ final class System
     /** @var array<int, Signature> by bar, the key and the time that change there */
     public array $signatures = [];
 
+    /** Pixels of a strip to the line of the page above and below. */
+    private float $above = INF;
+
+    private float $below = INF;
+
     /** Columns between two strokes that stand above one another. */
     private const ABOVE = 12;
 
@@ -105,7 +110,25 @@ final class System
     /** Looked at a second time: what is played alone is read. */
     public function again(Picture $picture): self
     {
-        return new self(array_map(static fn (Staff $staff): Staff => $staff->again($picture), $this->staves));
+        $again = new self(array_map(static fn (Staff $staff): Staff => $staff->again($picture), $this->staves));
+        [$again->above, $again->below] = [$this->above, $this->below];
+
+        return $again;
+    }
+
+    /**
+     * What stands nearer to the line above or below is of that one.
+     *
+     * @param non-empty-list<self> $systems of a page, from the top
+     */
+    public static function part(array $systems): void
+    {
+        for ($i = 1; isset($systems[$i]); $i++) {
+            $last = $systems[$i - 1]->staves;
+            $gap = $last[count($last) - 1]->gapTo($systems[$i]->staves[0]);
+            $systems[$i - 1]->below = $gap;
+            $systems[$i]->above = $gap;
+        }
     }
 
     /** Whether a time stands at its left, as where a piece begins; it is read as one that does, if so. */
@@ -353,10 +376,8 @@ final class System
         if (! isset($this->staves[1])) {
             return null;
         }
-        [$own, $other] = [$this->staves[0]->strip->path, $this->staves[1]->strip->path];
-        $x = ($own->from + $own->to()) / 2;
 
-        return max(0.0, abs($other->middleAt($x) - $own->middleAt($x)) / $own->spaceAt($x) * Strip::SPACE - 4 * Strip::SPACE);
+        return $this->staves[0]->gapTo($this->staves[1]);
     }
 
     /** The words below its first staff, where there are any. */
@@ -433,8 +454,8 @@ final class System
         $this->readChanges($this->key() ?? $fifths);
         $gap = $this->gap();
         foreach ($this->staves as $i => $staff) {
-            $top = $gap === null || $i === 0 ? 0 : (int) (Strip::TOP - $gap / 2);
-            $bottom = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap / 2);
+            $top = (int) max(0, Strip::TOP - ($gap === null || $i === 0 ? $this->above : $gap) / 2);
+            $bottom = (int) min(Strip::HEIGHT, Strip::BOTTOM + ($gap === null || $i > 0 ? $this->below : $gap) / 2);
             $next = $gap === null || $i > 0 ? Strip::HEIGHT : (int) (Strip::BOTTOM + $gap);
             $dynamics = new DynamicReader($staff->blobs, $staff->opening->end, $next);
             $staff->items = StaffReader::read($staff->strip, $staff->blobs, $staff->bars, $staff->opening, $top, $bottom, $dynamics);
