@@ -74,8 +74,8 @@ const views = {
         await page.getByText('Doubt 1 of 3').waitFor();
         await page.keyboard.press('Enter');
         await page.getByText('Doubt 2 of 3').waitFor();
-        // A dot that the print has not: two, then none.
-        for (const key of ['ArrowRight', '.', '.', 'ArrowRight', 'ArrowRight']) await page.keyboard.press(key);
+        // A dot that the print has not: two, then none; and back to the note that was made shorter for it.
+        for (const key of ['ArrowLeft', 'ArrowLeft', '.', '.', 'ArrowRight', 'ArrowRight']) await page.keyboard.press(key);
         await page.locator('.score g.note').first().waitFor();
         await shot(page, 'photo');
         await page.getByRole('button', { name: 'Delete this photo' }).click();
