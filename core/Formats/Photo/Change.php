@@ -30,6 +30,10 @@ enum Change: string
     case Remove = 'remove';
     /** The staff of the bar as it was read another time. */
     case Other = 'other';
+    /** No bar line is at the end of the bar. */
+    case Join = 'join';
+    /** A bar line is before the sign. */
+    case Split = 'split';
     /** What is in doubt there is right as it stands. */
     case Right = 'right';
 }

@@ -34,6 +34,8 @@ final class Corrected
         return match ($correction->change) {
             Change::Clef => $piece->with(clefs: self::otherClef($piece->clefs, $correction->staff)),
             Change::Key => $piece->with(fifths: self::around($piece->fifths + ($correction->value ?? 1))),
+            Change::Join => Bars::joined($piece, $correction->bar),
+            Change::Split => Bars::split($piece, $correction->bar, $correction->staff, $correction->sign),
             Change::Time => self::withTime($piece, self::timeAfter($piece->time)),
             default => self::bar($piece, $correction),
         };
@@ -71,16 +73,11 @@ final class Corrected
         $bars = [];
         foreach ($piece->bars as $n => $bar) {
             $doubts = array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] !== 'sum'));
-            $full = $timed->fullBar($bar);
             foreach ($bar->staves as $staff => $signs) {
-                $bar = $bar->withStaff($staff, array_map(static fn (ReadSign $sign): ReadSign => $sign->asSeen(), $signs));
-                if (count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar($bar)) {
-                    $bar = $bar->withStaff($staff, [$signs[0]->lasting($full, 0)]);
-                } elseif (array_unique($bar->sums($staff)) !== [$full] && ! ($n === 0 && max($bar->sums($staff)) < $full)) {
-                    $doubts[] = [$staff + 1, 'sum'];
-                }
+                $isRest = count($signs) === 1 && $signs[0]->isRest() && $signs[0]->ticks() === $piece->fullBar($bar);
+                $bar = $bar->withStaff($staff, $isRest ? [$signs[0]->lasting($timed->fullBar($bar), 0)] : array_map(static fn (ReadSign $sign): ReadSign => $sign->asSeen(), $signs));
             }
-            $bars[] = $bar->doubted($doubts);
+            $bars[] = $bar->doubted([...$doubts, ...$timed->sumDoubts($bar, $n === 0)]);
         }
 
         return $timed->with(bars: $bars);

@@ -82,6 +82,12 @@ final readonly class ReadBar
         return isset($this->columns[0]) ? $this->columns[0][1] - $this->columns[0][0] : 0;
     }
 
+    /** @return int ticks from its beginning to where what stands on a staff ends */
+    public function end(int $staff): int
+    {
+        return max([0, ...array_map(static fn (ReadSign $sign): int => $sign->onset + $sign->ticks(), $this->staves[$staff] ?? [])]);
+    }
+
     /** @return non-empty-list<int> ticks of what stands on a staff, by voice */
     public function sums(int $staff): array
     {

@@ -64,6 +64,25 @@ final readonly class ReadPhoto
         return self::length($this->timeOf($bar));
     }
 
+    /**
+     * Which staves of a bar do not come to it.
+     *
+     * @param  bool                     $first whether it may be a pickup
+     * @return list<array{int, string}>
+     */
+    public function sumDoubts(ReadBar $bar, bool $first): array
+    {
+        $full = $this->fullBar($bar);
+        $doubts = [];
+        foreach (array_keys($bar->staves) as $staff) {
+            if (array_unique($bar->sums($staff)) !== [$full] && ! ($first && max($bar->sums($staff)) < $full)) {
+                $doubts[] = [$staff + 1, 'sum'];
+            }
+        }
+
+        return $doubts;
+    }
+
     /** @return int ticks of a full bar of it */
     public static function length(Meter $time): int
     {

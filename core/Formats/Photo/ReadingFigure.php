@@ -25,15 +25,16 @@ final readonly class ReadingFigure
             $was = $read->pieces[$p] ?? $read->pieces[0];
             $signs += ($piece->clefs !== $was->clefs ? 1 : 0) + ($piece->fifths !== $was->fifths ? 1 : 0) + ($piece->time->looksLike($was->time) ? 0 : 1);
             foreach ($piece->bars as $n => $bar) {
+                $seen = self::seen($was, $bar, $n);
                 foreach ($bar->staves as $staff => $own) {
-                    $before = $was->bars[$n]->staves[$staff] ?? [];
+                    $before = $seen->staves[$staff] ?? [];
                     [$all, $same] = self::alike(self::notes($before), self::notes($own));
                     [$numbers, $read5] = self::alike(self::numbers($before), self::numbers($own));
                     $notes += $all;
                     $right += $same;
                     $fingers += $numbers;
                     $known += $read5;
-                    if (in_array($staff + 1, array_column($was->bars[$n]->doubts ?? [], 0), true)) {
+                    if (in_array($staff + 1, array_column($seen->doubts ?? [], 0), true)) {
                         $doubts++;
                         $needless += self::notes($before) === self::notes($own) && self::rests($before) === self::rests($own) ? 1 : 0;
                     }
@@ -42,6 +43,14 @@ final readonly class ReadingFigure
         }
 
         return new self($notes, $right, $fingers, $known, $signs, $doubts, $needless);
+    }
+
+    /** The bar as it was read: where bar lines were put or taken away, the one that began there; null where none did. */
+    private static function seen(ReadPhoto $was, ReadBar $bar, int $n): ?ReadBar
+    {
+        $begins = static fn (?ReadBar $one): bool => $one !== null && $one->line === $bar->line && ($one->columns[0][0] ?? null) === ($bar->columns[0][0] ?? null);
+
+        return $begins($was->bars[$n] ?? null) ? $was->bars[$n] : array_values(array_filter($was->bars, $begins))[0] ?? null;
     }
 
     /**

@@ -167,6 +167,17 @@ describe('what was read of a photo', () => {
         expect(sent().map(({ change }) => change)).toEqual(['other', 'other', 'right']);
     });
 
+    it('has one key for a bar line before a note, and one for none at the end of the bar', async () => {
+        const { sent } = look();
+        await userEvent.click(await screen.findByRole('button', { name: /Right, go on/ }));
+        await userEvent.keyboard('{ArrowRight}|j');
+        await waitFor(() => expect(sent()).toHaveLength(2));
+        expect(sent()).toMatchObject([
+            { change: 'split', bar: 0, staff: 0, sign: 1 },
+            { change: 'join', bar: 0 },
+        ]);
+    });
+
     it('is changed by mouse and by finger too, and Enter still goes on', async () => {
         const { sent } = look();
         await userEvent.click(await screen.findByRole('button', { name: /Right, go on/ }));

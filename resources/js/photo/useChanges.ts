@@ -66,6 +66,20 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
                 setAt({ ...at, sign: Math.max(0, Math.min(at.sign, signs - 2)), head: 0 });
             },
         },
+        {
+            key: '|',
+            label: t('bar line'),
+            does: t('a bar line before this note'),
+            group: 'sign',
+            run: () => change('split'),
+        },
+        {
+            key: 'j',
+            label: t('no bar line'),
+            does: t('no bar line at the end of this bar'),
+            group: 'sign',
+            run: () => change('join'),
+        },
         ...(here?.other === true
             ? [
                   {
