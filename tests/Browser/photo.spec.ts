@@ -128,6 +128,34 @@ test('a grey blot that is a note once and none the other time is asked about, an
     await page.getByText('Doubt 3 of 4').waitFor();
 });
 
+test('a bar line that was not seen is asked about, taken away by one key and put again by another', async ({
+    page,
+}) => {
+    await photoOf(page);
+    // The paper beside the line is laid over it.
+    await send(page, madeOf('imagecopy($i, $i, 586, 579, 602, 579, 14, 214);'));
+    await page.getByText('Then 4 doubtful places.').waitFor();
+    await page.keyboard.press('Enter');
+    for (const doubt of [1, 2]) {
+        await page.getByText(`Doubt ${doubt} of 4`).waitFor();
+        await page.keyboard.press('Enter');
+    }
+    await expect(page.getByText(/^Bar 5, right hand: Does this bar end here/)).toBeVisible();
+    const signs = page.getByRole('list', { name: 'What was read in this bar' }).getByRole('listitem');
+    await expect(signs).toHaveCount(4);
+    await page.keyboard.press('j');
+    await expect(signs).toHaveCount(8);
+    await expect(page.getByText(/^Bar 5, right hand: Do these lengths fill the bar/)).toBeVisible();
+    for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('|');
+    // Both come to their bar: nothing is asked there any more.
+    await expect(page.getByText(/^Bar 7, right hand/)).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(signs).toHaveCount(8);
+    await page.keyboard.press('u');
+    await expect(page.getByText(/Does this bar end here/)).toBeVisible();
+});
+
 test('what came from a photo is kept like anything that is typed: a reload loses nothing', async ({ page }) => {
     await photoOf(page);
     await send(page, readFileSync(STAND_IN));
