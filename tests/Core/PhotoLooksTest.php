@@ -72,6 +72,19 @@ test('what was read twice is as sure as it was once, or in doubt', function (Rea
     'another key, and none of its notes' => [seen_bar([0, 1], fifths: -1), seen_bar([0, 1]), [0, 1], []],
 ]);
 
+test('an accidental that was seen the other time too, and not known, is the one that was', function (array $first, array $second, array $why, array $told): void {
+    $bar = static fn (array $signs, array $why): ReadBar => new ReadBar([array_map(static fn (?int $sign, int $i): ReadSign => new ReadSign(40 + 40 * $i, 48 * $i, 48, 0, [new ReadHead(3, $sign)]), $signs, array_keys($signs))], false, false, array_map(static fn (string $one): array => [1, $one], $why), columns: [[0, 100]]);
+    $piece = static fn (ReadBar $one): ReadPhoto => new ReadPhoto([Clef::Treble], 0, Meter::parse('2/4'), [$one]);
+    expect(array_column(Looks::together($piece($bar($first, [])), $piece($bar($second, $why)))->bars[0]->doubts, 1))->toBe($told);
+})->with([
+    'a stroke of it was seen' => [[null, 1], [null, null], ['sign'], []],
+    'nothing of it was seen' => [[null, 1], [null, null], [], ['twice']],
+    'something else was in doubt too' => [[null, 1], [null, null], ['sign', 'more'], ['twice']],
+    'another one was read' => [[null, 1], [null, -1], ['sign'], ['twice']],
+    'one was read that is not there the first time' => [[null, null], [1, null], ['sign'], ['twice']],
+    'a note was missed too' => [[null, 1], [null], ['sign'], ['twice']],
+]);
+
 test('the sign that was not the same is looked at first', function (array $first, array $second, int $at): void {
     $piece = static fn (ReadBar $bar): ReadPhoto => new ReadPhoto([Clef::Treble], 0, Meter::parse('2/4'), [$bar]);
     $bar = Looks::together($piece(seen_bar($first)), $piece(seen_bar($second)))->bars[0];

@@ -65,7 +65,7 @@ final class Looks
             if (! $isSame && $isAlike && $others === [] && ($fits < 0 || $fits === 0 && $own !== [])) {
                 $signs = $reading;
                 $own = [];
-            } elseif (! $isSame && $own === [] && $fits <= 0) {
+            } elseif (! $isSame && $own === [] && $fits <= 0 && ! self::lacks($other, $i, $signs)) {
                 $own = [[$i + 1, 'twice', self::other($signs, $other->staves[$i] ?? [])]];
             } elseif ($isSame) {
                 $own = $others === [] ? [] : $own;
@@ -102,6 +102,28 @@ final class Looks
         }
 
         return max(0, count($signs) - 1);
+    }
+
+    /**
+     * Whether a staff is the same but for accidentals that were seen there and not known.
+     *
+     * @param list<ReadSign> $signs as it was read with them
+     */
+    private static function lacks(ReadBar $bar, int $staff, array $signs): bool
+    {
+        $others = $bar->staves[$staff] ?? [];
+        if (array_unique(array_column(self::doubtsOf($bar, $staff), 1)) !== ['sign'] || count($others) !== count($signs)) {
+            return false;
+        }
+        foreach ($signs as $k => $sign) {
+            $known = array_column($others[$k]->heads, 'sign', 'place');
+            $isSame = [$sign->onset, $sign->ticks(), array_column($sign->heads, 'place')] === [$others[$k]->onset, $others[$k]->ticks(), array_column($others[$k]->heads, 'place')];
+            if (! $isSame || array_filter($sign->heads, static fn (ReadHead $head): bool => ($known[$head->place] ?? null) !== null && $known[$head->place] !== $head->sign) !== []) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Whether the lengths on a staff came to the bar as they were seen. */
