@@ -54,31 +54,45 @@ final class Looks
 
     private static function bar(ReadPhoto $first, ReadBar $bar, ReadPhoto $second, ReadBar $other): ReadBar
     {
-        [$staves, $readings] = [[], []];
-        $doubts = array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] === 'count' || $doubt[1] === 'line' && in_array($doubt, $other->doubts, true)));
+        $isAlike = $bar->fifths === $other->fifths && $bar->time?->printed() === $other->time?->printed() && $bar->clefs === $other->clefs;
+        [$staves, $doubts, $readings] = [[], self::ofBar($bar, $other), []];
         foreach ($bar->staves as $i => $signs) {
+            $there = $other->staves[$i] ?? [];
             [$own, $others] = [self::doubtsOf($bar, $i), self::doubtsOf($other, $i)];
-            $isSame = self::played($first, $bar, $i) === self::played($second, $other, $i);
-            $isAlike = $bar->fifths === $other->fifths && $bar->time?->printed() === $other->time?->printed() && $bar->clefs === $other->clefs;
-            $fits = self::fits($bar, $i) <=> self::fits($other, $i);
-            $reading = self::dressed($other->staves[$i] ?? [], $signs);
-            if (! $isSame && $isAlike && $others === [] && ($fits < 0 || $fits === 0 && $own !== [])) {
-                $signs = $reading;
-                $own = [];
-            } elseif (! $isSame && $own === [] && $fits <= 0 && ! self::lacks($other, $i, $signs)) {
-                $own = [[$i + 1, 'twice', self::other($signs, $other->staves[$i] ?? [])]];
-            } elseif ($isSame) {
-                $own = $others === [] ? [] : $own;
-                $signs = self::beside($signs, $other->staves[$i] ?? [], static fn (ReadSign $sign, ReadSign $there): ReadSign => $sign->filled($there));
+            if (self::played($first, $bar, $i) === self::played($second, $other, $i)) {
+                $staves[] = self::beside($signs, $there, static fn (ReadSign $sign, ReadSign $its): ReadSign => $sign->filled($its));
+                array_push($doubts, ...($others === [] ? [] : $own));
+
+                continue;
             }
-            $staves[] = $signs;
-            if (! $isSame && $isAlike && $own !== []) {
+            $reading = self::dressed($there, $signs);
+            $fits = self::fits($bar, $i) <=> self::fits($other, $i);
+            if ($isAlike && $others === [] && ($fits < 0 || $fits === 0 && $own !== [])) {
+                $staves[] = $reading;
+
+                continue;
+            }
+            if ($own === [] && $fits <= 0 && ! self::lacks($other, $i, $signs)) {
+                $own = [[$i + 1, 'twice', self::other($signs, $there)]];
+            }
+            if ($isAlike && $own !== []) {
                 $readings[$i] = $reading;
             }
+            $staves[] = $signs;
             array_push($doubts, ...$own);
         }
 
         return $bar->reading($staves, $doubts, $readings);
+    }
+
+    /**
+     * A bar line that was seen once is there; what the page counts was read once.
+     *
+     * @return list<array{0: int, 1: string, 2?: int}>
+     */
+    private static function ofBar(ReadBar $bar, ReadBar $other): array
+    {
+        return array_values(array_filter($bar->doubts, static fn (array $doubt): bool => $doubt[1] === 'count' || $doubt[1] === 'line' && in_array($doubt, $other->doubts, true)));
     }
 
     /** @return list<array{0: int, 1: string, 2?: int}> */
