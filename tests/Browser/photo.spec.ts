@@ -34,6 +34,15 @@ async function send(page: Page, buffer: Buffer, name = 'page.jpg'): Promise<void
     await page.waitForURL(/\/photos\/\d+/);
 }
 
+async function toThirdOfFour(page: Page): Promise<void> {
+    await page.getByText('Then 4 doubtful places.').waitFor();
+    await page.keyboard.press('Enter');
+    for (const doubt of [1, 2]) {
+        await page.getByText(`Doubt ${doubt} of 4`).waitFor();
+        await page.keyboard.press('Enter');
+    }
+}
+
 // Pictures that other tests have left are none of these.
 test.beforeEach(async ({ page }) => {
     await signIn(page);
@@ -102,12 +111,7 @@ test('a grey blot that is a note once and none the other time is asked about, an
 }) => {
     await photoOf(page);
     await send(page, madeOf('imagefilledellipse($i, 634, 634, 20, 16, imagecolorallocate($i, 124, 124, 124));'));
-    await page.getByText('Then 4 doubtful places.').waitFor();
-    await page.keyboard.press('Enter');
-    for (const doubt of [1, 2]) {
-        await page.getByText(`Doubt ${doubt} of 4`).waitFor();
-        await page.keyboard.press('Enter');
-    }
+    await toThirdOfFour(page);
     await expect(page.getByText(/^Bar 6, right hand: Read twice/)).toBeVisible();
     await engraved(page);
     const signs = page.getByRole('list', { name: 'What was read in this bar' });
@@ -134,12 +138,7 @@ test('a bar line that was not seen is asked about, taken away by one key and put
     await photoOf(page);
     // The paper beside the line is laid over it.
     await send(page, madeOf('imagecopy($i, $i, 586, 579, 602, 579, 14, 214);'));
-    await page.getByText('Then 4 doubtful places.').waitFor();
-    await page.keyboard.press('Enter');
-    for (const doubt of [1, 2]) {
-        await page.getByText(`Doubt ${doubt} of 4`).waitFor();
-        await page.keyboard.press('Enter');
-    }
+    await toThirdOfFour(page);
     await expect(page.getByText(/^Bar 5, right hand: Does this bar end here/)).toBeVisible();
     const signs = page.getByRole('list', { name: 'What was read in this bar' }).getByRole('listitem');
     await expect(signs).toHaveCount(4);
