@@ -66,31 +66,23 @@ export function useChanges(look: Looking, page: ReadPage, at: Cursor, setAt: (at
                 setAt({ ...at, sign: Math.max(0, Math.min(at.sign, signs - 2)), head: 0 });
             },
         },
-        {
-            key: '|',
-            label: t('bar line'),
-            does: t('a bar line before this note'),
-            group: 'sign',
-            run: () => change('split'),
-        },
-        {
-            key: 'j',
-            label: t('no bar line'),
-            does: t('no bar line at the end of this bar'),
-            group: 'sign',
-            run: () => change('join'),
-        },
-        ...(here?.other === true
-            ? [
-                  {
-                      key: 'i',
-                      label: t('other reading'),
-                      does: t('as it was read the other time'),
-                      group: 'sign' as const,
-                      run: () => change('other'),
-                  },
-              ]
-            : []),
+        ...ofBar(change, here?.other === true),
         { key: 'u', label: t('undo'), does: t('undo'), group: 'sign', run: look.undo },
+    ];
+}
+
+/** What is changed of the bar: its lines, and which of two readings it is. */
+function ofBar(change: (what: Correction['change']) => void, hasOther: boolean): Change[] {
+    const one = (key: string, label: string, does: string, what: Correction['change']): Change => ({
+        key,
+        label,
+        does,
+        group: 'sign',
+        run: () => change(what),
+    });
+    return [
+        one('|', t('bar line'), t('a bar line before this note'), 'split'),
+        one('j', t('no bar line'), t('no bar line at the end of this bar'), 'join'),
+        ...(hasOther ? [one('i', t('other reading'), t('as it was read the other time'), 'other')] : []),
     ];
 }
