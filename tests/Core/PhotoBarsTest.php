@@ -95,6 +95,20 @@ test('a note that goes on over the new line stays before it, and both bars say w
     ]);
 });
 
+test('what is in doubt of a sign stays with it', function (): void {
+    $page = lined_page(lined_bar([1, 2, 3, 4], [5, 6, 7, 8], doubts: [[1, 'place', 1], [1, 'sign', 3], [2, 'more', 2], [2, 'twice']]));
+    $split = relined($page, Change::Split, ['sign' => 2]);
+    expect(array_map(static fn (ReadBar $bar): array => $bar->doubts, $split->pieces[0]->bars))->toBe([
+        [[1, 'place', 1], [2, 'twice']],
+        [[1, 'sign', 1], [2, 'more', 0]],
+    ])->and(relined($split, Change::Join)->pieces[0]->bars[0]->doubts)->toBe([[1, 'place', 1], [2, 'twice'], [1, 'sign', 3], [2, 'more', 2], [1, 'sum'], [2, 'sum']]);
+});
+
+test('what two bars ask alike is asked once where they become one', function (): void {
+    $page = lined_page(lined_bar([1], [2], doubts: [[1, 'sign', 0], [2, 'place', 0]]), lined_bar([3], [4], 160, doubts: [[1, 'sign', 0], [2, 'more', 0]]));
+    expect(relined($page, Change::Join)->pieces[0]->bars[0]->doubts)->toBe([[1, 'sign', 0], [2, 'place', 0], [2, 'more', 1]]);
+});
+
 test('before the first sign, and where none is, no bar line is put', function (array $at): void {
     $page = lined_page(lined_bar([1, 2, 3, 4], [5, 6, 7, 8]));
     expect(relined($page, Change::Split, $at))->toEqual($page);

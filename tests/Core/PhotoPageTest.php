@@ -10,6 +10,7 @@ use Nasturtium\Core\Formats\Photo\PhotoDocument;
 use Nasturtium\Core\Formats\Photo\PhotoPiece;
 use Nasturtium\Core\Formats\Photo\PhotoReader;
 use Nasturtium\Core\Formats\Photo\ReadBar;
+use Nasturtium\Core\Formats\Photo\ReadSign;
 use Nasturtium\Core\Formats\Photo\Shape;
 use Nasturtium\Core\Formats\Photo\Staff;
 use Nasturtium\Core\Formats\Photo\StaffFinder;
@@ -306,3 +307,17 @@ test('a number between two lines of a page is of the one that it stands nearer t
     $read = page_read((new DrawnPage([[$line($of === 'above' ? Strip::BOTTOM + 34 : null)], [$line($of === 'below' ? Strip::TOP - 34 : null)]]))->png());
     expect(array_column(array_filter($read['notes'], static fn (array $note): bool => $note['finger'] === 3), 'bar'))->toBe($bars);
 })->with([['above', [1]], ['below', [5]]]);
+
+test('a doubt is of the sign that it is about: the note that is torn, the length that was not as it was seen', function (): void {
+    $bar = quarters(3, 3);
+    $more = static function (DrawnStrip $drawn): void {
+        // The third note of the first bar is torn, and a blot stands after the second one of the second.
+        $drawn->paper(187, Strip::row(5) - 1, 12);
+        $drawn->paper(188, Strip::row(5), 10);
+        $drawn->dot(324, 5);
+    };
+    $piece = (new PhotoReader())->read((new DrawnPage([[staff_of(Clef::Treble, [$bar, $bar, $bar, $bar], $more)]]))->png())->page->pieces[0];
+    // The second of the second bar was seen with a dot: the last one was made shorter for it.
+    expect(array_map(static fn (ReadBar $bar): array => $bar->doubts, $piece->bars))->toBe([[[1, 'place', 2]], [[1, 'sum', 2]], [], []])
+        ->and(array_map(static fn (ReadSign $sign): int => $sign->ticks(), $piece->bars[1]->staves[0]))->toBe([48, 72, 24]);
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Nasturtium\Core\Formats\Photo;
 
+use Closure;
 use Nasturtium\Core\Score\Clef;
 
 /** Puts a bar line that was not seen between two bars, and takes one away that is none. */
@@ -33,7 +34,8 @@ final class Bars
         foreach ($bar->columns as $i => [$from, $to]) {
             $columns[] = [$from, $next->columns[$i][1] ?? $to];
         }
-        $one = new ReadBar($staves, $bar->repeatStart, $next->repeatEnd, [...$bar->doubts, ...$next->doubts], $bar->line, $columns, $bar->ending, $bar->clefs, $bar->fifths, $bar->time);
+        $later = array_map(static fn (array $doubt): array => isset($doubt[2]) ? [$doubt[0], $doubt[1], $doubt[2] + count($bar->staves[$doubt[0] - 1] ?? [])] : $doubt, $next->doubts);
+        $one = new ReadBar($staves, $bar->repeatStart, $next->repeatEnd, [...$bar->doubts, ...$later], $bar->line, $columns, $bar->ending, $bar->clefs, $bar->fifths, $bar->time);
 
         return self::with($piece, $n, 2, [$one]);
     }
@@ -46,22 +48,47 @@ final class Bars
         if ($bar === null || $at === null || $at->onset === 0) {
             return $piece;
         }
-        [$before, $after, $columns, $clefs] = [[], [], [[], []], []];
+        $isBefore = static fn (ReadSign $one): bool => $one->onset < $at->onset;
+        [$before, $after, $columns] = [[], [], [[], []]];
         foreach ($bar->staves as $i => $signs) {
-            $before[] = array_values(array_filter($signs, static fn (ReadSign $one): bool => $one->onset < $at->onset));
-            $after[] = array_map(static fn (ReadSign $one): ReadSign => $one->at($one->onset - $at->onset), array_values(array_filter($signs, static fn (ReadSign $one): bool => $one->onset >= $at->onset)));
+            $before[] = array_values(array_filter($signs, $isBefore));
+            $after[] = array_values(array_map(static fn (ReadSign $one): ReadSign => $one->at($one->onset - $at->onset), array_filter($signs, static fn (ReadSign $one): bool => ! $isBefore($one))));
             [$from, $to] = $bar->columns[$i] ?? [0, 0];
             $middle = max($from, min($to, ($after[$i][0] ?? $at)->x - self::BEFORE));
             [$columns[0][], $columns[1][]] = [[$from, $middle], [$middle, $to]];
         }
-        $first = new ReadBar($before, $bar->repeatStart, false, $bar->doubts, $bar->line, $columns[0], $bar->ending, $bar->clefs, $bar->fifths, $bar->time);
-        foreach (array_keys($before) as $i) {
-            $clefs[$i] = $piece->clefAfter($first, $i);
-        }
+        $doubts = self::parted($bar, $isBefore);
+        $first = new ReadBar($before, $bar->repeatStart, false, $doubts[0], $bar->line, $columns[0], $bar->ending, $bar->clefs, $bar->fifths, $bar->time);
+        $clefs = array_map(static fn (int $i): Clef => $piece->clefAfter($first, $i), array_keys($before));
         $others = array_filter($clefs, static fn (Clef $clef, int $i): bool => $clef !== ($piece->clefs[$i] ?? null), ARRAY_FILTER_USE_BOTH);
-        $second = new ReadBar($after, false, $bar->repeatEnd, [], $bar->line, $columns[1], $bar->ending, $others, $bar->fifths, $bar->time);
+        $second = new ReadBar($after, false, $bar->repeatEnd, $doubts[1], $bar->line, $columns[1], $bar->ending, $others, $bar->fifths, $bar->time);
 
         return self::with($piece, $n, 1, [$first, $second]);
+    }
+
+    /**
+     * What is in doubt of a sign goes where it goes.
+     *
+     * @param  Closure(ReadSign): bool $isBefore the new line
+     * @return array{list<array{0: int, 1: string, 2?: int}>, list<array{0: int, 1: string, 2?: int}>}
+     */
+    private static function parted(ReadBar $bar, Closure $isBefore): array
+    {
+        $doubts = [[], []];
+        foreach ($bar->doubts as $doubt) {
+            $signs = $bar->staves[$doubt[0] - 1] ?? [];
+            $k = $doubt[2] ?? 0;
+            $before = count(array_filter(array_slice($signs, 0, $k), $isBefore));
+            if (! isset($doubt[2], $signs[$k])) {
+                $doubts[0][] = $doubt;
+            } elseif ($isBefore($signs[$k])) {
+                $doubts[0][] = [$doubt[0], $doubt[1], $before];
+            } else {
+                $doubts[1][] = [$doubt[0], $doubt[1], $k - $before];
+            }
+        }
+
+        return $doubts;
     }
 
     /**
@@ -75,12 +102,13 @@ final class Bars
         $asked = [];
         foreach ($bars as $k => $bar) {
             $doubts = [];
-            foreach ($bar->doubts as [$staff, $why]) {
-                if (! in_array($why, ['line', 'count', 'sum'], true)) {
-                    $doubts[] = [$staff, $why];
+            foreach ($bar->doubts as $doubt) {
+                if (! in_array($doubt[1], ['line', 'count', 'sum'], true)) {
+                    // What two bars ask alike is asked once.
+                    $doubts["{$doubt[0]} {$doubt[1]}"] ??= $doubt;
                 }
             }
-            $asked[] = $bar->doubted([...$doubts, ...$piece->sumDoubts($bar, $from + $k === 0)]);
+            $asked[] = $bar->doubted([...array_values($doubts), ...$piece->sumDoubts($bar, $from + $k === 0)]);
         }
         array_splice($all, $from, $count, $asked);
 

@@ -114,7 +114,8 @@ final class Heads
                     $run = strspn($line, "\1", $at);
                     if ($run >= 11 && $run <= self::TWO) {
                         $best = self::best($strip, $row + $shift, $at + 5, $at + $run - 5, $mask);
-                        if ($best[1] >= ($run <= self::ONE ? self::FILLED : self::FULL) * $area && ($run <= self::ONE || self::isOfTwo($strip, $row + $shift, (int) $best[0]))) {
+                        $isHead = $run <= self::ONE ? $best[1] >= self::FILLED * $area : $best[1] >= self::FULL * $area && self::isOfTwo($strip, $row + $shift, (int) $best[0]);
+                        if ($isHead) {
                             $found[] = new Head($best[0], $place, false, 18.0, $best[1] / $area - abs($shift) * 0.01);
                         }
                     }

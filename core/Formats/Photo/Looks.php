@@ -108,9 +108,8 @@ final class Looks
      */
     private static function other(array $signs, array $others): int
     {
-        $told = static fn (?ReadSign $sign): ?array => $sign === null ? null : [$sign->onset, $sign->ticks(), array_map(static fn (ReadHead $head): array => [$head->place, $head->sign], $sign->heads)];
         foreach ($signs as $i => $sign) {
-            if ($told($sign) !== $told($others[$i] ?? null)) {
+            if (! isset($others[$i]) || ! self::isWritten($sign, $others[$i], $sign->heads)) {
                 return $i;
             }
         }
@@ -129,15 +128,27 @@ final class Looks
         if (array_unique(array_column(self::doubtsOf($bar, $staff), 1)) !== ['sign'] || count($others) !== count($signs)) {
             return false;
         }
-        foreach ($signs as $k => $sign) {
-            $known = array_column($others[$k]->heads, 'sign', 'place');
-            $isSame = [$sign->onset, $sign->ticks(), array_column($sign->heads, 'place')] === [$others[$k]->onset, $others[$k]->ticks(), array_column($others[$k]->heads, 'place')];
-            if (! $isSame || array_filter($sign->heads, static fn (ReadHead $head): bool => ($known[$head->place] ?? null) !== null && $known[$head->place] !== $head->sign) !== []) {
+        foreach ($signs as $i => $sign) {
+            $known = array_column($others[$i]->heads, 'sign', 'place');
+            $heads = array_map(static fn (ReadHead $head): ReadHead => ($known[$head->place] ?? null) === null ? new ReadHead($head->place) : $head, $sign->heads);
+            if (! self::isWritten($sign, $others[$i], $heads)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /**
+     * Whether two signs stand for the same, fingers and ties apart.
+     *
+     * @param list<ReadHead> $heads that the first is taken to have
+     */
+    private static function isWritten(ReadSign $sign, ReadSign $other, array $heads): bool
+    {
+        $told = static fn (ReadHead $head): array => [$head->place, $head->sign];
+
+        return $sign->onset === $other->onset && $sign->ticks() === $other->ticks() && array_map($told, $heads) === array_map($told, $other->heads);
     }
 
     /** Whether the lengths on a staff came to the bar as they were seen. */

@@ -50,13 +50,13 @@ final readonly class ReadSign
     /** With a clef that stands before it. */
     public function after(Clef $clef): self
     {
-        return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $clef);
+        return $this->but(clef: $clef);
     }
 
     /** With the words and the lines that another one has. */
     public function over(self $other): self
     {
-        return new self($this->x, $this->onset, $this->base, $this->dots, $this->heads, $this->marks, $other->lyric, $this->voice, $other->dynamic, $other->lines, $this->seen, $this->clef);
+        return $this->but(lyric: $other->lyric, dynamic: $other->dynamic, lines: $other->lines);
     }
 
     /** With the ties of another one too, and with its fingers where it has more of them: a small sign is sooner missed than invented. */
@@ -73,7 +73,7 @@ final readonly class ReadSign
             return $head;
         }, $this->heads);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $this->clef);
+        return $this->but(heads: $heads);
     }
 
     private function fingers(): int
@@ -88,7 +88,7 @@ final readonly class ReadSign
 
     public function at(int $onset): self
     {
-        return new self($this->x, $onset, $this->base, $this->dots, $this->heads, $this->marks, $this->lyric, $this->voice, $this->dynamic, $this->lines, $this->seen, $this->clef);
+        return $this->but(onset: $onset);
     }
 
     public function lasting(int $base, int $dots): self
@@ -101,6 +101,20 @@ final readonly class ReadSign
     {
         usort($heads, static fn (ReadHead $a, ReadHead $b): int => $a->place <=> $b->place);
 
-        return new self($this->x, $this->onset, $this->base, $this->dots, $heads, $heads === [] ? [] : $this->marks, $heads === [] ? '' : $this->lyric, $this->voice, $this->dynamic, $heads === [] ? array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())) : $this->lines, $this->seen, $this->clef);
+        return $heads === []
+            ? $this->but(heads: [], marks: [], lyric: '', lines: array_values(array_filter($this->lines, static fn (LineEnd $end): bool => ! $end->isSlur())))
+            : $this->but(heads: $heads);
+    }
+
+    /**
+     * The same sign but for what is given.
+     *
+     * @param list<ReadHead>|null $heads
+     * @param list<Mark>|null     $marks
+     * @param list<LineEnd>|null  $lines
+     */
+    private function but(?int $onset = null, ?array $heads = null, ?array $marks = null, ?string $lyric = null, ?string $dynamic = null, ?array $lines = null, ?Clef $clef = null): self
+    {
+        return new self($this->x, $onset ?? $this->onset, $this->base, $this->dots, $heads ?? $this->heads, $marks ?? $this->marks, $lyric ?? $this->lyric, $this->voice, $dynamic ?? $this->dynamic, $lines ?? $this->lines, $this->seen, $clef ?? $this->clef);
     }
 }

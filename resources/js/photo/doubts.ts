@@ -33,7 +33,7 @@ const WHY: Record<string, string> = {
     more: t('Is a note missing beside this one?'),
     line: t('Does this bar end here? No bar line was seen.'),
     count: t('The numbers on the page count other bars. Is a bar line missing here?'),
-    twice: t('Read twice, this did not come out the same. Which is right?'),
+    twice: t('Read twice, this did not come out the same. Is it right?'),
     place: t('Does this note stand on the right line or space?'),
 };
 

@@ -155,7 +155,7 @@ describe('what was read of a photo', () => {
         first.staves[0] = staff(['twice'], sign('R1-1', 'C4', 'half'), sign('R1-2', 'D4', 'half'));
         const { sent } = look(twice);
         await userEvent.click(await screen.findByRole('button', { name: /Right, go on/ }));
-        expect(screen.getByText(/Which is right\?/)).toBeDefined();
+        expect(screen.getByText(/^Read twice/)).toBeDefined();
         await userEvent.keyboard('i');
         await userEvent.click(screen.getByRole('button', { name: 'as it was read the other time' }));
         await waitFor(() => expect(sent()).toHaveLength(2));
